@@ -1,0 +1,1 @@
+"""Molar masses and formulae."""

@@ -1,0 +1,52 @@
+"""Molar masses from IUPAC/CIAAW standard atomic weights, with their uncertainty, correlated by element.
+
+Atomic weights and formula parsing: ``periodictable`` (CIAAW 2021; intervals replaced by the abridged value and its
+spread). The quoted ± is taken as the half-width of a rectangular distribution (EURACHEM/CITAC CG4, A2), so u = ±/√3.
+"""
+
+import re
+from collections.abc import Mapping
+from functools import lru_cache
+
+from chromata_core.errors import ReadingError
+from chromata_core.uncertainty.source import Input, Source, standard
+
+_KILO = 1e-3  # atomic weights are g/mol; the engine works in SI, kg/mol
+_WATERS = re.compile(r"[.·*]\s*(?P<count>\d+(?:\.\d+)?)?\s*H2O$")
+
+
+@lru_cache(maxsize=512)
+def molar_mass(formula: str) -> Input:
+    """Molar mass of ``formula`` in kg/mol with one error source per element. ``CuSO4.5H2O`` and ``CuSO4·5H2O`` work."""
+    sources, mass = [], 0.0
+    for (symbol, weight, spread), count in _atoms(formula).items():
+        mass += weight * count * _KILO
+        if spread > 0:
+            u = standard(spread * _KILO, "rectangular")
+            sources.append((Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular"), float(count)))
+    return Input(mass, tuple(sources))
+
+
+def _atoms(formula: str) -> Mapping[tuple[str, float, float], float]:
+    from periodictable import formula as parse
+
+    text = formula.replace("·", ".").replace(" ", "").replace("[", "(").replace("]", ")")
+    waters = _WATERS.search(text)
+    body = text[: waters.start()] if waters else text
+    try:
+        atoms = dict(parse(body).atoms)
+        for element, count in parse("H2O").atoms.items() if waters else ():
+            atoms[element] = atoms.get(element, 0) + count * float(waters["count"] or 1)  # type: ignore[index]
+        if not atoms:
+            raise ValueError(formula)
+        return {(e.symbol, float(e.mass), float(e._mass_unc or 0)): float(n) for e, n in atoms.items()}
+    except Exception as error:  # the parser raises many classes for text that is not a formula
+        raise ReadingError(
+            f"“{formula}” is not a chemical formula known here. Write it like CuSO4.5H2O.", formula=formula
+        ) from error
+
+
+def formula_text(formula: str) -> str:
+    """``CuSO4.5H2O`` as people write it: CuSO₄·5H₂O."""
+    dotted = formula.replace(".", "·")
+    return re.sub(r"(?<=[A-Za-z)\]])(\d+)", lambda m: m[1].translate(str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")), dotted)

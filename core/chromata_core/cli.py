@@ -1,0 +1,110 @@
+"""The command line: methods · describe SLUG · compute SLUG FILE. The core alone, no database.
+
+Prints people's text, or JSON with --json. Exit status 0: it worked; 1: the input is wrong; 2: the command is.
+"""
+
+import argparse
+import json
+import sys
+from collections.abc import Sequence
+from dataclasses import asdict
+from pathlib import Path
+
+from chromata_core.errors import ChromataError, SheetError
+from chromata_core.method.describe import card, page, readings_schema
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.explain import explain
+from chromata_core.method.outcome import Evaluation, WorkedLine
+from chromata_core.method.sheet_file import SheetFile, read_sheet
+from chromata_core.methods.registry import method, methods
+
+
+def main(arguments: Sequence[str] | None = None) -> int:
+    """Runs one command; the exit status."""
+    options = _parser().parse_args(arguments)
+    try:
+        text, data = _COMMANDS[options.command](options)
+    except ChromataError as error:
+        problems = error.problems if isinstance(error, SheetError) else [error.message]
+        if options.json:
+            print(json.dumps({"error": error.code, "problems": problems}, ensure_ascii=False, indent=2))
+        print("\n".join(problems), file=sys.stderr)
+        return 1
+    print(json.dumps(data, ensure_ascii=False, indent=2) if options.json else text)
+    return 0
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="chromata", description="The computation of Chromata, on the command line.")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="methods | describe | compute")
+    listing = commands.add_parser("methods", help="list the experiments")
+    describe = commands.add_parser("describe", help="one experiment: readings, options, formulas, JSON Schema")
+    compute = commands.add_parser("compute", help="readings in (JSON or CSV), results with uncertainty out")
+    for command in (describe, compute):
+        command.add_argument("slug", metavar="SLUG")
+    compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
+    for command in (listing, describe, compute):
+        command.add_argument("--json", action="store_true", help="JSON instead of text")
+    return parser
+
+
+def _methods(_: argparse.Namespace) -> tuple[str, object]:
+    cards = [card(found) for found in methods().values()]
+    width = max(len(found.slug) for found in cards)
+    lines = [f"{found.slug:<{width}}  {found.family_label}: {found.title}. {found.question}" for found in cards]
+    return "\n".join(lines), [asdict(found) for found in cards]
+
+
+def _describe(options: argparse.Namespace) -> tuple[str, object]:
+    chosen = method(options.slug)
+    shown = page(chosen)
+    lines = [shown.card.title, shown.card.question, "", "Readings"]
+    lines += [f"  {p.key:<12} {p.label}{f' ({p.unit})' if p.unit else ''}, {p.scope}, {p.kind}" for p in shown.parts]
+    lines += ["", "Options"]
+    lines += [f"  {o.key:<18} {o.label}: {o.default} {o.unit}".rstrip() for o in shown.options]
+    lines += ["", "Computed"]
+    lines += [f"  {q.plain}{f'   [{q.unit}]' if q.unit else ''}" for q in shown.quantities]
+    lines += ["", "Hazards", *(f"  {hazard}" for hazard in shown.hazards)]
+    return "\n".join(lines), {**asdict(shown), "schema": readings_schema(chosen)}
+
+
+def _compute(options: argparse.Namespace) -> tuple[str, object]:
+    chosen = method(options.slug)
+    file = read_sheet(_text_of(options.file))
+    if file.method and file.method != chosen.slug:
+        raise SheetError([f"The file is for “{file.method}”, not for “{chosen.slug}”."])
+    return _computed(options.slug, file)
+
+
+def _computed(slug: str, file: SheetFile) -> tuple[str, object]:
+    chosen = method(slug)
+    outcome = evaluate(chosen, file.sheet, file.accepted)
+    lines = explain(context_of(chosen, file.sheet))
+    data = {**asdict(outcome), "lines": [asdict(line) for line in lines]}
+    return _text(outcome, lines), data
+
+
+def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
+    parts = ["Worked computation", *(f"  {line.plain}" for line in lines), "", "Results"]
+    for result in outcome.results:
+        parts.append(f"  {result.label}: {result.line}  (k = {result.k:.2f}, 95 %)")
+        parts += [f"      {line.label:<28} {line.share:6.1%}" for line in result.budget]
+        parts += [f"      {result.comparison.sentence}"] if result.comparison else []
+    if not outcome.results:
+        parts.append("  None yet: readings are missing.")
+    parts += ["", "Findings", *(f"  {f.level}: {f.what} {f.why} {f.do}" for f in outcome.findings)]
+    return "\n".join(parts if outcome.findings else parts[:-2])
+
+
+def _text_of(name: str) -> str:
+    try:
+        return sys.stdin.read() if name == "-" else Path(name).read_text(encoding="utf-8")
+    except (OSError, UnicodeDecodeError) as error:
+        reason = "it is not text" if isinstance(error, UnicodeDecodeError) else error.strerror
+        raise SheetError([f"{name} cannot be read: {reason}."]) from error
+
+
+_COMMANDS = {"methods": _methods, "describe": _describe, "compute": _compute}
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,62 @@
+"""Do the units of a formula fit? Answered once, when a method is loaded, on dimensions alone."""
+
+from collections.abc import Mapping
+from fractions import Fraction
+
+from chromata_core.errors import FormulaError, unknown
+from chromata_core.formula.functions import FUNCTIONS
+from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
+from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name
+
+
+def dimension_of(node: Node, known: Mapping[str, Dimension]) -> Dimension:
+    """The dimension of ``node``; FormulaError with a sentence where units do not fit or a name is unknown."""
+    match node:
+        case Number():
+            return NO_DIMENSION
+        case Name(key):
+            if key not in known:
+                raise FormulaError(unknown("quantity", key, list(known)))
+            return known[key]
+        case Negative(operand):
+            return dimension_of(operand, known)
+        case Call(function, argument):
+            return _of_call(function, dimension_of(argument, known))
+        case Binary(operator, left, right):
+            return _of_binary(operator, left, right, known)
+
+
+def _of_call(function: str, inner: Dimension) -> Dimension:
+    rule = FUNCTIONS[function]
+    if rule.plain and inner != NO_DIMENSION:
+        raise FormulaError(
+            f"{function}(…) wants a plain number but is given {dimension_name(inner)}. Divide by a unit."
+        )
+    return inner**0.5 if rule.root else inner
+
+
+def _of_binary(operator: str, left: Node, right: Node, known: Mapping[str, Dimension]) -> Dimension:
+    a = dimension_of(left, known)
+    if operator == "**":
+        return a ** float(_exponent(right)) if a else NO_DIMENSION
+    b = dimension_of(right, known)
+    if operator == "*":
+        return Dimension(a * b)
+    if operator == "/":
+        return Dimension(a / b)
+    if a != b:
+        sign = "added to" if operator == "+" else "subtracted from"
+        raise FormulaError(f"{dimension_name(b)} cannot be {sign} {dimension_name(a)}: the units do not fit.")
+    return a
+
+
+def _exponent(node: Node) -> Fraction:
+    match node:
+        case Number(text):
+            return Fraction(text)
+        case Negative(operand):
+            return -_exponent(operand)
+        case Binary("/", left, right):
+            return _exponent(left) / _exponent(right)
+        case _:
+            raise FormulaError("A power of a quantity with a unit must be a written number, such as 2 or 1/2.")

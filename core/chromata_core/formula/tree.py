@@ -1,0 +1,63 @@
+"""The tree of a formula. Immutable; everything that is done with a formula walks these five shapes."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class Number:
+    """A literal, kept as written so that its figures stay known. Exact."""
+
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Name:
+    """A reading, a constant or another quantity, by its key."""
+
+    key: str
+
+
+@dataclass(frozen=True, slots=True)
+class Negative:
+    """−operand."""
+
+    operand: "Node"
+
+
+@dataclass(frozen=True, slots=True)
+class Binary:
+    """left ∘ right with operator one of ``+ - * / **``."""
+
+    operator: str
+    left: "Node"
+    right: "Node"
+
+
+@dataclass(frozen=True, slots=True)
+class Call:
+    """A function of the small language applied to one argument."""
+
+    function: str
+    argument: "Node"
+
+
+Node = Number | Name | Negative | Binary | Call
+
+
+def names(node: Node) -> tuple[str, ...]:
+    """Every key the formula needs, each once, in the order written."""
+    return tuple(dict.fromkeys(_walk_names(node)))
+
+
+def _walk_names(node: Node) -> list[str]:
+    match node:
+        case Name(key):
+            return [key]
+        case Negative(operand):
+            return _walk_names(operand)
+        case Binary(_, left, right):
+            return _walk_names(left) + _walk_names(right)
+        case Call(_, argument):
+            return _walk_names(argument)
+        case _:
+            return []

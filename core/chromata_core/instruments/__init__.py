@@ -1,0 +1,1 @@
+"""How each instrument is read, drawn, and how sure it is."""

@@ -1,0 +1,115 @@
+"""The stockroom's usual instruments. Tolerances are the standards' values from memory; an instructor can edit a copy.
+
+Reading errors of scales are a judged fifth of a division (common practice, no published source). Water's expansion
+2.1 × 10⁻⁴ per °C and ±3 °C about 20 °C at 95 % are the assumptions of EURACHEM/CITAC CG4, examples A1 and A2.
+"""
+
+from chromata_core.errors import ReadingError, unknown
+from chromata_core.instruments.instrument import ErrorTerm, Instrument
+
+_ROOM = ErrorTerm(
+    "Temperature of the glassware", "0.00063", "normal95", relative=True, cause="laboratory temperature",
+    basis="2.1e-4 per °C × ±3 °C at 95 %: EURACHEM/CITAC CG4, A1 and A2",
+)  # fmt: skip
+
+
+def _burette(slug: str, grade: str, high: str, tolerance: str) -> Instrument:
+    label = f"the {high} mL burette, class {grade}"
+    return Instrument(
+        slug, "burette", label, f"Burette {high} mL, class {grade}", "mL", "0", high, "0.1", 2,
+        "Eye level with the liquid. Bottom of the curve. The smallest mark is 0.1 mL: judge one digit between the marks.",
+        (
+            ErrorTerm("Burette calibration", tolerance, "triangular", shared=True, on_delivery=True,
+                      basis=f"±{tolerance} mL, ASTM E287 / ISO 385 class {grade}, value from memory; triangular: CG4 A2"),
+            ErrorTerm("Reading the burette", "0.02", "triangular",
+                      basis="a fifth of a division; common practice, no published source"),
+            _ROOM,
+        ),
+        numbers_run="down", meniscus="bottom", basis="ASTM E287 / ISO 385",
+    )  # fmt: skip
+
+
+def _pipette(volume: str, grade: str, tolerance: str) -> Instrument:
+    return Instrument(
+        f"pipette-{volume}-{grade.lower()}", "pipette", f"the {volume} mL pipette, class {grade}",
+        f"Pipette {volume} mL, class {grade}", "mL", volume, volume, volume, 2,
+        f"One mark only. Bottom of the curve on the mark, tip against the wall, not blown out. Write {volume}.00.",
+        (
+            ErrorTerm("Pipette calibration", tolerance, "triangular", shared=True,
+                      basis=f"±{tolerance} mL, ASTM E969 / ISO 648 class {grade}, value from memory; triangular: CG4 A1"),
+            ErrorTerm("Filling the pipette", "0.01", "triangular",
+                      basis="meniscus on one mark; common practice, no published source"),
+            _ROOM,
+        ),
+        meniscus="bottom", basis="ASTM E969 / ISO 648",
+    )  # fmt: skip
+
+
+def _cylinder(high: str, graduation: str, decimals: int, grade: str, tolerance: str, judged: str) -> Instrument:
+    return Instrument(
+        f"cylinder-{high}-{grade.lower()}", "cylinder", f"the {high} mL cylinder, class {grade}",
+        f"Cylinder {high} mL, class {grade}", "mL", "0", high, graduation, decimals,
+        f"On the bench, eye level. Bottom of the curve. The smallest mark is {graduation} mL: judge one digit more.",
+        (
+            ErrorTerm("Cylinder calibration", tolerance, "triangular", shared=True,
+                      basis=f"±{tolerance} mL, ASTM E1272 / ISO 4788 class {grade}, value from memory"),
+            ErrorTerm("Reading the cylinder", judged, "triangular",
+                      basis="a fifth of a division; common practice, no published source"),
+            _ROOM,
+        ),
+        numbers_run="up", meniscus="bottom", basis="ASTM E1272 / ISO 4788",
+    )  # fmt: skip
+
+
+def _balance(
+    slug: str, name: str, high: str, step: str, decimals: int, linearity: str, repeatability: str
+) -> Instrument:
+    return Instrument(
+        slug, "balance", f"the {name}", name.capitalize(), "g", "0", high, step, decimals,
+        "Wait until the display stands still. Copy every digit it shows, zeros too.",
+        (
+            ErrorTerm("Balance linearity", linearity, "rectangular",
+                      basis=f"±{linearity} g at each weighing, uncorrelated: the treatment of EURACHEM/CITAC CG4, A2"),
+            ErrorTerm("Balance repeatability", repeatability, "normal",
+                      basis="about one display step; common practice, no published source"),
+            ErrorTerm("Balance display", step, "resolution", basis="readability d, d/√12"),
+        ),
+        digital=True,
+    )  # fmt: skip
+
+
+_PISTON = Instrument(
+    "piston-burette-25", "piston burette", "the 25 mL piston burette", "Piston burette 25 mL, digital",
+    "mL", "0", "25", "0.01", 2, "Copy every digit of the display, zeros too. It counts what it has delivered.",
+    (
+        ErrorTerm("Burette calibration", "0.03", "triangular", shared=True, on_delivery=True,
+                  basis="±0.03 mL, triangular: EURACHEM/CITAC CG4, A2"),
+        _ROOM,
+    ),
+    digital=True,
+)  # fmt: skip
+
+CATALOGUE: dict[str, Instrument] = {
+    instrument.slug: instrument
+    for instrument in (
+        _burette("burette-50-a", "A", "50", "0.05"),
+        _burette("burette-50-b", "B", "50", "0.10"),
+        _burette("burette-25-a", "A", "25", "0.03"),
+        _PISTON,
+        _pipette("10", "A", "0.02"),
+        _pipette("20", "A", "0.03"),
+        _pipette("25", "A", "0.03"),
+        _cylinder("25", "0.5", 1, "B", "0.5", "0.1"),
+        _cylinder("100", "1", 1, "A", "0.5", "0.2"),
+        _balance("balance-0.01", "top-loading balance, 0.01 g", "500", "0.01", 2, "0.01", "0.01"),
+        _balance("balance-0.001", "balance, 0.001 g", "300", "0.001", 3, "0.002", "0.001"),
+        _balance("balance-0.0001", "analytical balance, 0.0001 g", "200", "0.0001", 4, "0.00015", "0.0001"),
+    )
+}
+
+
+def instrument(slug: str) -> Instrument:
+    """The instrument called ``slug``; ReadingError with near names if there is none."""
+    if slug not in CATALOGUE:
+        raise ReadingError(unknown("instrument", slug, list(CATALOGUE)), slug=slug)
+    return CATALOGUE[slug]

@@ -1,0 +1,84 @@
+"""An instrument as data: how it is read, drawn and how sure it is. Everything a screen draws comes from here."""
+
+from dataclasses import dataclass
+from decimal import Decimal
+from typing import Literal
+
+from chromata_core.errors import ReadingError
+from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.quantity.units import conversion
+from chromata_core.uncertainty.source import Distribution
+
+Kind = Literal["burette", "piston burette", "pipette", "cylinder", "balance"]
+
+
+@dataclass(frozen=True, slots=True)
+class ErrorTerm:
+    """One cause of error. ``half_width`` is a limit (or resolution) in the instrument's unit, or a fraction of the
+    reading when ``relative``.
+
+    ``shared``: one cause for every reading with this instrument, so repeating does not average it away.
+    ``cause``: shared by every instrument in the room that names the same cause (the laboratory's temperature).
+    ``on_delivery``: belongs to the volume delivered, so the starting reading does not carry it a second time.
+    """
+
+    label: str
+    half_width: str
+    distribution: Distribution
+    shared: bool = False
+    relative: bool = False
+    on_delivery: bool = False
+    cause: str = ""
+    basis: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Instrument:
+    """``low`` to ``high`` is the scale; ``graduation`` the smallest mark or display step; ``decimals`` what to record.
+
+    ``numbers_run`` says where numbers grow as the instrument stands; ``meniscus`` where a water-like liquid is read.
+    """
+
+    slug: str
+    kind: Kind
+    label: str
+    short: str
+    unit: str
+    low: str
+    high: str
+    graduation: str
+    decimals: int
+    how: str
+    errors: tuple[ErrorTerm, ...]
+    digital: bool = False
+    numbers_run: Literal["down", "up", ""] = ""
+    meniscus: Literal["bottom", "top", ""] = ""
+    basis: str = ""
+
+    def read(self, text: str, unit: str) -> Typed:
+        """``text`` as a reading of this instrument in ``unit``; ReadingError with a sentence if it cannot show that."""
+        typed = _in_unit(parse_reading(text), unit)
+        low, high = Decimal(self.low), Decimal(self.high)
+        if typed.value < low:
+            raise ReadingError(
+                f"{typed.text} is below the first mark of {self.label}, {self.low} {self.unit}. Read it again."
+            )
+        if typed.value > high:
+            raise ReadingError(
+                f"{typed.text} is past the last mark of {self.label}, {self.high} {self.unit}. {self._past_the_end()}"
+            )
+        return typed
+
+    def _past_the_end(self) -> str:
+        if self.kind == "balance":
+            return "Take the load off and weigh a smaller portion."
+        return "Read it again; if the liquid ran past the mark, this trial cannot be used."
+
+
+def _in_unit(typed: Typed, unit: str) -> Typed:
+    """``typed`` in ``unit``; a unit typed behind the number is converted, its decimals moved with it."""
+    if not typed.unit or typed.unit == unit:
+        return typed
+    factor, offset = conversion(typed.unit, unit)
+    value = typed.value * Decimal(repr(factor)) + Decimal(repr(offset))
+    return Typed(typed.text, value, typed.decimals - Decimal(repr(factor)).adjusted(), typed.figures, unit)

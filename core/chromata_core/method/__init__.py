@@ -1,0 +1,1 @@
+"""The vocabulary in which an experiment is declared, and the engine that evaluates it."""

@@ -1,0 +1,249 @@
+"""One numeric pass over a sheet: from elementary inputs with their error sources to every quantity, as columns.
+
+What the columns hold decides what comes out: a complex step gives values and the linear budget (as here); plain
+altered columns give what-if and slips; random columns would give the Monte Carlo.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.formula.compute import numeric
+from chromata_core.formula.functions import Column
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import Call, Name, names
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.sheet import VOID, Bound, Slot
+from chromata_core.method.vocabulary import NumberOption, OwnError, Quantity, Reading, Series, SubstanceOption
+from chromata_core.quantity.units import unit
+from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
+from chromata_core.uncertainty.columns import STEP, Columns, columns_of, value_of
+from chromata_core.uncertainty.replicates import mean_column
+from chromata_core.uncertainty.source import Input, Source, standard
+
+Formulas = Mapping[str, str]
+SPREAD = "spread:"
+
+
+@dataclass(frozen=True, slots=True)
+class Computed:
+    """Columns of everything that could be computed: for the bench (with the summary) and for each trial."""
+
+    columns: Columns
+    bench: Mapping[str, Column]
+    trials: Mapping[int, Mapping[str, Column]]
+    voided: Mapping[int, str]
+    counted: tuple[int, ...]
+    agreement: Agreement | None
+
+
+def compute(
+    bound: Bound,
+    formulas: Formulas | None = None,
+    changes: Mapping[str, str] | None = None,
+    with_rough: bool = False,
+) -> Computed:
+    """Every quantity of ``bound``. ``formulas`` replaces quantities' formulas and ``with_rough`` averages the rough
+    trial too (slips); ``changes`` replaces readings (a fault).
+    """
+    inputs: dict[object, Input] = {**_constants(bound), **_readings(bound, changes or {})}
+    columns = columns_of(inputs, _reserved(bound))
+    position = {source.id: place for place, source in enumerate(columns.sources)}
+    bench: dict[str, Column] = {str(key): column for key, column in columns.by_key.items() if isinstance(key, str)}
+    _put_readings(bound, columns, None, bench)
+    _put_quantities(bound, "bench", None, bench, position, formulas or {})
+    trials: dict[int, dict[str, Column]] = {}
+    for number in bound.trial_numbers():
+        trials[number] = dict(bench)
+        _put_readings(bound, columns, number, trials[number])
+        _put_quantities(bound, "trial", number, trials[number], position, formulas or {})
+    voided = _voided(bound, trials)
+    agreed, counted = _choose(bound, trials, voided)
+    counted = (0, *counted) if with_rough and 0 in trials else counted
+    _summarise(bound, bench, [trials[n] for n in counted], columns, position, formulas or {})
+    return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)
+
+
+def _constants(bound: Bound) -> dict[object, Input]:
+    found: dict[object, Input] = {}
+    for option in bound.method.options:
+        if isinstance(option, SubstanceOption):
+            found[option.key] = molar_mass(bound.options[option.key])
+        elif isinstance(option, NumberOption) and option.symbol:
+            found[option.key] = _number_input(bound, option)
+    return found
+
+
+def _number_input(bound: Bound, option: NumberOption) -> Input:
+    scale = unit(option.unit)
+    value = scale.to_si(float(bound.number(option.key)))
+    limit = float(bound.number(f"{option.key}.limit")) * scale.factor
+    if not limit:
+        return Input(value)
+    u = standard(limit, option.limit_distribution)
+    return Input(value, ((Source(option.key, option.limit_label or option.label, u, option.limit_distribution), 1.0),))
+
+
+def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
+    by_key = {reading.key: reading for reading in bound.readings}
+    found: dict[object, Input] = {}
+    for slot, typed in bound.typed.items():
+        if (reading := by_key.get(slot[0])) is None:
+            continue
+        value = float(typed.value)
+        if reading.key in changes:
+            value = float(numeric(parse_formula(changes[reading.key]))({"x": np.array([value])})[0])
+        found[slot] = _reading_input(reading, slot, value, bound.instruments[reading.role])
+    return found
+
+
+def _reading_input(reading: Reading, slot: Slot, value: float, read_with: Instrument) -> Input:
+    scale = unit(reading.unit)
+    si, sources = scale.to_si(value), []
+    for term in read_with.errors:
+        if term.on_delivery and reading.zero_of:
+            continue
+        half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
+        common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
+        source = Source(
+            common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
+            own=not common and reading.scope == "trial",
+        )  # fmt: skip
+        sources.append((source, si if term.relative else 1.0))
+    return Input(si, tuple(sources))
+
+
+def _reserved(bound: Bound) -> list[Source]:
+    """Sources that enter during the computation: judgement at each trial, and the spread of each mean."""
+    found: list[Source] = []
+    for quantity in bound.quantities:
+        for error in quantity.errors:
+            u = _judged(bound, error)
+            trials = bound.trial_numbers()
+            found += [Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True) for n in trials]
+        if _mean_of(quantity):
+            found.append(Source(f"{SPREAD}{quantity.key}", "Spread of the trials", 0.0, "normal"))
+    return found
+
+
+def _judged(bound: Bound, error: OwnError) -> float:
+    """Standard uncertainty of a judgement: in SI, or a fraction of the value when it is relative."""
+    option = next(o for o in bound.method.options if o.key == error.option)
+    factor = unit(option.unit).factor if isinstance(option, NumberOption) else 1.0
+    return standard(float(bound.number(error.option)), error.distribution) * factor
+
+
+def _with_freedom(columns: Columns, counted: int) -> Columns:
+    """The spread of n trials has n − 1 degrees of freedom; n is only known once the trials are chosen."""
+    freedom = float(max(counted - 1, 1))
+    sources = tuple(replace(s, dof=freedom) if s.id.startswith(SPREAD) else s for s in columns.sources)
+    return replace(columns, sources=sources)
+
+
+def _mean_of(quantity: Quantity) -> str:
+    """The trial quantity whose mean this is, empty if it is no mean."""
+    match parse_formula(quantity.formula) if quantity.scope == "summary" else None:
+        case Call("mean", Name(key)):
+            return key
+        case _:
+            return ""
+
+
+def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[str, Column]) -> None:
+    for reading in bound.readings:
+        if (reading.scope == "trial") != (trial is not None):
+            continue
+        if isinstance(reading, Series):
+            slots = sorted((s for s in bound.typed if s[:2] == (reading.key, trial)), key=lambda slot: slot[2] or 0)
+            if slots:
+                into[reading.key] = np.stack([columns.by_key[slot] for slot in slots])
+        elif (reading.key, trial, None) in columns.by_key:
+            into[reading.key] = columns.by_key[(reading.key, trial, None)]
+        elif reading.optional:
+            into[reading.key] = np.array([0.0])
+
+
+def _put_quantities(
+    bound: Bound,
+    scope: str,
+    trial: int | None,
+    into: dict[str, Column],
+    position: Mapping[str, int],
+    formulas: Formulas,
+) -> None:
+    for quantity in bound.quantities:
+        tree = parse_formula(formulas.get(quantity.key, quantity.formula))
+        if quantity.scope != scope or any(name not in into for name in names(tree)):
+            continue
+        with np.errstate(all="ignore"):
+            column = numeric(tree)(into)
+        for error in quantity.errors:
+            place = position[f"{error.label}:{trial}"]
+            column = column.astype(complex)
+            column[place] += 1j * STEP * _judged(bound, error) * (column[0].real if error.relative else 1.0)
+        into[quantity.key] = column
+
+
+def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[int, str]:
+    """Trials that do not count, with the reason: said so, seen so, or physically impossible."""
+    reasons: dict[int, str] = {}
+    for number, values in trials.items():
+        said = bound.texts.get((VOID, number, None), "no")
+        seen = [
+            choice.label
+            for observation in bound.observations
+            for choice in observation.choices
+            if choice.key in observation.voids and bound.texts.get((observation.key, number, None)) == choice.key
+        ]
+        impossible = [
+            quantity.positive
+            for quantity in bound.quantities
+            if quantity.positive and quantity.key in values and not value_of(values[quantity.key]) > 0
+        ]
+        if said != "no":
+            reasons[number] = said
+        elif seen or impossible:
+            reasons[number] = (seen + impossible)[0]
+    return reasons
+
+
+def _choose(
+    bound: Bound, trials: Mapping[int, Mapping[str, Column]], voided: Mapping[int, str]
+) -> tuple[Agreement | None, tuple[int, ...]]:
+    """The trials to be averaged: never the rough one, never a void one, and of the rest those that agree."""
+    plan = bound.method.trials
+    usable = [n for n in sorted(trials) if n >= 1 and n not in voided and _complete(bound, trials[n])]
+    if not plan.agree or len(usable) < 2:
+        return None, tuple(usable)
+    quantity = next(q for q in bound.quantities if q.key == plan.agree)
+    values = [unit(quantity.unit).from_si(value_of(trials[n][plan.agree])) for n in usable]
+    policy = POLICIES[bound.options["agreement"]]
+    limit = (
+        float(bound.number("agreement_relative")) / 100 if policy.relative else float(bound.number("agreement_limit"))
+    )
+    found = agreement(values, policy, limit, needed=max(2, plan.minimum))
+    return found, tuple(usable[i] for i in found.members)
+
+
+def _complete(bound: Bound, values: Mapping[str, Column]) -> bool:
+    return all(q.key in values for q in bound.quantities if q.scope == "trial")
+
+
+def _summarise(
+    bound: Bound, bench: dict[str, Column], counted: list[dict[str, Column]], columns: Columns,
+    position: Mapping[str, int], formulas: Formulas,
+) -> None:  # fmt: skip
+    if not counted:
+        return
+    for quantity in bound.quantities:
+        if quantity.scope != "summary":
+            continue
+        averaged = _mean_of(quantity)
+        if averaged:
+            stack = np.stack([trial[averaged] + np.zeros(len(columns.own)) for trial in counted])
+            bench[quantity.key] = mean_column(stack, columns.own, position[f"{SPREAD}{quantity.key}"])
+        elif all(name in bench for name in names(parse_formula(formulas.get(quantity.key, quantity.formula)))):
+            with np.errstate(all="ignore"):
+                bench[quantity.key] = numeric(parse_formula(formulas.get(quantity.key, quantity.formula)))(bench)

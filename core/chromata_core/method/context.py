@@ -1,0 +1,77 @@
+"""What a check may look at: readings, quantities and options of one evaluated sheet, in their declared units."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from decimal import Decimal
+
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.compute import Computed
+from chromata_core.method.figures_school import Known, shown
+from chromata_core.method.outcome import Shown
+from chromata_core.method.sheet import Bound
+from chromata_core.method.vocabulary import Quantity, Reading
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.typed import Typed
+from chromata_core.quantity.units import unit
+from chromata_core.uncertainty.columns import value_of
+
+
+@dataclass(frozen=True, slots=True)
+class Context:
+    """One sheet, bound and computed."""
+
+    bound: Bound
+    computed: Computed
+    figures: Mapping[int | None, Known]
+
+    def trials(self, valid: bool = True) -> list[int]:
+        """Trial numbers in order; only those not void unless asked otherwise."""
+        return [n for n in self.computed.trials if not (valid and n in self.computed.voided)]
+
+    def trial_name(self, number: int | None) -> str:
+        """“the rough trial”, “trial 2”, or “the bench”."""
+        if number is None:
+            return "the bench"
+        noun = self.bound.method.trials.noun.lower()
+        return f"the rough {noun}" if self.bound.rough and number == 0 else f"{noun} {number}"
+
+    def reading(self, key: str) -> Reading | None:
+        """The reading called ``key``, None if these options have no such reading."""
+        return next((r for r in self.bound.readings if r.key == key), None)
+
+    def quantity(self, key: str) -> Quantity:
+        """The quantity called ``key``."""
+        return next(q for q in self.bound.quantities if q.key == key)
+
+    def instrument(self, key: str) -> Instrument:
+        """The instrument that the reading ``key`` is made with."""
+        reading = self.reading(key)
+        assert reading is not None
+        return self.bound.instruments[reading.role]
+
+    def typed(self, key: str, trial: int | None, index: int | None = None) -> Typed | None:
+        """What was typed, if anything was."""
+        return self.bound.typed.get((key, trial, index))
+
+    def value(self, key: str, trial: int | None) -> float | None:
+        """A computed quantity in its declared unit, None if it cannot be computed yet."""
+        values = self.computed.bench if trial is None else self.computed.trials.get(trial, {})
+        if key not in values or not any(q.key == key for q in self.bound.quantities):
+            return None
+        return unit(self.quantity(key).unit).from_si(value_of(values[key]))
+
+    def number(self, option: str) -> Decimal:
+        """A number option in its unit."""
+        return self.bound.number(option)
+
+    def figured(self, quantity: Quantity, trial: int | None) -> Shown:
+        """A computed quantity to the figures its readings allow."""
+        value = self.value(quantity.key, trial)
+        return shown(quantity, 0.0 if value is None else value, self.figures[trial].get(quantity.key))
+
+    def said(self, key: str, value: float) -> str:
+        """A quantity's value as said in a sentence: as many decimals as its readings carry, with the unit."""
+        quantity = self.quantity(key)
+        decimals = [self.bound.instruments[r.role].decimals for r in self.bound.readings if r.unit == quantity.unit]
+        text = plain(value, max(decimals)) if decimals else with_figures(value, 3)
+        return f"{text} {quantity.unit}".rstrip()

@@ -1,0 +1,236 @@
+"""A method as plain data: what the method book, the planner, the bench and the command line show of it."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
+from chromata_core.formula.parse import parse_formula
+from chromata_core.method.effects import Effect, example_sheet, fault_effects, slip_effects
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.explain import constants, explain, symbols, without
+from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
+from chromata_core.method.sheet import Bound
+from chromata_core.method.vocabulary import (
+    ChoiceOption,
+    Method,
+    NumberOption,
+    Observation,
+    Option,
+    Quantity,
+    Series,
+    SubstanceOption,
+)
+
+
+@dataclass(frozen=True, slots=True)
+class ChoiceOut:
+    """One way to choose, with the values it gives other options."""
+
+    key: str
+    label: str
+    sets: dict[str, str]
+
+
+@dataclass(frozen=True, slots=True)
+class OptionOut:
+    """An option to be asked for. ``kind`` is choice, number or substance; ``limit`` its default ± if it has one."""
+
+    kind: str
+    key: str
+    label: str
+    help: str
+    default: str
+    unit: str
+    limit: str
+    limit_label: str
+    choices: list[ChoiceOut]
+
+
+@dataclass(frozen=True, slots=True)
+class RoleOut:
+    """A place for an instrument."""
+
+    key: str
+    label: str
+    kinds: list[str]
+    default: str
+
+
+@dataclass(frozen=True, slots=True)
+class PartOut:
+    """A reading, series or observation under the chosen options."""
+
+    kind: str
+    key: str
+    label: str
+    unit: str
+    instrument: str
+    scope: str
+    optional: bool
+    choices: list[ChoiceOut]
+
+
+@dataclass(frozen=True, slots=True)
+class QuantityLine:
+    """A quantity with its formula as mathematics and as text."""
+
+    key: str
+    label: str
+    unit: str
+    symbol: str
+    formula: str
+    plain: str
+    scope: str
+    result: bool
+
+
+@dataclass(frozen=True, slots=True)
+class MethodCard:
+    """What the list of methods shows."""
+
+    slug: str
+    version: int
+    family: str
+    family_label: str
+    title: str
+    question: str
+
+
+@dataclass(frozen=True, slots=True)
+class MethodPage:
+    """A method whole, with its worked example and the computed effects of slips and faults."""
+
+    card: MethodCard
+    reaction: str
+    options: list[OptionOut]
+    roles: list[RoleOut]
+    parts: list[PartOut]
+    quantities: list[QuantityLine]
+    steps: list[str]
+    hazards: list[str]
+    questions: list[str]
+    slips: list[Effect]
+    faults: list[Effect]
+    example_source: str
+    example_known: list[Shown]
+    example_lines: list[WorkedLine]
+    example_results: list[ResultOut]
+    trials: str
+    waste: str
+
+
+def card(method: Method) -> MethodCard:
+    """The method as one line of the method book."""
+    family = method.family
+    return MethodCard(method.slug, method.version, family.key, family.label, method.title, method.question)
+
+
+def page(method: Method) -> MethodPage:
+    """The method as a page of the method book, under the options of its worked example."""
+    at = context_of(method, example_sheet(method))
+    signs = symbols(at)
+    return MethodPage(
+        card=card(method),
+        reaction=method.reaction,
+        options=options_out(method),
+        roles=[RoleOut(r.key, r.label, list(r.kinds), r.default) for r in method.roles],
+        parts=parts_out(at.bound),
+        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities],
+        steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
+        hazards=[at.bound.worded(hazard) for hazard in method.hazards],
+        questions=list(method.questions),
+        slips=slip_effects(method),
+        faults=fault_effects(method),
+        example_source=method.example.source,
+        example_known=constants(at),
+        example_lines=explain(at),
+        example_results=evaluate(method, example_sheet(method)).results,
+        trials=_trials(method),
+        waste=method.waste,
+    )
+
+
+def options_out(method: Method) -> list[OptionOut]:
+    """The options a session may choose."""
+    return [_option(o) for o in method.options if not (isinstance(o, SubstanceOption) and o.fixed)]
+
+
+def _option(option: Option) -> OptionOut:
+    if isinstance(option, NumberOption):
+        return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
+                         option.limit, option.limit_label, [])  # fmt: skip
+    kind = "choice" if isinstance(option, ChoiceOption) else "substance"
+    formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
+    choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
+    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices)
+
+
+def parts_out(bound: Bound) -> list[PartOut]:
+    """Readings and observations, in the order of the method."""
+    found = []
+    for part in (p for p in bound.method.readings if p in bound.parts):
+        if isinstance(part, Observation):
+            choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
+            found.append(PartOut("observation", part.key, part.label, "", "", part.scope, False, choices))
+        else:
+            kind = "series" if isinstance(part, Series) else "reading"
+            tool = bound.instruments[part.role].slug
+            found.append(PartOut(kind, part.key, part.label, part.unit, tool, part.scope, part.optional, []))
+    return found
+
+
+def _quantity(bound: Bound, quantity: Quantity, signs: dict[str, str]) -> QuantityLine:
+    tree = without(parse_formula(quantity.formula), {r.key for r in bound.readings if r.optional})
+    return QuantityLine(
+        quantity.key, quantity.label, quantity.unit, symbol_mathml(quantity.symbol),
+        mathml(tree, lambda key: symbol_mathml(signs[key])),
+        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])}", quantity.scope, quantity.result,
+    )  # fmt: skip
+
+
+def _trials(method: Method) -> str:
+    plan = method.trials
+    if plan.minimum == plan.maximum == 1:
+        return ""
+    noun = plan.noun.lower()
+    rough = f"a rough {noun} and " if plan.rough else ""
+    least = "one" if plan.minimum == 1 else {2: "two", 3: "three"}.get(plan.minimum, str(plan.minimum))
+    more = f" that agree, up to {plan.maximum}" if plan.agree else f", up to {plan.maximum}"
+    return f"{rough}at least {least} {noun}{'s' if plan.minimum > 1 else ''}{more}".capitalize()
+
+
+def readings_schema(method: Method) -> dict[str, Any]:
+    """JSON Schema (2020-12) of the file that ``bin/chromata compute`` reads for this method."""
+    readings = sorted({part.key for part in method.readings})
+    options = {o.key: {"type": "string", "title": o.label, "default": o.default} for o in method.options}
+    options |= {
+        f"{o.key}.limit": {"type": "string", "title": f"{o.label}, ±", "default": o.limit or "0"}
+        for o in method.options
+        if isinstance(o, NumberOption) and o.symbol
+    }
+    place = {"type": ["integer", "null"]}
+    reading = {
+        "type": "object",
+        "required": ["key", "text"],
+        "additionalProperties": False,
+        "properties": {
+            "key": {"type": "string", "description": f"One of {', '.join(readings)}; or void, own.RESULT, step.STEP."},
+            "text": {"type": "string", "description": "The reading as typed, trailing zeros kept."},
+            "trial": {**place, "description": "Trial number; 0 is the rough one."},
+            "index": {**place, "description": "Place in a series, from 1."},
+        },
+    }
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "title": method.title,
+        "type": "object",
+        "required": ["readings"],
+        "properties": {
+            "method": {"const": method.slug},
+            "options": {"type": "object", "properties": options, "additionalProperties": False},
+            "instruments": {"type": "object", "additionalProperties": {"type": "string"}},
+            "accepted": {"type": "object", "additionalProperties": {"type": "string"}},
+            "readings": {"type": "array", "items": reading},
+        },
+    }

@@ -1,0 +1,64 @@
+"""What a slip or a fault does to a method's results: computed on its worked example, never asserted."""
+
+from dataclasses import dataclass
+from math import isfinite
+
+from chromata_core.method.compute import Computed, compute
+from chromata_core.method.sheet import Bound, Given, Sheet, bind
+from chromata_core.method.vocabulary import Method, Quantity, Slip
+from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.units import unit
+from chromata_core.uncertainty.columns import value_of
+
+
+@dataclass(frozen=True, slots=True)
+class Effect:
+    """``percent`` is the change, signed, of the first result that changes; ``text`` says it, or that none does."""
+
+    key: str
+    says: str
+    looks: str
+    remedy: str
+    percent: float
+    text: str
+
+
+def example_sheet(method: Method) -> Sheet:
+    """The worked example as a sheet."""
+    given = tuple(Given(key, text, trial, index) for key, trial, index, text in method.example.readings)
+    return Sheet(method.example.options, method.example.instruments, given)
+
+
+def slip_effects(method: Method) -> list[Effect]:
+    """Each slip with what it does to the worked example."""
+    bound = bind(method, example_sheet(method))
+    return [_effect(slip.key, slip.says, "", "", bound, _with_slip(bound, slip)) for slip in method.slips]
+
+
+def fault_effects(method: Method) -> list[Effect]:
+    """Each fault with what it does to the worked example."""
+    bound = bind(method, example_sheet(method))
+    bent = [compute(bound, changes=fault.changes) for fault in method.faults]
+    return [_effect(f.key, f.label, f.looks, f.remedy, bound, b) for f, b in zip(method.faults, bent, strict=True)]
+
+
+def _with_slip(bound: Bound, slip: Slip) -> Computed:
+    formulas = {slip.quantity: slip.formula} if slip.quantity else {}
+    return compute(bound, formulas=formulas, with_rough=slip.with_rough)
+
+
+def _effect(key: str, says: str, looks: str, remedy: str, bound: Bound, bent: Computed) -> Effect:
+    straight = compute(bound)
+    for quantity in (q for q in bound.quantities if q.result):
+        true, wrong = value_of(straight.bench[quantity.key]), value_of(bent.bench[quantity.key])
+        percent = (wrong - true) / true * 100 if true and isfinite(wrong) else 0.0
+        if abs(percent) > 1e-9:
+            return Effect(key, says, looks, remedy, percent, _said(quantity, wrong, percent))
+    return Effect(key, says, looks, remedy, 0.0, "No change in this example.")
+
+
+def _said(quantity: Quantity, wrong: float, percent: float) -> str:
+    if percent >= 100 or percent <= -50:
+        becomes = with_figures(unit(quantity.unit).from_si(wrong), 3)
+        return f"{quantity.label} becomes {becomes} {quantity.unit}".rstrip()
+    return f"{quantity.label}: {'+' if percent > 0 else '−'}{with_figures(abs(percent), 2)} %"

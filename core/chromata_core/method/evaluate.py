@@ -1,0 +1,303 @@
+"""The engine's front door: a sheet in, everything the core has to say of it out."""
+
+from collections.abc import Mapping
+from math import inf, isfinite
+
+from chromata_core.errors import ChromataError
+from chromata_core.formula.mathml import symbol_mathml
+from chromata_core.method.checks import every_sheet
+from chromata_core.method.compute import compute
+from chromata_core.method.context import Context
+from chromata_core.method.figures_school import figures_of
+from chromata_core.method.finding import SEVERITY, Finding, Level, gravest
+from chromata_core.method.outcome import (
+    BudgetOut,
+    Comparison,
+    Evaluation,
+    Hand,
+    OwnAnswer,
+    QuantityOut,
+    ReadingOut,
+    ResultOut,
+    Shown,
+    StepOut,
+    TrialOut,
+    Verdict,
+)
+from chromata_core.method.progress import Task, aim, current_task, task_title, tasks
+from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
+from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Step
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.quantity.units import unit
+from chromata_core.uncertainty.budget import Budget, budget
+from chromata_core.uncertainty.columns import contributions_of, value_of
+
+Accepted = Mapping[str, str]
+
+
+def context_of(method: Method, sheet: Sheet) -> Context:
+    """``sheet`` bound and computed; SheetError lists everything on it that does not belong."""
+    bound = bind(method, sheet)
+    computed = compute(bound)
+    return Context(bound, computed, figures_of(bound, computed))
+
+
+def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> Evaluation:
+    """Everything the core says of ``sheet``. ``accepted`` holds accepted values by result key, in the result's unit."""
+    at = context_of(method, sheet)
+    findings = find(at)
+    planned = tasks(at)
+    done = sum(task.done for task in planned)
+    return Evaluation(
+        method=method.slug,
+        version=method.version,
+        progress=done / len(planned) if planned else 0.0,
+        hand=_hand(at, current_task(at, planned)),
+        steps=_steps(at, planned),
+        bench=_readings(at, None, findings),
+        trials=[_trial(at, n, findings) for n in at.trials(valid=False)],
+        quantities=_quantities(at, None),
+        results=[result_of(at, q, (accepted or {}).get(q.key)) for q in _results(at)],
+        agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),
+        findings=[f for f in findings if f.level != "keep"],
+        own=_own(at),
+        answers=[at.bound.texts.get((f"answer.{n}", None, None), "") for n in range(1, len(method.questions) + 1)],
+    )
+
+
+def find(at: Context) -> list[Finding]:
+    """All findings on a sheet, the gravest first."""
+    found = [*every_sheet(at), *(finding for check in at.bound.method.checks for finding in check.look(at))]
+    return sorted(found, key=lambda finding: -SEVERITY[finding.level])
+
+
+def _results(at: Context) -> list[Quantity]:
+    return [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]
+
+
+def stated(at: Context, quantity: Quantity) -> tuple[float, Budget, float]:
+    """A result's value (declared unit), its budget (SI), and the factor from SI to the declared unit."""
+    column = at.computed.bench[quantity.key]
+    made = budget(at.computed.columns.sources, contributions_of(column))
+    scale = unit(quantity.unit)
+    return scale.from_si(value_of(column)), made, 1.0 / scale.factor
+
+
+def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOut:
+    """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
+    value, made, factor = stated(at, quantity)
+    reported = report(value, made.expanded * factor)
+    lines = [BudgetOut(line.label, line.u * factor, line.share, line.distribution) for line in made.lines]
+    return ResultOut(
+        key=quantity.key,
+        label=quantity.label,
+        symbol=symbol_mathml(quantity.symbol),
+        unit=quantity.unit,
+        value=value if isfinite(value) else 0.0,
+        u=made.u * factor,
+        expanded=made.expanded * factor,
+        k=made.k,
+        dof=None if made.dof == inf or made.dof > 1e6 else made.dof,
+        shown=Shown(reported.value, reported.doubtful, quantity.unit),
+        uncertainty=reported.uncertainty,
+        power=reported.power,
+        line=f"{reported.text} {quantity.unit}".rstrip(),
+        budget=lines,
+        advice=_advice(at, lines),
+        comparison=_compare(quantity, value, made.expanded * factor, accepted) if accepted else None,
+    )
+
+
+def _advice(at: Context, lines: list[BudgetOut]) -> str:
+    if not lines:
+        return ""
+    top = lines[0]
+    least = f" {lines[-1].label} hardly matters." if len(lines) > 1 and lines[-1].share < 0.05 else ""
+    return f"{top.label} makes {top.share:.0%} of the uncertainty.{least}"
+
+
+def _compare(quantity: Quantity, value: float, expanded: float, accepted: str) -> Comparison | None:
+    typed = parse_reading(accepted)
+    true = float(typed.value)
+    if true == 0 or not isfinite(value):
+        return None
+    percent = (value - true) / true * 100
+    text = f"{'+' if percent >= 0 else '−'}{with_figures(abs(percent), 2)} %"
+    within = abs(value - true) <= expanded
+    holds = "holds" if within else "does not hold"
+    return Comparison(
+        accepted,
+        percent,
+        text,
+        within,
+        f"{text} from {accepted} {quantity.unit}; the stated interval {holds} it.",
+    )
+
+
+def _level_at(findings: list[Finding], slot: Slot) -> Level:
+    here = [f for f in findings if (f.key, f.trial, f.index) == slot]
+    worst = gravest(here)
+    return worst.level if worst else "keep"
+
+
+def _readings(at: Context, trial: int | None, findings: list[Finding]) -> list[ReadingOut]:
+    """Readings and observations of one trial (or of the bench) in the order the method names them."""
+    order = {part.key: place for place, part in enumerate(at.bound.method.readings) if at.bound.part(part.key)}
+    slots = [s for s in (*at.bound.typed, *at.bound.texts) if s[1] == trial and s[0] in order]
+    slots.sort(key=lambda slot: (order[slot[0]], slot[2] or 0))
+    return [_reading(at, slot, findings) for slot in slots]
+
+
+def _reading(at: Context, slot: Slot, findings: list[Finding]) -> ReadingOut:
+    part = at.bound.part(slot[0])
+    assert part is not None
+    if isinstance(part, Observation):
+        label = next(c.label for c in part.choices if c.key == at.bound.texts[slot])
+        shown = Shown(label, 0, "")
+    else:
+        typed = at.bound.typed[slot]
+        shown = Shown(plain(typed.value, typed.decimals), 1, part.unit)
+    return ReadingOut(part.key, part.label, slot[1], slot[2], shown, _level_at(findings, slot))
+
+
+def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:
+    values = at.computed.bench if trial is None else at.computed.trials[trial]
+    wanted = [q for q in at.bound.quantities if (q.scope == "trial") == (trial is not None) and q.key in values]
+    return [
+        QuantityOut(q.key, q.label, symbol_mathml(q.symbol), at.value(q.key, trial) or 0.0,
+                    at.figured(q, trial))
+        for q in wanted if not q.result or trial is not None
+    ]  # fmt: skip
+
+
+def _trial(at: Context, number: int, findings: list[Finding]) -> TrialOut:
+    computed = at.computed
+    name = "rough" if at.bound.rough and number == 0 else str(number)
+    complete = all(q.key in computed.trials[number] for q in at.bound.quantities if q.scope == "trial")
+    if number in computed.voided:
+        state, why = "void", computed.voided[number]
+    elif at.bound.rough and number == 0:
+        state, why = "rough", "The rough trial is never averaged."
+    elif not complete:
+        state, why = "open", ""
+    elif number in computed.counted:
+        state, why = "counted", ""
+    else:
+        state, why = "set aside", "It does not agree with the others."
+    return TrialOut(number, name, state, why, _readings(at, number, findings), _quantities(at, number))
+
+
+def _steps(at: Context, planned: list[Task]) -> list[StepOut]:
+    now = current_task(at, planned)
+    grouped: dict[tuple[str, int | None], list[Task]] = {}
+    for task in planned:
+        grouped.setdefault((task.step.key, task.trial), []).append(task)
+    found = []
+    for (key, trial), group in grouped.items():
+        step = group[0].step
+        done = all(task.done for task in group)
+        begun = max((t for slot, t in at.bound.times.items() if slot[:2] == (f"timer.{key}", trial)), default=None)
+        state = "void" if trial in at.computed.voided else "done" if done else "ahead"
+        state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
+        found.append(_step(at, step, trial, state, begun))
+    return found
+
+
+def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None) -> StepOut:
+    worded = at.bound.worded
+    return StepOut(
+        key=step.key,
+        title=worded(step.title),
+        detail=aim(at, step, trial) or worded(step.detail),
+        scope=step.scope,
+        trial=trial,
+        trial_name=_trial_title(at, trial),
+        state=state,
+        wait_label=worded(step.wait.label) if step.wait else "",
+        wait_seconds=step.wait.seconds if step.wait else 0,
+        begun=begun,
+        cautions=[worded(caution) for caution in step.cautions],
+    )
+
+
+def _trial_title(at: Context, trial: int | None) -> str:
+    """“Rough trial”, “Trial 2”, empty for the bench."""
+    return at.trial_name(trial).removeprefix("the ").capitalize() if trial is not None else ""
+
+
+def _hand(at: Context, task: Task | None) -> Hand:
+    if task is None:
+        return Hand("done", "", None, None, "", "Finished", "All done.", "Look at the report with your team.", "", "")
+    return hand_for(at, task)
+
+
+def hand_for(at: Context, task: Task) -> Hand:
+    """The reading (or observation, or step) in hand, with its words."""
+    key, trial, index = task.slot
+    part = at.bound.part(key)
+    kind = "reading" if isinstance(part, Reading) else "observation" if part else key.partition(".")[0]
+    kind = "tick" if kind == "step" else kind
+    hint = part.hint if part else ""
+    how = at.bound.instruments[part.role].how if isinstance(part, Reading) else ""
+    step = task.step
+    detail = at.bound.worded(" ".join(filter(None, (hint, how))) or aim(at, step, trial) or step.detail)
+    lead, then = at.bound.worded(step.lead), at.bound.worded(step.then)
+    aside = _trial_title(at, trial)
+    return Hand(kind, key, trial, index, step.key, at.bound.worded(task_title(at, task)), lead, then, aside, detail)
+
+
+def _own(at: Context) -> list[OwnAnswer]:
+    found = []
+    for quantity in _results(at):
+        typed = at.bound.typed.get((f"own.{quantity.key}", None, None))
+        if typed is not None:
+            value, made, factor = stated(at, quantity)
+            agrees = _same_number(typed, value, made.expanded * factor)
+            sentence = (
+                "Your readings give the same."
+                if agrees
+                else "Your readings give something else. Go through the worked lines one by one."
+            )
+            found.append(OwnAnswer(quantity.key, quantity.label, typed.text, quantity.unit, agrees, sentence))
+    return found
+
+
+def _same_number(typed: Typed, value: float, expanded: float) -> bool:
+    """Whether an answer is the computed value within its own rounding, or within a tenth of U (early rounding)."""
+    half_step = 0.5 * 10.0**-typed.decimals
+    return abs(float(typed.value) - value) <= max(half_step * 1.0000001, expanded / 10) and typed.figures >= 2
+
+
+def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
+    """What ``draft`` would be worth on this sheet, in one line, before it is kept. A refused draft changes nothing."""
+    try:
+        bound = bind(method, sheet)
+        understand(bound, draft)
+    except ChromataError as error:
+        return Verdict("stop", "Cannot be kept.", error.message, refused=True)
+    others = tuple(given for given in sheet.given if given.slot != draft.slot)
+    at = context_of(method, Sheet(sheet.options, sheet.instruments, (*others, draft)))
+    here = [
+        f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)
+    ]
+    worst = gravest([f for f in here if f.level != "keep"])
+    if worst is not None:
+        lead = {"look": "Look again.", "repeat": "Repeat.", "stop": "Stop.", "keep": "Keep."}[worst.level]
+        return Verdict(worst.level, lead, f"{worst.what} {worst.why} {worst.do}", worst.suggest)
+    said = gravest([f for f in here if f.key == draft.key])
+    return Verdict("keep", "Keep.", " ".join(filter(None, (said.what if said else "", _echo(at, draft)))))
+
+
+def _echo(at: Context, draft: Given) -> str:
+    reading = at.reading(draft.key)
+    if reading is None:
+        return ""
+    tool = at.instrument(draft.key)
+    looks = f"Does your {tool.kind} look like the drawing?"
+    value = at.value(reading.echo, draft.trial) if reading.echo else None
+    if value is None:
+        return looks
+    quantity = at.quantity(reading.echo)
+    return f"{quantity.label} {at.figured(quantity, draft.trial).text} {quantity.unit}. {looks}"

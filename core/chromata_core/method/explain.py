@@ -1,0 +1,113 @@
+"""The worked computation, line by line: formula, numbers with units, result; as mathematics and as plain text."""
+
+from html import escape
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import Binary, Name, Node
+from chromata_core.method.context import Context
+from chromata_core.method.evaluate import stated
+from chromata_core.method.outcome import Shown, WorkedLine
+from chromata_core.method.vocabulary import NumberOption, Quantity, Series, SubstanceOption
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.uncertainty.columns import value_of
+
+
+def explain(at: Context) -> list[WorkedLine]:
+    """Every computed quantity as a worked line: first the bench, then each trial, then the summary."""
+    lines: list[WorkedLine] = []
+    for scope in ("bench", "trial", "summary"):
+        wanted = [q for q in at.bound.quantities if q.scope == scope]
+        for trial in at.trials() if scope == "trial" else [None]:
+            values = at.computed.bench if trial is None else at.computed.trials[trial]
+            lines += [_line(at, quantity, trial) for quantity in wanted if quantity.key in values]
+    return lines
+
+
+def symbols(at: Context) -> dict[str, str]:
+    """The symbol of everything that may stand in a formula."""
+    found = {o.key: o.symbol for o in at.bound.method.options if isinstance(o, NumberOption | SubstanceOption)}
+    found |= {r.key: r.symbol for r in at.bound.readings}
+    return found | {q.key: q.symbol for q in at.bound.quantities}
+
+
+def _line(at: Context, quantity: Quantity, trial: int | None) -> WorkedLine:
+    tree = without(parse_formula(quantity.formula), absent(at, trial))
+    signs = symbols(at)
+    answer = _answer(at, quantity, trial)
+    numbers = mathml(tree, lambda key: f"<mtext>{escape(number_text(at, key, trial))}</mtext>")
+    text = plain_text(tree, lambda key: number_text(at, key, trial))
+    unit_text = f" {answer.unit}" if answer.unit else ""
+    return WorkedLine(
+        quantity.key, quantity.label, trial, symbol_mathml(quantity.symbol),
+        mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
+        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
+    )  # fmt: skip
+
+
+def absent(at: Context, trial: int | None) -> set[str]:
+    """Optional readings that were not made: they count as zero and are left out of the worked line."""
+    return {r.key for r in at.bound.readings if r.optional and at.typed(r.key, trial) is None}
+
+
+def without(tree: Node, keys: set[str]) -> Node:
+    """``tree`` with terms ``± key`` taken out for every key of ``keys``."""
+    match tree:
+        case Binary("+" | "-", left, Name(key)) if key in keys:
+            return without(left, keys)
+        case Binary(operator, left, right):
+            return Binary(operator, without(left, keys), without(right, keys))
+        case _:
+            return tree
+
+
+def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
+    if quantity.result and trial is None:
+        value, made, factor = stated(at, quantity)
+        reported = report(value, made.expanded * factor)
+        times = f" × {reported.power}" if reported.power else ""
+        return Shown(f"{reported.value}{times}", 0 if times else reported.doubtful, quantity.unit)
+    return at.figured(quantity, trial)
+
+
+def number_text(at: Context, key: str, trial: int | None) -> str:
+    """The number that stands for ``key`` in a worked line, with its unit."""
+    for option in at.bound.method.options:
+        if option.key == key and isinstance(option, NumberOption):
+            return f"{at.bound.options[key]} {option.unit}".rstrip()
+        if option.key == key and isinstance(option, SubstanceOption):
+            return f"{with_figures(value_of(at.computed.bench[key]) * 1000, 6)} g/mol"
+    reading = at.reading(key)
+    if reading is not None:
+        return _reading_text(at, reading.key, trial if reading.scope == "trial" else None, reading.unit)
+    quantity = at.quantity(key)
+    if quantity.scope == "trial" and trial is None:  # inside mean(…): the values that were averaged
+        texts = [at.figured(quantity, n).text for n in at.computed.counted]
+        return f"{'; '.join(texts)} {quantity.unit}".rstrip()
+    shown = _answer(at, quantity, trial if quantity.scope == "trial" else None)
+    return f"{shown.text} {shown.unit}".rstrip()
+
+
+def _reading_text(at: Context, key: str, trial: int | None, symbol: str) -> str:
+    reading = at.reading(key)
+    if isinstance(reading, Series):
+        made = at.bound.series(key, trial)
+        return f"{'; '.join(plain(t.value, t.decimals) for t in made)} {symbol}"
+    typed = at.typed(key, trial)
+    return f"{plain(typed.value, typed.decimals)} {symbol}" if typed else f"0 {symbol}"
+
+
+def constants(at: Context) -> list[Shown]:
+    """What was taken as known: session values and molar masses, each as a line of text with its unit."""
+    found = []
+    for option in at.bound.method.options:
+        if isinstance(option, SubstanceOption):
+            mass = number_text(at, option.key, None)
+            found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
+        elif isinstance(option, NumberOption) and option.symbol:
+            limit = at.bound.options[f"{option.key}.limit"]
+            spread = f" ± {limit}" if float(at.number(f"{option.key}.limit")) else ""
+            found.append(Shown(f"{option.label}: {at.bound.options[option.key]}{spread} {option.unit}".rstrip(), 0, ""))
+    return found

@@ -1,0 +1,78 @@
+"""How many digits a computed quantity may show before its uncertainty is known: the school of significant figures."""
+
+from collections.abc import Mapping
+from math import inf, log10
+
+from chromata_core.formula.figures import Figured, exact, figured
+from chromata_core.formula.parse import parse_formula
+from chromata_core.method.compute import Computed
+from chromata_core.method.outcome import Shown
+from chromata_core.method.sheet import Bound
+from chromata_core.method.vocabulary import NumberOption, Option, Quantity, Series
+from chromata_core.quantity.rounding import leading_place, plain, with_figures
+from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.quantity.units import unit
+from chromata_core.uncertainty.columns import value_of
+
+Known = dict[str, Figured | list[Figured]]
+
+
+def figured_typed(typed: Typed, symbol: str) -> Figured:
+    """A typed number in SI with its last known place there."""
+    scale = unit(symbol)
+    return Figured(scale.to_si(float(typed.value)), typed.decimals - round(log10(scale.factor)))
+
+
+def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
+    """Everything on a sheet with its last known place, by trial; ``None`` is the bench with the summary."""
+    bench: Known = {}
+    for option in bound.method.options:
+        if option.key in computed.bench:
+            bench[option.key] = _constant(bound, option, value_of(computed.bench[option.key]))
+    _add_readings(bound, None, bench)
+    trials: dict[int | None, Known] = {}
+    for number, values in computed.trials.items():
+        trials[number] = dict(bench)
+        _add_readings(bound, number, trials[number])
+        _add_quantities(bound, values, trials[number])
+    for quantity in bound.quantities:
+        listed = [trials[n][quantity.key] for n in computed.counted if quantity.key in trials[n]]
+        if quantity.scope == "trial" and listed:
+            bench[quantity.key] = [item for item in listed if isinstance(item, Figured)]
+    _add_quantities(bound, computed.bench, bench)
+    return {None: bench, **trials}
+
+
+def shown(quantity: Quantity, value: float, item: Figured | list[Figured] | None) -> Shown:
+    """``value`` (declared unit) of ``quantity`` to the figures its readings allow, the last of them in doubt."""
+    if not isinstance(item, Figured) or item.place == inf:
+        return Shown(with_figures(value, 4), 1, quantity.unit)
+    place = round(item.place) + round(log10(unit(quantity.unit).factor))
+    if place < 0 or leading_place(value) < -4:
+        return Shown(with_figures(value, max(place + leading_place(value) + 1, 1)), 1, quantity.unit)
+    return Shown(plain(value, place), 1, quantity.unit)
+
+
+def _constant(bound: Bound, option: Option, value: float) -> Figured:
+    """A measured session value keeps its written figures; a counted or chosen one, or a molar mass, limits nothing."""
+    if isinstance(option, NumberOption) and option.unit and bound.number(f"{option.key}.limit"):
+        return figured_typed(parse_reading(bound.options[option.key]), option.unit)
+    return exact(value)
+
+
+def _add_readings(bound: Bound, trial: int | None, known: Known) -> None:
+    for reading in bound.readings:
+        if isinstance(reading, Series):
+            made = bound.series(reading.key, trial)
+            if made:
+                known[reading.key] = [figured_typed(typed, reading.unit) for typed in made]
+        elif (typed := bound.typed.get((reading.key, trial, None))) is not None:
+            known[reading.key] = figured_typed(typed, reading.unit)
+        elif reading.optional:
+            known.setdefault(reading.key, exact(0.0))
+
+
+def _add_quantities(bound: Bound, values: Mapping[str, object], known: Known) -> None:
+    for quantity in bound.quantities:
+        if quantity.key in values and quantity.key not in known:
+            known[quantity.key] = figured(parse_formula(quantity.formula), known)

@@ -1,0 +1,181 @@
+"""What an evaluation says, as plain data for screens, files and reports. Every number is also ready to be shown."""
+
+from dataclasses import dataclass, field
+
+from chromata_core.method.finding import Finding, Level
+
+
+@dataclass(frozen=True, slots=True)
+class Shown:
+    """A number as it is to be set: ``doubtful`` counts its last characters that are estimated or uncertain."""
+
+    text: str
+    doubtful: int
+    unit: str
+
+
+@dataclass(frozen=True, slots=True)
+class ReadingOut:
+    """One reading or observation on the sheet, with the gravest word about it."""
+
+    key: str
+    label: str
+    trial: int | None
+    index: int | None
+    shown: Shown
+    level: Level
+
+
+@dataclass(frozen=True, slots=True)
+class QuantityOut:
+    """A computed quantity of one trial or of the bench, to the figures its readings allow."""
+
+    key: str
+    label: str
+    symbol: str
+    value: float
+    shown: Shown
+
+
+@dataclass(frozen=True, slots=True)
+class TrialOut:
+    """A trial; ``state`` is open, counted, set aside (does not agree), rough or void, ``why`` says the reason."""
+
+    number: int
+    name: str
+    state: str
+    why: str
+    readings: list[ReadingOut]
+    quantities: list[QuantityOut]
+
+
+@dataclass(frozen=True, slots=True)
+class BudgetOut:
+    """A line of the budget: standard uncertainty in the result's unit, share of the variance from 0 to 1."""
+
+    label: str
+    u: float
+    share: float
+    distribution: str
+
+
+@dataclass(frozen=True, slots=True)
+class Comparison:
+    """A result against an accepted value: percent error (signed), and whether the interval holds it."""
+
+    accepted: str
+    percent_error: float
+    percent_text: str
+    within: bool
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
+class ResultOut:
+    """A reported result: value and u, U in ``unit``; ``dof`` is None when practically infinite."""
+
+    key: str
+    label: str
+    symbol: str
+    unit: str
+    value: float
+    u: float
+    expanded: float
+    k: float
+    dof: float | None
+    shown: Shown
+    uncertainty: str
+    power: str
+    line: str
+    budget: list[BudgetOut]
+    advice: str
+    comparison: Comparison | None
+
+
+@dataclass(frozen=True, slots=True)
+class StepOut:
+    """A step on the rail. ``begun`` is when its wait was started, epoch seconds."""
+
+    key: str
+    title: str
+    detail: str
+    scope: str
+    trial: int | None
+    trial_name: str
+    state: str
+    wait_label: str
+    wait_seconds: int
+    begun: float | None
+    cautions: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class Hand:
+    """What is in hand now. ``kind`` is reading, observation, tick, own, answer or done."""
+
+    kind: str
+    key: str
+    trial: int | None
+    index: int | None
+    step: str
+    title: str
+    lead: str
+    then: str
+    aside: str
+    detail: str
+
+
+@dataclass(frozen=True, slots=True)
+class OwnAnswer:
+    """A student's own result beside what the readings give."""
+
+    key: str
+    label: str
+    text: str
+    unit: str
+    agrees: bool
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
+class Evaluation:
+    """Everything the core says of one sheet."""
+
+    method: str
+    version: int
+    progress: float
+    hand: Hand
+    steps: list[StepOut]
+    bench: list[ReadingOut]
+    trials: list[TrialOut]
+    quantities: list[QuantityOut]
+    results: list[ResultOut]
+    agreement: Finding | None
+    findings: list[Finding]
+    own: list[OwnAnswer]
+    answers: list[str] = field(default_factory=list)
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """What a reading about to be kept is worth."""
+
+    level: Level
+    lead: str
+    text: str
+    suggest: str = ""
+    refused: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class WorkedLine:
+    """One line of worked computation: MathML with symbols, with numbers put in, and the same as plain text."""
+
+    key: str
+    label: str
+    trial: int | None
+    symbol: str
+    formula: str
+    numbers: str
+    answer: Shown
+    plain: str

@@ -1,0 +1,290 @@
+"""A bench's sheet: what was given, and what a method makes of it before anything is computed.
+
+Keys that every method knows: ``step.<key>`` a step ticked, ``timer.<key>`` a wait begun, ``void`` why a trial does not
+count (``no`` takes it back), ``own.<quantity>`` the student's own answer, ``answer.<n>`` a closing question answered.
+"""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from decimal import Decimal
+from typing import Protocol, TypeVar
+
+from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.vocabulary import (
+    ChoiceOption,
+    Method,
+    NumberOption,
+    Observation,
+    Option,
+    Quantity,
+    Reading,
+    Series,
+    Step,
+    SubstanceOption,
+    When,
+)
+from chromata_core.quantity.typed import Typed, parse_reading
+
+Slot = tuple[str, int | None, int | None]
+VOID = "void"
+_LONGEST_TEXT = 4000
+
+
+@dataclass(frozen=True, slots=True)
+class Given:
+    """One thing that was written: the text as typed, where it belongs, and when (epoch seconds, None if unknown)."""
+
+    key: str
+    text: str
+    trial: int | None = None
+    index: int | None = None
+    at: float | None = None
+
+    @property
+    def slot(self) -> Slot:
+        """Where it belongs."""
+        return (self.key, self.trial, self.index)
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """Options, instruments by role, and what stands on the sheet now (corrections already applied)."""
+
+    options: Mapping[str, str] = field(default_factory=dict)
+    instruments: Mapping[str, str] = field(default_factory=dict)
+    given: tuple[Given, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Bound:
+    """A sheet that fits its method: options resolved, readings understood, the parts that exist under these options."""
+
+    method: Method
+    options: Mapping[str, str]
+    instruments: Mapping[str, Instrument]
+    readings: tuple[Reading, ...]
+    observations: tuple[Observation, ...]
+    quantities: tuple[Quantity, ...]
+    steps: tuple[Step, ...]
+    typed: Mapping[Slot, Typed]
+    texts: Mapping[Slot, str]
+    times: Mapping[Slot, float]
+    words: Mapping[str, str]
+
+    @property
+    def rough(self) -> bool:
+        """Whether trial 0, the rough one, is part of the plan."""
+        return self.options.get(self.method.trials.rough) == "yes"
+
+    def worded(self, text: str) -> str:
+        """``text`` with the chosen options' words put in where it has braces."""
+        if "{" in text:
+            for name, word in self.words.items():
+                text = text.replace(f"{{{name}}}", word)
+        return text
+
+    @property
+    def parts(self) -> tuple[Reading | Observation, ...]:
+        """Everything that is read or observed."""
+        return (*self.readings, *self.observations)
+
+    def part(self, key: str) -> Reading | Observation | None:
+        """The reading or observation called ``key``."""
+        return next((part for part in self.parts if part.key == key), None)
+
+    def number(self, option: str) -> Decimal:
+        """The value of a number option, in its unit."""
+        return parse_reading(self.options[option]).value
+
+    def trial_numbers(self) -> list[int]:
+        """Every trial on the sheet, in order; 0 is the rough one."""
+        return sorted({slot[1] for slot in (*self.typed, *self.texts) if slot[1] is not None})
+
+    def series(self, key: str, trial: int | None) -> list[Typed]:
+        """The readings of a series in order."""
+        found = [(slot[2] or 0, typed) for slot, typed in self.typed.items() if slot[:2] == (key, trial)]
+        return [typed for _, typed in sorted(found, key=lambda pair: pair[0])]
+
+
+class _Conditional(Protocol):
+    @property
+    def when(self) -> When: ...
+
+
+Part = TypeVar("Part", bound=_Conditional)
+
+
+def active(parts: Sequence[Part], options: Mapping[str, str]) -> tuple[Part, ...]:
+    """The parts that exist under these options."""
+    return tuple(part for part in parts if part.when is None or options.get(part.when[0]) == part.when[1])
+
+
+def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
+    """Every option's text: as given, else as another choice sets it, else its default. SheetError lists all faults."""
+    problems: list[str] = []
+    known = _option_keys(method)
+    for key in given:
+        if key not in known:
+            problems.append(unknown("option", key, list(known)))
+    resolved: dict[str, str] = {}
+    for option in method.options:
+        resolved.setdefault(option.key, option.default)
+        if isinstance(option, NumberOption):
+            resolved.setdefault(f"{option.key}.limit", option.limit or "0")
+        if option.key in given:
+            resolved[option.key] = given[option.key]
+        _apply_choice(option, resolved)
+    resolved.update({key: text for key, text in given.items() if key in known})
+    problems += [p for option in method.options for p in _option_problems(option, resolved)]
+    if problems:
+        raise SheetError(problems)
+    return resolved
+
+
+def _option_keys(method: Method) -> list[str]:
+    keys = [option.key for option in method.options]
+    return keys + [f"{o.key}.limit" for o in method.options if isinstance(o, NumberOption)]
+
+
+def _apply_choice(option: Option, resolved: dict[str, str]) -> None:
+    if isinstance(option, NumberOption):
+        return
+    for choice in option.choices:
+        if choice.key == resolved[option.key]:
+            resolved.update(choice.sets)
+
+
+def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
+    try:
+        match option:
+            case NumberOption():
+                _check_number(option, resolved)
+            case SubstanceOption():
+                molar_mass(resolved[option.key])
+            case ChoiceOption():
+                keys = [choice.key for choice in option.choices]
+                if resolved[option.key] not in keys:
+                    return [unknown(f"choice for “{option.label}”", resolved[option.key], keys)]
+    except ChromataError as error:
+        return [f"{option.label}: {error.message}"]
+    return []
+
+
+def _check_number(option: NumberOption, resolved: Mapping[str, str]) -> None:
+    value = parse_reading(resolved[option.key]).value
+    limit = parse_reading(resolved[f"{option.key}.limit"]).value
+    unit = f" {option.unit}" if option.unit else ""
+    if value < Decimal(option.low) or (option.high and value > Decimal(option.high)):
+        reach = f"from {option.low} to {option.high}{unit}" if option.high else f"{option.low}{unit} or more"
+        raise ReadingError(f"{resolved[option.key]} is out of reach; give a value {reach}.")
+    if option.symbol and value == 0:
+        raise ReadingError("zero makes the result meaningless; give the real value.")
+    if limit < 0:
+        raise ReadingError("its ± cannot be negative; leave 0 if it is unknown.")
+
+
+def bind(method: Method, sheet: Sheet) -> Bound:
+    """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
+    options = resolve_options(method, sheet.options)
+    problems: list[str] = []
+    instruments = _instruments(method, sheet.instruments, problems)
+    readings = active([r for r in method.readings if isinstance(r, Reading)], options)
+    observations = active([o for o in method.readings if isinstance(o, Observation)], options)
+    bound = Bound(
+        method, options, instruments, readings, observations,
+        active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
+    )  # fmt: skip
+    typed: dict[Slot, Typed] = {}
+    texts: dict[Slot, str] = {}
+    for given in sheet.given:
+        try:
+            understood = understand(bound, given)
+        except ChromataError as error:
+            problems.append(f"{given.key}: {error.message}")
+            continue
+        if isinstance(understood, Typed):
+            typed[given.slot] = understood
+        else:
+            texts[given.slot] = understood
+    if problems:
+        raise SheetError(problems)
+    times = {given.slot: given.at for given in sheet.given if given.at is not None}
+    return replace(bound, typed=typed, texts=texts, times=times)
+
+
+def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:
+    chosen = [
+        choice
+        for option in method.options
+        if not isinstance(option, NumberOption)
+        for choice in option.choices
+        if choice.key == options[option.key]
+    ]
+    return {name: word for choice in chosen for name, word in choice.words.items()}
+
+
+def _instruments(method: Method, chosen: Mapping[str, str], problems: list[str]) -> dict[str, Instrument]:
+    roles = {role.key: role for role in method.roles}
+    problems += [unknown("instrument role", key, list(roles)) for key in chosen if key not in roles]
+    found: dict[str, Instrument] = {}
+    for role in method.roles:
+        try:
+            picked = instrument(chosen.get(role.key, role.default))
+        except ReadingError as error:
+            problems.append(error.message)
+            picked = instrument(role.default)
+        if picked.kind not in role.kinds:
+            problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose a {' or a '.join(role.kinds)}.")
+        found[role.key] = picked
+    return found
+
+
+def understand(bound: Bound, given: Given) -> Typed | str:
+    """What ``given`` means: a typed number for readings and own answers, a text for everything else."""
+    text = given.text.strip()
+    if len(text) > _LONGEST_TEXT or "\x00" in text:
+        raise ReadingError(f"This text is too long or holds unreadable characters. Keep it under {_LONGEST_TEXT}.")
+    reading = next((r for r in bound.readings if r.key == given.key), None)
+    if reading is not None:
+        _place(reading.label, reading.scope, isinstance(reading, Series), given, bound)
+        return bound.instruments[reading.role].read(text, reading.unit)
+    observation = next((o for o in bound.observations if o.key == given.key), None)
+    if observation is not None:
+        _place(observation.label, observation.scope, False, given, bound)
+        keys = [choice.key for choice in observation.choices]
+        if text not in keys:
+            raise ReadingError(unknown(f"choice for “{observation.label}”", text, keys))
+        return text
+    return _common(bound, given, text)
+
+
+def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> None:
+    noun = bound.method.trials.noun.lower()
+    if scope == "trial" and given.trial is None:
+        raise ReadingError(f"“{label}” belongs to a {noun}; say which.")
+    if scope == "bench" and given.trial is not None:
+        raise ReadingError(f"“{label}” is read once for the bench, not for each {noun}.")
+    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= 40:
+        raise ReadingError(f"There is no {noun} {given.trial}.")
+    if series != (given.index is not None):
+        raise ReadingError(f"“{label}” {'needs its place in the series' if series else 'is not a series'}.")
+    if given.index is not None and not 1 <= given.index <= 100:
+        raise ReadingError("A series runs from 1 to 100.")
+
+
+def _common(bound: Bound, given: Given, text: str) -> Typed | str:
+    kind, _, name = given.key.partition(".")
+    if given.key == VOID and given.trial is not None:
+        return text
+    steps = [step.key for step in bound.steps]
+    if kind in ("step", "timer") and name in steps:
+        return text
+    if kind == "own" and name in [q.key for q in bound.quantities if q.result]:
+        return parse_reading(text)
+    if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
+        return text
+    known = [r.key for r in bound.parts]
+    raise ReadingError(unknown("reading", given.key, known))

@@ -1,0 +1,280 @@
+"""The words in which an experiment is declared. A method file reads like the experiment's page in a lab manual.
+
+To add an experiment write one file under ``methods/`` with a ``METHOD``; docs/adding-an-experiment.md shows how.
+
+Scopes: ``bench`` is done once, ``trial`` again for every trial, ``summary`` is computed over the trials that count.
+``when=("weighing", "difference")`` makes a part exist only under that choice of an option.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Literal
+
+from chromata_core.method.rules import Check, SeriesRule
+from chromata_core.uncertainty.source import Distribution
+
+Scope = Literal["bench", "trial"]
+When = tuple[str, str] | None
+
+
+@dataclass(frozen=True, slots=True)
+class Family:
+    """A family of methods, as the method book groups them."""
+
+    key: str
+    label: str
+
+
+SOLUTIONS = Family("solutions", "Solutions and glassware")
+TITRATION = Family("titration", "Titration")
+GRAVIMETRIC = Family("gravimetric", "Gravimetric")
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """One way to choose. ``sets`` gives other options their default when this one is taken; ``words`` are put into
+    the texts of steps and hints, where they stand in braces.
+    """
+
+    key: str
+    label: str
+    sets: Mapping[str, str] = field(default_factory=dict)
+    words: Mapping[str, str] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True)
+class ChoiceOption:
+    """A school or a session choice."""
+
+    key: str
+    label: str
+    choices: tuple[Choice, ...]
+    default: str
+    help: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class NumberOption:
+    """A number chosen for the session. With ``symbol`` it may stand in formulas, under its key.
+
+    ``limit`` is the default ± of that number (text, same unit), of the given distribution; the session may change it
+    under the option key with ``.limit`` behind. ``limit_label`` is its line in the budget.
+    """
+
+    key: str
+    label: str
+    default: str
+    unit: str = ""
+    symbol: str = ""
+    help: str = ""
+    limit: str = ""
+    limit_distribution: Distribution = "normal95"
+    limit_label: str = ""
+    low: str = "0"
+    high: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class SubstanceOption:
+    """A substance by formula, from a list or typed. Its molar mass stands in formulas under ``key``.
+
+    ``fixed`` substances are part of the method and not offered as a choice.
+    """
+
+    key: str
+    label: str
+    choices: tuple[Choice, ...]
+    default: str
+    symbol: str
+    help: str = ""
+    fixed: bool = False
+
+
+Option = ChoiceOption | NumberOption | SubstanceOption
+
+
+@dataclass(frozen=True, slots=True)
+class Role:
+    """A place for an instrument, with the kinds that fit it."""
+
+    key: str
+    label: str
+    kinds: tuple[str, ...]
+    default: str
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """A number read from an instrument. ``zero_of`` names the reading whose delivery starts here.
+
+    ``echo`` names the quantity to say back when it is kept; ``optional`` readings count as zero until made.
+    """
+
+    key: str
+    label: str
+    unit: str
+    role: str
+    symbol: str
+    scope: Scope = "trial"
+    hint: str = ""
+    zero_of: str = ""
+    echo: str = ""
+    optional: bool = False
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Series(Reading):
+    """Readings of one kind, made again until ``until`` is met."""
+
+    until: SeriesRule | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Observation:
+    """Something seen, chosen in one touch. ``voids`` are the choices after which the trial cannot be used."""
+
+    key: str
+    label: str
+    choices: tuple[Choice, ...]
+    voids: tuple[str, ...] = ()
+    scope: Scope = "trial"
+    hint: str = ""
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class OwnError:
+    """An error of judgement, new at every trial, of a computed quantity. Its limit is the value of an option."""
+
+    label: str
+    option: str
+    distribution: Distribution
+    relative: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Quantity:
+    """A computed quantity. Over trials: ``mean(x)`` alone, so that the spread can be told from the known errors.
+
+    ``result``: reported with uncertainty. ``accepted``: it may be compared with an accepted value.
+    ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
+    """
+
+    key: str
+    label: str
+    formula: str
+    unit: str
+    symbol: str
+    scope: Literal["bench", "trial", "summary"] = "trial"
+    result: bool = False
+    accepted: bool = False
+    errors: tuple[OwnError, ...] = ()
+    positive: str = ""
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Trials:
+    """How often the measurement is made. ``agree`` is the trial quantity that must agree between trials.
+
+    ``rough`` names the yes/no option that asks for a rough trial first; it is trial 0 and never averaged.
+    """
+
+    noun: str
+    minimum: int
+    maximum: int
+    agree: str = ""
+    rough: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Wait:
+    """A timed wait inside a step, in seconds."""
+
+    label: str
+    seconds: int
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One thing to do. ``lead`` and ``then`` make the sentence at the top of the bench.
+
+    ``reads`` are the readings and observations made in it; a step without any is ticked off. ``aim`` names a starting
+    reading and a quantity: the sentence then says how far to go before going slowly, from the trials so far.
+    """
+
+    key: str
+    title: str
+    lead: str
+    then: str = ""
+    detail: str = ""
+    scope: Literal["setup", "trial", "closing"] = "trial"
+    reads: tuple[str, ...] = ()
+    wait: Wait | None = None
+    cautions: tuple[str, ...] = ()
+    aim: tuple[str, str] | None = None
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Slip:
+    """A mistake of arithmetic: ``quantity`` worked with ``formula`` instead. ``says`` finishes “you get this if …”.
+
+    ``with_rough`` puts the rough trial into the mean.
+    """
+
+    key: str
+    says: str
+    quantity: str = ""
+    formula: str = ""
+    with_rough: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Fault:
+    """Something physical that bends the data: new text formulas for readings, in their own units.
+
+    ``looks`` is how it shows at the bench, ``remedy`` what to do.
+    """
+
+    key: str
+    label: str
+    changes: Mapping[str, str]
+    looks: str
+    remedy: str
+
+
+@dataclass(frozen=True, slots=True)
+class Example:
+    """A worked example: options and readings (key, trial, index, text) of an invented or published run."""
+
+    readings: tuple[tuple[str, int | None, int | None, str], ...]
+    options: Mapping[str, str] = field(default_factory=dict)
+    instruments: Mapping[str, str] = field(default_factory=dict)
+    source: str = "invented for Chromata"
+
+
+@dataclass(frozen=True, slots=True)
+class Method:
+    """An experiment, whole. ``slug`` is its name everywhere; ``version`` grows whenever results could change."""
+
+    slug: str
+    version: int
+    family: Family
+    title: str
+    question: str
+    reaction: str
+    options: tuple[Option, ...]
+    roles: tuple[Role, ...]
+    readings: tuple[Reading | Observation, ...]
+    quantities: tuple[Quantity, ...]
+    steps: tuple[Step, ...]
+    hazards: tuple[str, ...]
+    checks: tuple[Check, ...]
+    questions: tuple[str, ...]
+    example: Example
+    trials: Trials = Trials("Trial", 1, 1)
+    slips: tuple[Slip, ...] = ()
+    faults: tuple[Fault, ...] = ()
+    waste: str = ""

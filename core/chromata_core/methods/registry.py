@@ -1,0 +1,29 @@
+"""Finds every method: a module under ``methods/`` with a ``METHOD``. Nothing is listed by hand."""
+
+import importlib
+import pkgutil
+from functools import lru_cache
+
+import chromata_core.methods
+from chromata_core.errors import SheetError, unknown
+from chromata_core.method.load import load
+from chromata_core.method.vocabulary import Method
+
+
+@lru_cache(maxsize=1)
+def methods() -> dict[str, Method]:
+    """All methods by slug, each checked as it is loaded."""
+    found: dict[str, Method] = {}
+    for module in pkgutil.walk_packages(chromata_core.methods.__path__, "chromata_core.methods."):
+        if not module.ispkg and module.name != __name__:
+            declared = getattr(importlib.import_module(module.name), "METHOD", None)
+            if isinstance(declared, Method):
+                found[declared.slug] = load(declared)
+    return found
+
+
+def method(slug: str) -> Method:
+    """The method called ``slug``; SheetError with near names if there is none."""
+    if slug not in methods():
+        raise SheetError([unknown("method", slug, list(methods()))])
+    return methods()[slug]

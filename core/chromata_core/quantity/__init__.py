@@ -1,0 +1,1 @@
+"""Readings as text, units, rounding: what a number on paper means."""

@@ -1,0 +1,1 @@
+"""Replicates and the rules by which a class says that they agree."""

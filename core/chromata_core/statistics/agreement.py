@@ -1,0 +1,55 @@
+"""Rules by which a class decides that trials agree. Each is a policy with a name; the instructor chooses one.
+
+Common practice, no published source: two titres within 0.10 mL; relative average deviation of 5 % at most.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
+from itertools import combinations
+
+from chromata_core.statistics.replicates import Replicates, replicates
+
+
+@dataclass(frozen=True, slots=True)
+class Policy:
+    """A named rule: ``measure`` of a set must not exceed the limit. ``relative`` limits are fractions."""
+
+    key: str
+    label: str
+    measure: Callable[[Replicates], float]
+    relative: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Agreement:
+    """Which values agree (positions), how well, and whether the rule is met by at least ``needed`` of them."""
+
+    agree: bool
+    members: tuple[int, ...]
+    measure: float
+
+
+POLICIES: Mapping[str, Policy] = {
+    policy.key: policy
+    for policy in (
+        Policy("range", "Furthest apart", lambda r: r.spread, relative=False),
+        Policy("rad", "Relative average deviation", lambda r: r.rad, relative=True),
+        Policy("rsd", "Relative standard deviation", lambda r: r.rsd, relative=True),
+    )
+}
+
+
+def agreement(values: Sequence[float], policy: Policy, limit: float, needed: int = 2) -> Agreement:
+    """The largest set of ``values`` that meets the rule, the tightest of equals.
+
+    When no ``needed`` values agree, every value is a member and ``agree`` is False.
+    """
+    everyone = tuple(range(len(values)))
+    for size in range(len(values), max(needed, 1) - 1, -1):
+        sets = [
+            (policy.measure(replicates([values[i] for i in chosen])), chosen) for chosen in combinations(everyone, size)
+        ]
+        best = min(sets, default=None)
+        if best and best[0] <= limit * (1 + 1e-9):  # 21.61 − 21.51 is 0.10 on paper, a hair more in binary
+            return Agreement(True, best[1], best[0])
+    return Agreement(False, everyone, policy.measure(replicates(values)) if values else 0.0)

@@ -1,0 +1,1 @@
+"""Error sources, linear propagation with correlation, budgets."""

@@ -1,0 +1,76 @@
+"""From contributions to a stated uncertainty: combined, effective degrees of freedom, coverage, and who is to blame."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import lru_cache
+from math import inf, isinf, sqrt
+
+from chromata_core.formula.functions import Column
+from chromata_core.uncertainty.source import Distribution, Source
+
+PROBABILITY = 0.95
+
+
+@dataclass(frozen=True, slots=True)
+class BudgetLine:
+    """One line of a budget: a cause (several sources of the same label together) and its share of the variance.
+
+    ``u`` is the standard uncertainty it adds to the result, in the result's SI unit; ``share`` is 0 to 1.
+    """
+
+    label: str
+    u: float
+    share: float
+    distribution: Distribution
+    sources: int
+
+
+@dataclass(frozen=True, slots=True)
+class Budget:
+    """Combined standard uncertainty ``u`` (SI), effective degrees of freedom, coverage factor, U = k·u, lines."""
+
+    u: float
+    dof: float
+    k: float
+    expanded: float
+    lines: tuple[BudgetLine, ...]
+
+
+def budget(sources: Sequence[Source], contributions: Column) -> Budget:
+    """The budget of one result from its signed contribution along each source (GUM 5.1 with G.4)."""
+    squares = [float(c) * float(c) for c in contributions[: len(sources)]]
+    variance = sum(squares)
+    dof = _welch_satterthwaite(variance, sources, squares)
+    k = coverage_factor(dof)
+    return Budget(sqrt(variance), dof, k, k * sqrt(variance), _lines(variance, sources, squares))
+
+
+def _welch_satterthwaite(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> float:
+    """Effective degrees of freedom, GUM G.4.1; infinite when nothing was estimated from few replicates."""
+    weight = sum(s * s / source.dof for source, s in zip(sources, squares, strict=True) if not isinf(source.dof))
+    return variance * variance / weight if weight > 0 else inf
+
+
+def coverage_factor(dof: float) -> float:
+    """Student's t for 95 %, degrees of freedom truncated as GUM G.4.1 asks; 2 (the usual k) when they are many."""
+    return 2.0 if isinf(dof) or dof > 50 else _student(max(int(dof), 1))
+
+
+@lru_cache(maxsize=64)
+def _student(dof: int) -> float:
+    from scipy.special import stdtrit  # slow to import, and only needed once there are replicates
+
+    return float(stdtrit(dof, 0.5 + PROBABILITY / 2))
+
+
+def _lines(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> tuple[BudgetLine, ...]:
+    groups: dict[str, tuple[float, Distribution, int]] = {}
+    for source, square in zip(sources, squares, strict=True):
+        if square > 0:
+            total, _, count = groups.get(source.label, (0.0, source.distribution, 0))
+            groups[source.label] = (total + square, source.distribution, count + 1)
+    lines = [
+        BudgetLine(label, sqrt(total), total / variance, distribution, count)
+        for label, (total, distribution, count) in groups.items()
+    ]
+    return tuple(sorted(lines, key=lambda line: line.share, reverse=True))
