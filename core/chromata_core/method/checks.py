@@ -104,11 +104,16 @@ class UpsideDown:
             if other_way >= 0 and min(abs(value + shift - other) for other in others) <= limit:
                 text = plain(other_way, typed.decimals)
                 yield Finding(
-                    "upside-down", "look", f"{typed.text} may be read upside down: {text}?",
-                    f"Then {at.trial_name(trial)} gives {at.said(self.quantity, value + shift)} like the others.",
-                    "Numbers run downward. Look at the mark just above the liquid and read on from it.",
-                    key, trial, suggest=text, word="Show me the mark just above the liquid. Which way do the numbers run?",
-                )  # fmt: skip
+                    code="upside-down",
+                    level="look",
+                    what=f"{typed.text} may be read upside down: {text}?",
+                    why=f"Then {at.trial_name(trial)} gives {at.said(self.quantity, value + shift)}, as the others do.",
+                    do="Numbers run downward. Look at the mark just above the liquid and read on from it.",
+                    key=key,
+                    trial=trial,
+                    suggest=text,
+                    word="Show me the mark just above the liquid. Which way do the numbers run?",
+                )
 
 
 @dataclass(frozen=True, slots=True)
@@ -196,6 +201,7 @@ def _is_rough(at: Context, trial: int) -> bool:
 def every_sheet(at: Context) -> Iterable[Finding]:
     """The checks that need no declaring: digits, impossible values, agreement."""
     yield from _digits(at)
+    yield from _spoiled(at)
     yield from _impossible(at)
     yield from _agreement(at)
 
@@ -229,6 +235,20 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
         f"Its smallest {'step' if tool.digital else 'mark'} is {tool.graduation} {tool.unit}.",
         f"Write {tool.decimals} decimals.", reading.key, trial, index, suggest=plain(typed.value, tool.decimals),
     )  # fmt: skip
+
+
+def _spoiled(at: Context) -> Iterator[Finding]:
+    """A trial that was seen to go wrong: void, but kept on the record."""
+    for trial in at.trials(valid=False):
+        for part in at.bound.observations:
+            seen = at.bound.texts.get((part.key, trial, None))
+            if seen in part.voids:
+                label = next(choice.label for choice in part.choices if choice.key == seen)
+                name = at.trial_name(trial)
+                yield Finding(
+                    "spoiled", "repeat", f"{label}.", f"{name.capitalize()} stays on the record but is not averaged.",
+                    f"Do another {at.bound.method.trials.noun.lower()}.", part.key, trial,
+                )  # fmt: skip
 
 
 def _article(noun: str) -> str:

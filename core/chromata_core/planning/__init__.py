@@ -1,0 +1,1 @@
+"""What a plan will give before any reading exists."""

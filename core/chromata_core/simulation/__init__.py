@@ -1,0 +1,1 @@
+"""Hidden truth, simulated instruments, readings as a student writes them."""

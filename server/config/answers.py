@@ -1,0 +1,33 @@
+"""Core dataclasses as API answers: the schema is read off the dataclass, so no shape is written twice."""
+
+from dataclasses import asdict, fields
+from functools import lru_cache
+from typing import Any
+
+from rest_framework.response import Response
+from rest_framework_dataclasses.serializers import DataclassSerializer
+
+
+class AnswerSerializer(DataclassSerializer[Any]):
+    """Describes a dataclass that is only ever sent: every field is there, defaults or not."""
+
+    @property
+    def serializer_dataclass_field(self) -> type[DataclassSerializer[Any]]:
+        """Nested dataclasses are answers too."""
+        return AnswerSerializer
+
+    def get_extra_kwargs(self) -> dict[str, Any]:
+        """Every field is required in the answer."""
+        return {field.name: {"required": True} for field in fields(self.dataclass_definition.dataclass_type)}
+
+
+@lru_cache(maxsize=256)
+def shape(dataclass: type[Any]) -> type[AnswerSerializer]:
+    """The serializer class that describes ``dataclass`` in the OpenAPI document."""
+    meta = type("Meta", (), {"dataclass": dataclass})
+    return type(dataclass.__name__, (AnswerSerializer,), {"Meta": meta})
+
+
+def answer(value: Any) -> Response:
+    """A dataclass, or a list of them, as JSON. ``asdict`` is enough: the core's answers are plain data already."""
+    return Response([asdict(item) for item in value] if isinstance(value, list) else asdict(value))

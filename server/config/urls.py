@@ -1,0 +1,31 @@
+"""Addresses: the API under /api/, everything else is the single-page application."""
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
+from django.template.response import TemplateResponse
+from django.urls import include, path, re_path
+from django.views.decorators.cache import never_cache
+from django.views.decorators.csrf import ensure_csrf_cookie
+from drf_spectacular.views import SpectacularAPIView
+
+from config.errors import not_found
+
+handler500 = "config.errors.failed"
+
+
+@never_cache
+@ensure_csrf_cookie
+def application(request: HttpRequest) -> HttpResponse:
+    """The page that holds the application; it finds its own view from the address."""
+    return TemplateResponse(request, "index.html", {"demo": settings.DEMO})
+
+
+urlpatterns = [
+    path("api/schema", SpectacularAPIView.as_view(), name="schema"),
+    path("api/", include("people.urls")),
+    path("api/", include("labs.urls")),
+    path("api/", include("notebook.urls")),
+    path("api/", include("reports.urls")),
+    re_path(r"^api/.*", not_found),
+    re_path(r"^(?!static/).*", application),
+]

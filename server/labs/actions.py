@@ -1,0 +1,102 @@
+"""Changes to sessions: planned, opened, closed, released. One function each, checked and in one transaction."""
+
+from collections.abc import Mapping, Sequence
+from datetime import datetime
+
+from django.db import transaction
+from django.utils import timezone
+
+from chromata_core.method.sheet import Sheet, bind, resolve_options
+from chromata_core.methods.registry import method
+from chromata_core.quantity.typed import parse_reading
+from config.errors import Refused
+from labs.models import Bench, HiddenValue, Sample, Session
+from people.models import Person, Role, Section
+
+
+@transaction.atomic
+def plan_session(
+    section: Section,
+    slug: str,
+    title: str,
+    room: str,
+    starts_at: datetime,
+    minutes: int,
+    options: Mapping[str, str],
+    instruments: Mapping[str, str],
+    benches: int,
+    samples: Sequence[Mapping[str, object]],
+) -> Session:
+    """A new planned session with its benches; the section's students are spread over them in order of name."""
+    chosen = method(slug)
+    bind(chosen, Sheet(options, instruments))
+    session = Session.objects.create(
+        section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
+        minutes=minutes, options=dict(options), instruments=dict(instruments),
+    )  # fmt: skip
+    made = [_sample(session, sample) for sample in samples]
+    places = [
+        Bench.objects.create(session=session, number=number, sample=made[(number - 1) % len(made)] if made else None)
+        for number in range(1, benches + 1)
+    ]
+    for place, student in enumerate(section.students.filter(role=Role.STUDENT).order_by("name")):
+        places[place % benches].team.add(student)
+    return session
+
+
+def _sample(session: Session, given: Mapping[str, object]) -> Sample:
+    sample = Sample.objects.create(session=session, label=str(given["name"]))
+    accepted = given.get("accepted") or {}
+    assert isinstance(accepted, Mapping)
+    results = {q.key for q in method(session.method).quantities if q.result and q.accepted}
+    for key, text in accepted.items():
+        if key not in results:
+            raise Refused(f"“{key}” is not a result that can have an accepted value.", 422)
+        if str(text).strip():
+            parse_reading(str(text))
+            HiddenValue.objects.create(sample=sample, key=key, text=str(text).strip())
+    return sample
+
+
+@transaction.atomic
+def open_session(session: Session) -> None:
+    """Opens a planned session: options and instruments are resolved and frozen from here on."""
+    if session.state != Session.State.PLANNED:
+        raise Refused(f"“{session.title}” is {session.state} already; only a planned session can be opened.")
+    if not session.benches.exists():
+        raise Refused("There is no bench yet. Plan at least one before you open the session.")
+    chosen = method(session.method)
+    session.options = resolve_options(chosen, session.options)
+    session.instruments = {role.key: session.instruments.get(role.key, role.default) for role in chosen.roles}
+    session.method_version = chosen.version
+    session.state, session.opened_at = Session.State.OPEN, timezone.now()
+    session.save()
+
+
+@transaction.atomic
+def close_session(session: Session) -> None:
+    """Closes an open session: benches can be read and reported, but nothing more is written."""
+    if session.state != Session.State.OPEN:
+        raise Refused(f"“{session.title}” is not open, so it cannot be closed.")
+    session.state, session.closed_at = Session.State.CLOSED, timezone.now()
+    session.save()
+
+
+@transaction.atomic
+def release_session(session: Session) -> None:
+    """Lets the benches see the accepted values."""
+    if session.state == Session.State.PLANNED:
+        raise Refused("A session that has not begun has nothing to release.")
+    session.released = True
+    session.save()
+
+
+@transaction.atomic
+def set_team(bench: Bench, people: Sequence[Person]) -> None:
+    """Who works at a bench. One person stands at one bench of a session."""
+    if bench.session.state == Session.State.CLOSED:
+        raise Refused("The session is closed; its teams stay as they were.")
+    for person in people:
+        for other in Bench.objects.filter(session=bench.session, team=person).exclude(pk=bench.pk):
+            other.team.remove(person)
+    bench.team.set(people)

@@ -1,0 +1,1 @@
+"""The demo: an invented college, its people and three sessions."""

@@ -1,0 +1,38 @@
+"""Who is in the demo. All invented."""
+
+from people.demo_accounts import DEMO_ACCOUNTS, PASSWORD
+from people.models import Person, Role, Section
+
+PIN = "2468"
+_NAMES = (
+    "Abena Roth", "Bashir Costa", "Celeste Noguchi", "Dario Petrov", "Elif Marsh", "Farid Holm", "Greta Okoro",
+    "Hanna Silva", "Ivo Castell", "Jun Ferreira", "Kaya Lund", "Leo Abara", "Mina Torvald", "Noor Amadi", "Otis Varela",
+    "Priya Hagen",
+)  # fmt: skip
+
+
+def make_people() -> Section:
+    """Instructor, assistant, a section and its sixteen students."""
+    staff = {
+        account["role"]: _person(account["username"], account["name"], account["role"])
+        for account in DEMO_ACCOUNTS
+        if account["role"] != Role.STUDENT
+    }
+    section = Section.objects.create(
+        name="Second-year analytical, group B", term="Autumn term", code="AMBER7", owner=staff[Role.INSTRUCTOR]
+    )
+    section.assistants.add(staff[Role.ASSISTANT])
+    demo_student = next(account for account in DEMO_ACCOUNTS if account["role"] == Role.STUDENT)
+    for number, name in enumerate(_NAMES, 1):
+        demo = name == demo_student["name"]
+        person = _person("student" if demo else f"amber7-{number}", name, Role.STUDENT, section)
+        person.set_password(PASSWORD if demo else PIN)
+        person.save()
+    return section
+
+
+def _person(username: str, name: str, role: str, section: Section | None = None) -> Person:
+    person = Person(username=username, name=name, role=role, section=section)
+    person.set_password(PASSWORD)
+    person.save()
+    return person

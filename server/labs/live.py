@@ -1,0 +1,196 @@
+"""A bench and a room as they stand now: computed from entries on request, kept only as long as nothing changes."""
+
+from datetime import datetime, timedelta
+from functools import lru_cache
+
+from django.utils import timezone
+
+from chromata_core.method.describe import parts_out
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.finding import SEVERITY, Finding
+from chromata_core.method.outcome import Evaluation, TrialOut
+from chromata_core.method.sheet import Sheet, bind
+from chromata_core.methods.registry import method
+from chromata_core.statistics.class_band import class_band
+from labs.models import Bench, Session
+from labs.policy import may_see_accepted
+from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, Talk
+from labs.term import session_card
+from notebook.models import Entry
+from notebook.standing import sheet_of, standing
+from people.models import Person
+
+_QUIET = timedelta(minutes=9)
+
+
+def accepted_values(bench: Bench) -> dict[str, str]:
+    """The hidden values of the bench's sample. Only call this for people who may see them."""
+    return {hidden.key: hidden.text for hidden in bench.sample.hidden.all()} if bench.sample else {}
+
+
+def evaluation_of(bench: Bench, with_accepted: bool) -> Evaluation:
+    """What the core says of a bench, computed once for each last entry."""
+    accepted = tuple(sorted(accepted_values(bench).items())) if with_accepted else ()
+    return _evaluated(bench.pk, bench.last_sequence, bench.session.state, accepted)
+
+
+@lru_cache(maxsize=1024)
+def _evaluated(bench_id: int, sequence: int, state: str, accepted: tuple[tuple[str, str], ...]) -> Evaluation:
+    bench = Bench.objects.select_related("session").get(pk=bench_id)
+    sheet = sheet_of(bench, bench.entries.filter(sequence__lte=sequence).order_by("sequence"))
+    return evaluate(method(bench.session.method), sheet, dict(accepted))
+
+
+def bench_view(bench: Bench, person: Person) -> BenchView:
+    """Everything a bench screen shows to ``person``."""
+    entries = list(bench.entries.select_related("author").order_by("sequence"))
+    chosen = method(bench.session.method)
+    bound = bind(chosen, Sheet(bench.session.options, bench.session.instruments))
+    return BenchView(
+        id=bench.pk,
+        number=bench.number,
+        sample=bench.sample.label if bench.sample else "",
+        team=[member.name for member in bench.team.order_by("name")],
+        session=session_card(bench.session),
+        sequence=bench.last_sequence,
+        evaluation=evaluation_of(bench, may_see_accepted(person, bench.session)),
+        parts=parts_out(bound),
+        instruments=list({tool.slug: tool for tool in bound.instruments.values()}.values()),
+        questions=list(chosen.questions),
+        entries=[_reference(entry, entries) for entry in standing(entries)],
+        talk=[Talk(str(e.id), e.key, e.text, e.author.name, _iso(e.written_at)) for e in entries if e.key in _SAID],
+    )
+
+
+_SAID = ("call", "message", "note")
+
+
+def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:
+    by_id = {other.id: other for other in entries}
+    old, before = [], entry.supersedes_id
+    while before is not None:
+        old.append(by_id[before].text)
+        before = by_id[before].supersedes_id
+    return EntryRef(str(entry.id), entry.key, entry.trial, entry.index, entry.text, old)
+
+
+def floor(session: Session, person: Person) -> Floor:
+    """The room as it is now, as ``person`` may see it."""
+    benches = list(
+        session.benches.prefetch_related("team", "entries", "sample__hidden").select_related("session", "sample")
+    )
+    seen_accepted = may_see_accepted(person, session)
+    states = [(bench, evaluation_of(bench, seen_accepted)) for bench in benches]
+    tiles = [_tile(bench, state, states, seen_accepted) for bench, state in states]
+    needs = (
+        [need for bench, state in states for need in _needs(bench, state)]
+        if session.state == Session.State.OPEN
+        else []
+    )
+    needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
+    chosen = method(session.method)
+    quantity = next(q for q in chosen.quantities if q.result)
+    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs)
+
+
+_URGENCY: dict[str, float] = {"call": 2.5, "keep": 0, "look": 1, "repeat": 2, "stop": 3}
+
+
+def floor_stamp(session: Session) -> str:
+    """Changes whenever the floor would: an entry, a new state, or a minute gone by (benches grow quiet)."""
+    sequences = ".".join(str(n) for n in session.benches.values_list("last_sequence", flat=True))
+    minute = int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0
+    return f'"{session.pk}-{session.state}-{session.released}-{sequences}-{minute}"'
+
+
+def _tile(bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluation]], seen_accepted: bool) -> FloorBench:
+    result = state.results[0] if state.results else None
+    peers = [s.results[0] for b, s in everyone if s.results and b.sample_id == bench.sample_id]
+    true = accepted_values(bench).get(result.key) if result and seen_accepted else None
+    entries = list(bench.entries.all())
+    call = _open_call(entries)
+    return FloorBench(
+        id=bench.pk,
+        number=bench.number,
+        team=[member.name for member in bench.team.all()],
+        sample=bench.sample.label if bench.sample else "",
+        doing=_doing(state),
+        progress=state.progress,
+        result=result.shown if result else None,
+        value=result.value if result else None,
+        expanded=result.expanded if result else None,
+        band=class_band([p.value for p in peers], [p.expanded for p in peers], float(true) if true else None),
+        trials=[_trial(bench, trial) for trial in state.trials],
+        last_at=_iso(max(entry.written_at for entry in entries)) if entries else None,
+        level=max((f.level for f in state.findings), key=lambda level: SEVERITY[level], default="keep"),
+        call=call.text if call else "",
+    )
+
+
+def _doing(state: Evaluation) -> str:
+    hand = state.hand
+    if hand.kind == "done":
+        return "Finished"
+    step = next((s for s in state.steps if s.state == "now"), None)
+    title = step.title if step else hand.title
+    return f"{hand.aside}: {title[:1].lower()}{title[1:]}" if hand.aside else title
+
+
+def _trial(bench: Bench, trial: TrialOut) -> FloorTrial:
+    plan = method(bench.session.method).trials
+    wanted = plan.agree or next(q.key for q in method(bench.session.method).quantities if q.scope == "trial")
+    text = next((quantity.shown.text for quantity in trial.quantities if quantity.key == wanted), "–")
+    return FloorTrial(trial.name, text, trial.state)
+
+
+def _open_call(entries: list[Entry]) -> Entry | None:
+    """The last call for help that nobody has marked seen or answered."""
+    calls = [entry for entry in entries if entry.key == "call"]
+    answered = max((entry.sequence for entry in entries if entry.key in ("seen", "message")), default=0)
+    return calls[-1] if calls and calls[-1].sequence > answered else None
+
+
+def _needs(bench: Bench, state: Evaluation) -> list[Need]:
+    entries = list(bench.entries.all())
+    seen = {entry.text for entry in entries if entry.key == "seen"}
+    needs = [_need_of(bench, finding, entries) for finding in state.findings]
+    call = _open_call(entries)
+    if call is not None:
+        title = f"Bench {bench.number} calls"
+        needs.append(
+            Need(str(call.id), bench.number, bench.pk, "call", title, f"“{call.text}”", "", _iso(call.written_at), None)
+        )
+    quiet = _quiet(bench, state, entries)
+    return [need for need in needs + quiet if need.id not in seen]
+
+
+def _need_of(bench: Bench, finding: Finding, entries: list[Entry]) -> Need:
+    about = [e.written_at for e in entries if e.key == finding.key and e.trial == finding.trial]
+    since = max(about or [e.written_at for e in entries])
+    return Need(
+        id=f"{finding.code}:{finding.key}:{finding.trial}:{finding.index}:{since.timestamp():.0f}",
+        bench=bench.number,
+        bench_id=bench.pk,
+        level=finding.level,
+        title=f"Bench {bench.number} · {finding.what}",
+        text=f"{finding.why} {finding.do}",
+        word=finding.word,
+        since=_iso(since),
+        trial=finding.trial,
+    )
+
+
+def _quiet(bench: Bench, state: Evaluation, entries: list[Entry]) -> list[Need]:
+    last = max((entry.written_at for entry in entries), default=bench.session.opened_at or timezone.now())
+    silence = timezone.now() - last
+    if silence < _QUIET or state.hand.kind == "done":
+        return []
+    minutes = int(silence.total_seconds() // 60)
+    title, doing = f"Bench {bench.number} · nothing written for {minutes} min", _doing(state)
+    identity = f"quiet:{last.timestamp():.0f}"
+    word = "How is it going? What are you waiting for?"
+    return [Need(identity, bench.number, bench.pk, "look", title, f"They are at “{doing}”.", word, _iso(last), None)]
+
+
+def _iso(moment: datetime) -> str:
+    return moment.isoformat()

@@ -1,0 +1,77 @@
+"""Sessions and benches. Nothing here that can be computed from the entries."""
+
+from django.db import models
+
+from people.models import Person, Section
+
+
+class Session(models.Model):
+    """One laboratory session of a section. Options and instruments are frozen when it opens."""
+
+    class State(models.TextChoices):
+        """Where the session stands."""
+
+        PLANNED = "planned"
+        OPEN = "open"
+        CLOSED = "closed"
+
+    section = models.ForeignKey(Section, on_delete=models.CASCADE, related_name="sessions")
+    method = models.CharField(max_length=60)
+    method_version = models.PositiveIntegerField()
+    title = models.CharField(max_length=120)
+    room = models.CharField(max_length=60, blank=True)
+    starts_at = models.DateTimeField()
+    minutes = models.PositiveIntegerField(default=120)
+    state = models.CharField(max_length=8, choices=State.choices, default=State.PLANNED)
+    options = models.JSONField(default=dict)
+    instruments = models.JSONField(default=dict)
+    released = models.BooleanField(default=False)
+    opened_at = models.DateTimeField(null=True, blank=True)
+    closed_at = models.DateTimeField(null=True, blank=True)
+
+    class Meta:
+        ordering = ("starts_at",)
+
+    def __str__(self) -> str:
+        return self.title
+
+
+class Sample(models.Model):
+    """What benches are given: one unknown or product. Its true values live in HiddenValue, out of reach."""
+
+    session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="samples")
+    label = models.CharField(max_length=60)
+
+    def __str__(self) -> str:
+        return self.label
+
+
+class HiddenValue(models.Model):
+    """An accepted value of a sample's result, text with unit of the result. Shown to students only on release."""
+
+    sample = models.ForeignKey(Sample, on_delete=models.CASCADE, related_name="hidden")
+    key = models.CharField(max_length=40)
+    text = models.CharField(max_length=40)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("sample", "key"), name="one_hidden_value_a_result"),)
+
+    def __str__(self) -> str:
+        return self.key
+
+
+class Bench(models.Model):
+    """A place of work with its team. ``last_sequence`` counts its entries, so that a change is seen cheaply."""
+
+    session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="benches")
+    number = models.PositiveIntegerField()
+    sample = models.ForeignKey(Sample, null=True, blank=True, on_delete=models.SET_NULL, related_name="benches")
+    team = models.ManyToManyField(Person, related_name="benches", blank=True)
+    last_sequence = models.PositiveIntegerField(default=0)
+
+    class Meta:
+        ordering = ("number",)
+        constraints = (models.UniqueConstraint(fields=("session", "number"), name="one_bench_a_number"),)
+
+    def __str__(self) -> str:
+        return f"Bench {self.number}"

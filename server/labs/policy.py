@@ -1,0 +1,49 @@
+"""Who may do what with sessions and benches, answered in one place.
+
+Instructors own their sections' sessions; assistants share the floor and the benches; students reach only the benches
+they are on, and never a hidden value.
+"""
+
+from django.core.exceptions import PermissionDenied
+from django.db.models import QuerySet
+from django.http import Http404
+
+from labs.models import Bench, Session
+from people.models import Person, Role
+from people.policy import sections_for
+
+
+def sessions_for(person: Person) -> QuerySet[Session]:
+    """Sessions this person may see whole."""
+    return Session.objects.filter(section__in=sections_for(person))
+
+
+def session_for(person: Person, session_id: int) -> Session:
+    """A session for its floor; PermissionDenied for students, Http404 for sections of others."""
+    if not person.teaches:
+        raise PermissionDenied("The floor belongs to your instructor. Your own bench is where you work.")
+    found = sessions_for(person).filter(pk=session_id).select_related("section").first()
+    if found is None:
+        raise Http404
+    return found
+
+
+def benches_for(person: Person) -> QuerySet[Bench]:
+    """Benches this person may read and write."""
+    benches = Bench.objects.select_related("session", "session__section", "sample")
+    if person.teaches:
+        return benches.filter(session__section__in=sections_for(person))
+    return benches.filter(team=person).exclude(session__state=Session.State.PLANNED)
+
+
+def bench_for(person: Person, bench_id: int) -> Bench:
+    """A bench to work on; Http404 for any other, so that nobody learns that it exists."""
+    found = benches_for(person).filter(pk=bench_id).first()
+    if found is None:
+        raise Http404
+    return found
+
+
+def may_see_accepted(person: Person, session: Session) -> bool:
+    """Hidden values: the instructor always, students once they are released, assistants never before."""
+    return person.role == Role.INSTRUCTOR or session.released

@@ -1,0 +1,38 @@
+"""What comes in about sessions."""
+
+from typing import Any
+
+from rest_framework import serializers
+
+
+class SampleSerializer(serializers.Serializer[Any]):
+    """What some benches are given, with its accepted results (never shown to students before release)."""
+
+    name = serializers.CharField(max_length=60)
+    accepted = serializers.DictField(child=serializers.CharField(max_length=40, allow_blank=True), default=dict)
+
+
+class ChoicesSerializer(serializers.Serializer[Any]):
+    """Method, options and instruments of a plan."""
+
+    method = serializers.CharField(max_length=60)
+    options = serializers.DictField(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
+    instruments = serializers.DictField(child=serializers.CharField(max_length=60), default=dict)
+
+
+class PlanSerializer(ChoicesSerializer):
+    """A session to be planned."""
+
+    section = serializers.IntegerField()
+    title = serializers.CharField(max_length=120)
+    room = serializers.CharField(max_length=60, allow_blank=True, default="")
+    starts_at = serializers.DateTimeField()
+    minutes = serializers.IntegerField(min_value=10, max_value=600, default=120)
+    benches = serializers.IntegerField(min_value=1, max_value=48)
+    samples = serializers.ListField(child=SampleSerializer(), default=list, max_length=12)
+
+
+class StateSerializer(serializers.Serializer[Any]):
+    """What to do with a session."""
+
+    action = serializers.ChoiceField(choices=("open", "close", "release"))

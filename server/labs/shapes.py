@@ -1,0 +1,153 @@
+"""What the screens get: core answers with the bench, people and session they belong to."""
+
+from dataclasses import dataclass
+
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.describe import PartOut
+from chromata_core.method.outcome import Evaluation, Shown
+from chromata_core.statistics.class_band import Band
+
+
+@dataclass(frozen=True, slots=True)
+class SessionCard:
+    """A session as one line of the term. ``lacks`` says what it still needs before it can open."""
+
+    id: int
+    title: str
+    section: str
+    room: str
+    method: str
+    method_title: str
+    family: str
+    state: str
+    starts_at: str
+    minutes: int
+    released: bool
+    benches: int
+    students: int
+    lacks: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class BenchPlace:
+    """A bench in a session's plan."""
+
+    id: int
+    number: int
+    sample: str
+    team: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class OptionChosen:
+    """An option as it is set, in words."""
+
+    key: str
+    label: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class SessionPlan:
+    """A session whole, for its instructor and assistants."""
+
+    card: SessionCard
+    options: list[OptionChosen]
+    instruments: list[str]
+    benches: list[BenchPlace]
+
+
+@dataclass(frozen=True, slots=True)
+class Talk:
+    """Something said between a bench and the instructor."""
+
+    id: str
+    kind: str
+    text: str
+    author: str
+    at: str
+
+
+@dataclass(frozen=True, slots=True)
+class EntryRef:
+    """Where a standing entry is, so that it can be corrected; ``old`` are the texts it superseded."""
+
+    id: str
+    key: str
+    trial: int | None
+    index: int | None
+    text: str
+    old: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class BenchView:
+    """Everything a bench screen shows."""
+
+    id: int
+    number: int
+    sample: str
+    team: list[str]
+    session: SessionCard
+    sequence: int
+    evaluation: Evaluation
+    parts: list[PartOut]
+    instruments: list[Instrument]
+    questions: list[str]
+    entries: list[EntryRef]
+    talk: list[Talk]
+
+
+@dataclass(frozen=True, slots=True)
+class FloorTrial:
+    """One trial on a tile: the quantity that must agree, and its state."""
+
+    name: str
+    text: str
+    state: str
+
+
+@dataclass(frozen=True, slots=True)
+class FloorBench:
+    """A tile of the floor. ``level`` is the gravest open word, ``call`` an unanswered call for help."""
+
+    id: int
+    number: int
+    team: list[str]
+    sample: str
+    doing: str
+    progress: float
+    result: Shown | None
+    value: float | None
+    expanded: float | None
+    band: Band | None
+    trials: list[FloorTrial]
+    last_at: str | None
+    level: str
+    call: str
+
+
+@dataclass(frozen=True, slots=True)
+class Need:
+    """One reason to walk over. ``id`` names it, so that it can be marked seen."""
+
+    id: str
+    bench: int
+    bench_id: int
+    level: str
+    title: str
+    text: str
+    word: str
+    since: str
+    trial: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class Floor:
+    """The room as it is now."""
+
+    session: SessionCard
+    result_label: str
+    unit: str
+    benches: list[FloorBench]
+    needs: list[Need]

@@ -1,0 +1,76 @@
+"""Sessions in the order of the term, and what each still lacks."""
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.method.sheet import resolve_options
+from chromata_core.method.vocabulary import NumberOption, Option, SubstanceOption
+from chromata_core.methods.registry import method
+from labs.models import HiddenValue, Session
+from labs.shapes import BenchPlace, OptionChosen, SessionCard, SessionPlan
+
+
+def session_card(session: Session) -> SessionCard:
+    """A session as one line of the term."""
+    chosen = method(session.method)
+    return SessionCard(
+        id=session.pk,
+        title=session.title,
+        section=session.section.name,
+        room=session.room,
+        method=session.method,
+        method_title=chosen.title,
+        family=chosen.family.key,
+        state=session.state,
+        starts_at=session.starts_at.isoformat(),
+        minutes=session.minutes,
+        released=session.released,
+        benches=session.benches.count(),
+        students=session.benches.filter(team__isnull=False).values("team").distinct().count(),
+        lacks=lacking(session),
+    )
+
+
+def lacking(session: Session) -> list[str]:
+    """What a planned session still needs, as short sentences."""
+    if session.state != Session.State.PLANNED:
+        return []
+    empty = session.benches.filter(team__isnull=True).count()
+    found = [] if session.benches.exists() else ["No benches yet."]
+    if empty:
+        found.append(f"{empty} bench{'es have' if empty > 1 else ' has'} no team.")
+    if not HiddenValue.objects.filter(sample__session=session).exists():
+        found.append("No accepted value: percent error cannot be told.")
+    return found
+
+
+def session_plan(session: Session) -> SessionPlan:
+    """A session whole."""
+    chosen = method(session.method)
+    options = resolve_options(chosen, session.options)
+    tools = [(role.label, instrument(session.instruments.get(role.key, role.default)).short) for role in chosen.roles]
+    benches = session.benches.prefetch_related("team").select_related("sample")
+    return SessionPlan(
+        card=session_card(session),
+        options=[OptionChosen(o.key, o.label, _said(o, options)) for o in chosen.options if not _fixed(o)],
+        instruments=[f"{label}: {short}" for label, short in tools],
+        benches=[
+            BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", [p.name for p in b.team.all()])
+            for b in benches
+        ],
+    )
+
+
+def _fixed(option: Option) -> bool:
+    return isinstance(option, SubstanceOption) and option.fixed
+
+
+def _said(option: Option, options: dict[str, str]) -> str:
+    text = options[option.key]
+    if isinstance(option, NumberOption):
+        limit = options[f"{option.key}.limit"]
+        spread = f" ± {limit}" if float(limit) else ""
+        return f"{text}{spread} {option.unit}".rstrip()
+    label = next((choice.label for choice in option.choices if choice.key == text), "")
+    if isinstance(option, SubstanceOption):
+        return f"{label}, {formula_text(text)}" if label else formula_text(text)
+    return label

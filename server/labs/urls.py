@@ -1,0 +1,18 @@
+"""Addresses about methods, sessions and benches."""
+
+from django.urls import path
+
+from labs import views
+
+urlpatterns = [
+    path("methods", views.Methods.as_view()),
+    path("methods/<slug:slug>", views.MethodDetail.as_view()),
+    path("instruments", views.Instruments.as_view()),
+    path("predict", views.PlanPreview.as_view()),
+    path("sessions", views.Sessions.as_view()),
+    path("sessions/<int:session_id>", views.SessionDetail.as_view()),
+    path("sessions/<int:session_id>/state", views.SessionState.as_view()),
+    path("sessions/<int:session_id>/floor", views.FloorNow.as_view()),
+    path("benches", views.MyBenches.as_view()),
+    path("benches/<int:bench_id>", views.BenchNow.as_view()),
+]

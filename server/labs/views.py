@@ -1,0 +1,146 @@
+"""Methods, instruments, sessions, benches and the floor."""
+
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.describe import MethodCard, MethodPage, card, page
+from chromata_core.methods.registry import method, methods
+from chromata_core.planning.predict import Prediction, predict
+from config.answers import answer, shape
+from config.errors import Refused
+from labs import actions
+from labs.live import bench_view, floor, floor_stamp
+from labs.models import Bench, Session
+from labs.policy import bench_for, benches_for, session_for, sessions_for
+from labs.serializers import ChoicesSerializer, PlanSerializer, StateSerializer
+from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
+from labs.term import session_card, session_plan
+from people.policy import must_own, person_of, sections_for
+
+
+class Methods(APIView):
+    """The method book."""
+
+    @extend_schema(operation_id="methods", responses=shape(MethodCard)(many=True))
+    def get(self, request: Request) -> Response:
+        return answer([card(found) for found in methods().values()])
+
+
+class MethodDetail(APIView):
+    """One method, whole."""
+
+    @extend_schema(operation_id="method", responses=shape(MethodPage))
+    def get(self, request: Request, slug: str) -> Response:
+        return answer(page(method(slug)))
+
+
+class Instruments(APIView):
+    """The stockroom."""
+
+    @extend_schema(operation_id="instruments", responses=shape(Instrument)(many=True))
+    def get(self, request: Request) -> Response:
+        return answer(list(CATALOGUE.values()))
+
+
+class PlanPreview(APIView):
+    """What a plan will give, before it is made."""
+
+    @extend_schema(operation_id="predict", request=ChoicesSerializer, responses=shape(Prediction))
+    def post(self, request: Request) -> Response:
+        asked = ChoicesSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        said = asked.validated_data
+        return answer(predict(method(said["method"]), said["options"], said["instruments"]))
+
+
+class Sessions(APIView):
+    """The sessions of my sections in the order of the term."""
+
+    @extend_schema(operation_id="sessions", responses=shape(SessionCard)(many=True))
+    def get(self, request: Request) -> Response:
+        found = sessions_for(person_of(request)).select_related("section").order_by("starts_at")
+        return answer([session_card(session) for session in found])
+
+    @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
+    def post(self, request: Request) -> Response:
+        must_own(person_of(request))
+        asked = PlanSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        said = dict(asked.validated_data)
+        section = sections_for(person_of(request)).filter(pk=said.pop("section"), owner=person_of(request)).first()
+        if section is None:
+            raise Refused("Choose one of your own sections.", 422)
+        session = actions.plan_session(section, said.pop("method"), **said)
+        made = answer(session_plan(session))
+        made.status_code = 201
+        return made
+
+
+class SessionDetail(APIView):
+    """One session's plan."""
+
+    @extend_schema(operation_id="session", responses=shape(SessionPlan))
+    def get(self, request: Request, session_id: int) -> Response:
+        return answer(session_plan(session_for(person_of(request), session_id)))
+
+
+_ACTIONS = {"open": actions.open_session, "close": actions.close_session, "release": actions.release_session}
+
+
+class SessionState(APIView):
+    """Opens, closes or releases a session."""
+
+    @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionCard))
+    def post(self, request: Request, session_id: int) -> Response:
+        must_own(person_of(request))
+        session = session_for(person_of(request), session_id)
+        asked = StateSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        _ACTIONS[asked.validated_data["action"]](session)
+        return answer(session_card(session))
+
+
+class FloorNow(APIView):
+    """The room as it is now; 304 while nothing has changed."""
+
+    @extend_schema(operation_id="floor", responses=shape(Floor))
+    def get(self, request: Request, session_id: int) -> Response:
+        session = session_for(person_of(request), session_id)
+        stamp = floor_stamp(session)
+        if request.headers.get("If-None-Match") == stamp:
+            return Response(status=304, headers={"ETag": stamp})
+        answered = answer(floor(session, person_of(request)))
+        answered.headers["ETag"] = stamp
+        answered.headers["Cache-Control"] = "private, no-cache"
+        return answered
+
+
+class MyBenches(APIView):
+    """The benches I work at, the running one first."""
+
+    @extend_schema(operation_id="my_benches", responses=shape(BenchPlace)(many=True))
+    def get(self, request: Request) -> Response:
+        person = person_of(request)
+        benches = benches_for(person).filter(team=person).prefetch_related("team")
+        order = {Session.State.OPEN: 0, Session.State.CLOSED: 1, Session.State.PLANNED: 2}
+        ordered = sorted(
+            benches, key=lambda b: (order[Session.State(b.session.state)], -b.session.starts_at.timestamp())
+        )
+        return answer([_place(bench) for bench in ordered])
+
+
+def _place(bench: Bench) -> BenchPlace:
+    return BenchPlace(bench.pk, bench.number, bench.session.title, [member.name for member in bench.team.all()])
+
+
+class BenchNow(APIView):
+    """A bench as it is now."""
+
+    @extend_schema(operation_id="bench", responses=shape(BenchView))
+    def get(self, request: Request, bench_id: int) -> Response:
+        person = person_of(request)
+        return answer(bench_view(bench_for(person, bench_id), person))

@@ -1,0 +1,49 @@
+"""The record. Entries are only ever added; a correction points at what it supersedes and says why."""
+
+import hashlib
+import json
+from datetime import datetime
+
+from django.db import models
+
+from labs.models import Bench
+from people.models import Person
+
+
+class Entry(models.Model):
+    """One thing written at a bench. The id is made by the client, so that sending it twice does no harm."""
+
+    id = models.UUIDField(primary_key=True)
+    bench = models.ForeignKey(Bench, on_delete=models.CASCADE, related_name="entries")
+    sequence = models.PositiveIntegerField()
+    key = models.CharField(max_length=60)
+    trial = models.IntegerField(null=True)
+    index = models.IntegerField(null=True)
+    text = models.TextField()
+    author = models.ForeignKey(Person, on_delete=models.PROTECT, related_name="entries")
+    written_at = models.DateTimeField()
+    received_at = models.DateTimeField()
+    supersedes = models.OneToOneField("self", null=True, on_delete=models.PROTECT, related_name="superseded_by")
+    reason = models.CharField(max_length=300, blank=True)
+    previous_hash = models.CharField(max_length=64)
+    hash = models.CharField(max_length=64)
+
+    class Meta:
+        ordering = ("sequence",)
+        constraints = (models.UniqueConstraint(fields=("bench", "sequence"), name="one_entry_a_place"),)
+
+    def __str__(self) -> str:
+        return f"{self.key}={self.text}"
+
+    def sealed(self) -> str:
+        """SHA-256 over everything the entry says and the hash before it, so that a changed past shows."""
+        said = [
+            str(self.id), self.bench_id, self.sequence, self.key, self.trial, self.index, self.text, self.author_id,
+            _instant(self.written_at), _instant(self.received_at),
+            str(self.supersedes_id or ""), self.reason, self.previous_hash,
+        ]  # fmt: skip
+        return hashlib.sha256(json.dumps(said, ensure_ascii=False).encode()).hexdigest()
+
+
+def _instant(moment: datetime) -> str:
+    return f"{moment.timestamp():.3f}"

@@ -1,0 +1,10 @@
+"""Addresses about entries."""
+
+from django.urls import path
+
+from notebook import views
+
+urlpatterns = [
+    path("benches/<int:bench_id>/entries", views.Entries.as_view()),
+    path("benches/<int:bench_id>/try", views.Try.as_view()),
+]

@@ -1,0 +1,47 @@
+"""Writing at a bench, and reading its notebook."""
+
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from chromata_core.method.evaluate import judge
+from chromata_core.method.outcome import Verdict
+from chromata_core.method.sheet import Given
+from chromata_core.methods.registry import method
+from config.answers import answer, shape
+from labs.policy import bench_for
+from notebook.actions import Draft, write
+from notebook.serializers import BatchSerializer, EntrySerializer, KeptSerializer, TrySerializer
+from notebook.standing import sheet_of
+from people.policy import person_of
+
+
+class Entries(APIView):
+    """The bench's record."""
+
+    @extend_schema(operation_id="entries", responses=EntrySerializer(many=True))
+    def get(self, request: Request, bench_id: int) -> Response:
+        bench = bench_for(person_of(request), bench_id)
+        entries = bench.entries.select_related("author").order_by("sequence")
+        return Response(EntrySerializer(entries, many=True).data)
+
+    @extend_schema(operation_id="write", request=BatchSerializer, responses=KeptSerializer(many=True))
+    def post(self, request: Request, bench_id: int) -> Response:
+        bench = bench_for(person_of(request), bench_id)
+        batch = BatchSerializer(data=request.data)
+        batch.is_valid(raise_exception=True)
+        drafts = [Draft(**entry) for entry in batch.validated_data["entries"]]
+        return Response(KeptSerializer(write(bench, person_of(request), drafts), many=True).data)
+
+
+class Try(APIView):
+    """What a reading would be worth, before it is kept. Writes nothing."""
+
+    @extend_schema(operation_id="try_reading", request=TrySerializer, responses=shape(Verdict))
+    def post(self, request: Request, bench_id: int) -> Response:
+        bench = bench_for(person_of(request), bench_id)
+        asked = TrySerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        sheet = sheet_of(bench, bench.entries.order_by("sequence"))
+        return answer(judge(method(bench.session.method), sheet, Given(**asked.validated_data)))

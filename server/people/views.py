@@ -1,0 +1,121 @@
+"""Signing in, joining, and who I am."""
+
+from typing import Any
+
+from django.conf import settings
+from django.contrib.auth import authenticate, login, logout
+from django.utils.decorators import method_decorator
+from django.views.decorators.csrf import csrf_protect
+from drf_spectacular.utils import extend_schema
+from rest_framework.permissions import AllowAny
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from config.errors import Refused
+from people.demo_accounts import DEMO_ACCOUNTS
+from people.models import Person, Role, Section
+from people.policy import person_of, sections_for
+from people.serializers import (
+    DemoAccountSerializer,
+    JoinSerializer,
+    MeSerializer,
+    RosterSerializer,
+    SectionSerializer,
+    SignInSerializer,
+)
+
+
+class Me(APIView):
+    """Who is signed in."""
+
+    @extend_schema(operation_id="me", responses=MeSerializer)
+    def get(self, request: Request) -> Response:
+        return Response(MeSerializer(person_of(request)).data)
+
+
+@method_decorator(csrf_protect, name="dispatch")
+class SignIn(APIView):
+    """Staff sign in by name and password."""
+
+    permission_classes = (AllowAny,)
+
+    @extend_schema(operation_id="sign_in", request=SignInSerializer, responses=MeSerializer)
+    def post(self, request: Request) -> Response:
+        asked = SignInSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        return _enter(request, asked.validated_data["username"], asked.validated_data["password"])
+
+
+@method_decorator(csrf_protect, name="dispatch")
+class Join(APIView):
+    """Students sign in by section, name and PIN."""
+
+    permission_classes = (AllowAny,)
+
+    @extend_schema(operation_id="join", request=JoinSerializer, responses=MeSerializer)
+    def post(self, request: Request) -> Response:
+        asked = JoinSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        section = _section(asked.validated_data["code"])
+        person = section.students.filter(pk=asked.validated_data["person"], role=Role.STUDENT).first()
+        if person is None:
+            raise Refused("That name is not on this section's roster. Pick yours from the list.", 422)
+        return _enter(request, person.username, asked.validated_data["pin"])
+
+
+class Roster(APIView):
+    """The names of a section, for those who know its code."""
+
+    permission_classes = (AllowAny,)
+
+    @extend_schema(operation_id="roster", responses=RosterSerializer)
+    def get(self, request: Request, code: str) -> Response:
+        section = _section(code)
+        names = section.students.filter(role=Role.STUDENT).order_by("name")
+        return Response(RosterSerializer({"section": section.name, "names": names}).data)
+
+
+class SignOut(APIView):
+    """Ends the sign-in."""
+
+    @extend_schema(operation_id="sign_out", request=None, responses={204: None})
+    def post(self, request: Request) -> Response:
+        logout(request)
+        return Response(status=204)
+
+
+class DemoAccounts(APIView):
+    """The ready accounts of the demo; there are none outside demo mode."""
+
+    permission_classes = (AllowAny,)
+
+    @extend_schema(operation_id="demo_accounts", responses=DemoAccountSerializer(many=True))
+    def get(self, request: Request) -> Response:
+        return Response(DEMO_ACCOUNTS if settings.DEMO else [])
+
+
+class Sections(APIView):
+    """The sections I teach or assist."""
+
+    @extend_schema(operation_id="sections", responses=SectionSerializer(many=True))
+    def get(self, request: Request) -> Response:
+        sections = sections_for(person_of(request)).order_by("name")
+        return Response(SectionSerializer(sections, many=True).data)
+
+
+def _section(code: str) -> Section:
+    found = Section.objects.filter(code__iexact=code.strip()).first() if "\x00" not in code else None
+    if found is None:
+        raise Refused("No section has this code. Copy it from the board, or ask your instructor.", 404)
+    return found
+
+
+def _enter(request: Request, username: str, password: str) -> Response:
+    person: Any = authenticate(request._request, username=username, password=password)
+    if not isinstance(person, Person):
+        locked = getattr(request._request, "axes_locked_out", False)
+        wait = "Too many tries: wait six minutes, or ask your instructor for a new PIN."
+        raise Refused(wait if locked else "Name and PIN or password do not match. Try again.", 422)
+    login(request._request, person)
+    return Response(MeSerializer(person).data)

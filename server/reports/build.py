@@ -1,0 +1,57 @@
+"""A bench's report, put together from its record on request; nothing of it is stored."""
+
+from chromata_core.method.evaluate import context_of
+from chromata_core.method.explain import constants, explain
+from chromata_core.method.sheet import Bound
+from chromata_core.methods.registry import method
+from labs.live import evaluation_of
+from labs.models import Bench
+from labs.policy import may_see_accepted
+from labs.term import session_card
+from notebook.actions import broken_link
+from notebook.models import Entry
+from notebook.standing import sheet_of
+from people.models import Person
+from reports.shapes import Answered, Correction, InstrumentUsed, Report
+
+
+def report_of(bench: Bench, person: Person) -> Report:
+    """The report as ``person`` may see it."""
+    entries = list(bench.entries.select_related("author", "supersedes").order_by("sequence"))
+    chosen = method(bench.session.method)
+    at = context_of(chosen, sheet_of(bench, entries))
+    evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
+    return Report(
+        bench_id=bench.pk,
+        number=bench.number,
+        sample=bench.sample.label if bench.sample else "",
+        team=[member.name for member in bench.team.order_by("name")],
+        session=session_card(bench.session),
+        aim=chosen.question,
+        reaction=chosen.reaction,
+        evaluation=evaluation,
+        known=constants(at),
+        instruments=_instruments(at.bound),
+        lines=explain(at),
+        corrections=[_correction(at.bound, entry) for entry in entries if entry.supersedes],
+        answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
+        notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
+        entries=len(entries),
+        whole=broken_link(entries) is None,
+    )
+
+
+def _instruments(bound: Bound) -> list[InstrumentUsed]:
+    roles = {role.key: role.label for role in bound.method.roles}
+    return [
+        InstrumentUsed(roles[key], tool.short, [f"{term.label}: {term.basis}" for term in tool.errors if term.basis])
+        for key, tool in bound.instruments.items()
+    ]
+
+
+def _correction(bound: Bound, entry: Entry) -> Correction:
+    part = bound.part(entry.key)
+    label = part.label if part else entry.key.partition(".")[0].capitalize()
+    trial = f", {bound.method.trials.noun.lower()} {entry.trial}" if entry.trial is not None else ""
+    old = entry.supersedes.text if entry.supersedes else ""
+    return Correction(f"{label}{trial}", old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat())

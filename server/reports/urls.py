@@ -1,0 +1,13 @@
+"""Addresses about reports."""
+
+from django.urls import path, re_path
+
+from reports import views
+
+urlpatterns = [
+    path("benches/<int:bench_id>/report", views.ReportNow.as_view()),
+    re_path(
+        r"^benches/(?P<bench_id>\d+)/files/(?P<name>report\.pdf|readings\.csv|results\.csv|data\.json)$",
+        views.ReportFile.as_view(),
+    ),
+]
