@@ -129,7 +129,7 @@ def _tile(bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluatio
 
 def _doing(state: Evaluation) -> str:
     hand = state.hand
-    if hand.kind == "done":
+    if hand.kind == "finished":
         return "Finished"
     step = next((s for s in state.steps if s.state == "now"), None)
     title = step.title if step else hand.title
@@ -183,7 +183,7 @@ def _need_of(bench: Bench, finding: Finding, entries: list[Entry]) -> Need:
 def _quiet(bench: Bench, state: Evaluation, entries: list[Entry]) -> list[Need]:
     last = max((entry.written_at for entry in entries), default=bench.session.opened_at or timezone.now())
     silence = timezone.now() - last
-    if silence < _QUIET or state.hand.kind == "done":
+    if silence < _QUIET or state.hand.kind == "finished":
         return []
     minutes = int(silence.total_seconds() // 60)
     title, doing = f"Bench {bench.number} · nothing written for {minutes} min", _doing(state)

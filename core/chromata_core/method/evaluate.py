@@ -55,6 +55,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         version=method.version,
         progress=done / len(planned) if planned else 0.0,
         hand=_hand(at, current_task(at, planned)),
+        tasks=[hand_for(at, task) for task in planned],
         steps=_steps(at, planned),
         bench=_readings(at, None, findings),
         trials=[_trial(at, n, findings) for n in at.trials(valid=False)],
@@ -229,7 +230,7 @@ def _trial_title(at: Context, trial: int | None) -> str:
 
 def _hand(at: Context, task: Task | None) -> Hand:
     if task is None:
-        return Hand("done", "", None, None, "", "Finished", "All done.", "Look at the report with your team.", "", "")
+        return Hand("finished", "", None, None, "", "Finished", "All done.", "Read the report with your team.", "", "", True)
     return hand_for(at, task)
 
 
@@ -245,7 +246,8 @@ def hand_for(at: Context, task: Task) -> Hand:
     detail = at.bound.worded(" ".join(filter(None, (hint, how))) or aim(at, step, trial) or step.detail)
     lead, then = at.bound.worded(step.lead), at.bound.worded(step.then)
     aside = _trial_title(at, trial)
-    return Hand(kind, key, trial, index, step.key, at.bound.worded(task_title(at, task)), lead, then, aside, detail)
+    title = at.bound.worded(task_title(at, task))
+    return Hand(kind, key, trial, index, step.key, title, lead, then, aside, detail, task.done)
 
 
 def _own(at: Context) -> list[OwnAnswer]:

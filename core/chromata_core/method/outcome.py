@@ -111,7 +111,7 @@ class StepOut:
 
 @dataclass(frozen=True, slots=True)
 class Hand:
-    """What is in hand now. ``kind`` is reading, observation, tick, own, answer or done."""
+    """One task as it is taken in hand. ``kind`` is reading, observation, tick, own, answer, or finished for none."""
 
     kind: str
     key: str
@@ -123,6 +123,7 @@ class Hand:
     then: str
     aside: str
     detail: str
+    done: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,6 +146,7 @@ class Evaluation:
     version: int
     progress: float
     hand: Hand
+    tasks: list[Hand]
     steps: list[StepOut]
     bench: list[ReadingOut]
     trials: list[TrialOut]

@@ -553,6 +553,7 @@ export interface components {
             /** Format: double */
             progress: number;
             hand: components["schemas"]["Hand"];
+            tasks: components["schemas"]["Hand"][];
             steps: components["schemas"]["StepOut"][];
             bench: components["schemas"]["ReadingOut"][];
             trials: components["schemas"]["TrialOut"][];
@@ -622,6 +623,7 @@ export interface components {
             then: string;
             aside: string;
             detail: string;
+            done: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {

@@ -1,0 +1,52 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Shapes = components['schemas'];
+
+/** What the server says when it refuses: sentences to show as they are. */
+export class Refusal extends Error {
+  constructor(
+    readonly problems: string[],
+    readonly status: number,
+  ) {
+    super(problems.join(' '));
+  }
+}
+
+const csrf: Middleware = {
+  onRequest({ request }) {
+    // Django gives a new token at sign-in, so it is read at each request.
+    const token = /(?:^|; )csrftoken=([^;]+)/.exec(document.cookie)?.[1];
+    if (token && request.method !== 'GET') request.headers.set('X-CSRFToken', token);
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: '/' });
+api.use(csrf);
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer; throws a Refusal with the server's own sentences. */
+export async function said<T>(call: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await call;
+  if (!response.ok) throw new Refusal(problemsOf(error), response.status);
+  return data as T;
+}
+
+function problemsOf(error: unknown): string[] {
+  if (typeof error === 'object' && error !== null && 'problems' in error && Array.isArray(error.problems)) {
+    return error.problems.map(String);
+  }
+  return ['The server could not answer. What you wrote is kept; try again in a moment.'];
+}
+
+/** A sentence for anything that was thrown. */
+export function sentence(error: unknown): string {
+  if (error instanceof Refusal) return error.message;
+  return 'No connection to the server. What you wrote is kept here; it is sent when the network is back.';
+}

@@ -1,0 +1,100 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { newId } from '../queue/newId';
+import { api, Refusal, said, type Shapes } from './client';
+
+/** The signed-in person; null when nobody is. */
+export function useMe() {
+  return useQuery({
+    queryKey: ['me'],
+    staleTime: Infinity,
+    queryFn: async () => {
+      try {
+        return await said(api.GET('/api/me'));
+      } catch (error) {
+        if (error instanceof Refusal && error.status === 403) return null;
+        throw error;
+      }
+    },
+  });
+}
+
+export const useMethods = () =>
+  useQuery({ queryKey: ['methods'], staleTime: Infinity, queryFn: () => said(api.GET('/api/methods')) });
+
+export const useMethod = (slug: string) =>
+  useQuery({
+    queryKey: ['method', slug],
+    enabled: slug !== '',
+    staleTime: Infinity,
+    queryFn: () => said(api.GET('/api/methods/{slug}', { params: { path: { slug } } })),
+  });
+
+export const useInstruments = () =>
+  useQuery({ queryKey: ['instruments'], staleTime: Infinity, queryFn: () => said(api.GET('/api/instruments')) });
+
+export const useSections = () =>
+  useQuery({ queryKey: ['sections'], queryFn: () => said(api.GET('/api/sections')) });
+
+export const useSessions = () =>
+  useQuery({ queryKey: ['sessions'], queryFn: () => said(api.GET('/api/sessions')) });
+
+export const useSession = (id: number) =>
+  useQuery({
+    queryKey: ['session', id],
+    queryFn: () => said(api.GET('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
+  });
+
+/** The room, asked for every 1.5 s; the server answers 304 while nothing has changed. */
+export const useFloor = (id: number) =>
+  useQuery({
+    queryKey: ['floor', id],
+    refetchInterval: 1500,
+    queryFn: () => said(api.GET('/api/sessions/{session_id}/floor', { params: { path: { session_id: id } } })),
+  });
+
+export const useMyBenches = () =>
+  useQuery({ queryKey: ['benches'], queryFn: () => said(api.GET('/api/benches')) });
+
+export const benchKey = (id: number) => ['bench', id] as const;
+
+export const useBench = (id: number) =>
+  useQuery({
+    queryKey: benchKey(id),
+    refetchInterval: 4000,
+    queryFn: () => said(api.GET('/api/benches/{bench_id}', { params: { path: { bench_id: id } } })),
+  });
+
+export const useReport = (id: number) =>
+  useQuery({
+    queryKey: ['report', id],
+    queryFn: () => said(api.GET('/api/benches/{bench_id}/report', { params: { path: { bench_id: id } } })),
+  });
+
+/** Opens, closes or releases a session. */
+export function useSessionState(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (action: Shapes['ActionEnum']) =>
+      said(api.POST('/api/sessions/{session_id}/state', { params: { path: { session_id: id } }, body: { action } })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+/** Something an instructor writes at a bench from the floor. */
+export function useWriteAt(sessionId: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ bench, key, text, trial }: { bench: number; key: string; text: string; trial?: number }) => {
+      const entry = {
+        id: newId(), key, text, trial: trial ?? null, index: null,
+        written_at: new Date().toISOString(), supersedes: null, reason: '',
+      };
+      const kept = await said(
+        api.POST('/api/benches/{bench_id}/entries', { params: { path: { bench_id: bench } }, body: { entries: [entry] } }),
+      );
+      const refused = kept.find((one) => !one.kept);
+      if (refused) throw new Refusal([refused.problem], 409);
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['floor', sessionId] }),
+  });
+}

@@ -1,0 +1,62 @@
+import { lazy, Suspense, type ReactNode } from 'react';
+import { Navigate, Outlet, Route, Routes } from 'react-router';
+import { useMe, useMyBenches } from '../api/hooks';
+import { Loaded } from '../identity/Page';
+import { SignIn } from '../features/signin/SignIn';
+import { Shell } from './Shell';
+
+const view = <Name extends string, Props>(load: () => Promise<Record<Name, (props: Props) => ReactNode>>, name: Name) =>
+  lazy(async () => ({ default: (await load())[name] }));
+
+const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
+const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
+const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
+const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
+const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
+const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
+const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
+const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
+
+/** Which view stands at which address; everyone signs in first. */
+export function App() {
+  const me = useMe();
+  return (
+    <Loaded of={me}>
+      {(person) =>
+        person === null ? (
+          <SignIn />
+        ) : (
+          <Suspense fallback={<Loaded of={{ data: undefined, error: null }}>{() => null}</Loaded>}>
+            <Routes>
+              <Route path="/benches/:bench" element={<BenchPage />} />
+              <Route element={<Shell me={person}><Outlet /></Shell>}>
+                <Route path="/" element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />} />
+                <Route path="/methods" element={<MethodBook />} />
+                <Route path="/methods/:slug" element={<MethodPage />} />
+                <Route path="/plan" element={<PlannerPage />} />
+                <Route path="/sessions/:session" element={<SessionPage />} />
+                <Route path="/sessions/:session/floor" element={<FloorPage />} />
+                <Route path="/benches/:bench/report" element={<ReportPage />} />
+                <Route path="*" element={<Navigate to="/" replace />} />
+              </Route>
+            </Routes>
+          </Suspense>
+        )
+      }
+    </Loaded>
+  );
+}
+
+/** A student's home is the bench of the running session. */
+function MyBench() {
+  const benches = useMyBenches();
+  return (
+    <Loaded of={benches}>
+      {([first]) => (first ? <Navigate to={`/benches/${first.id}`} replace /> : <NoBench />)}
+    </Loaded>
+  );
+}
+
+function NoBench() {
+  return <p style={{ padding: 24 }}>No session is open for you yet. Your instructor opens it; this page finds it then.</p>;
+}

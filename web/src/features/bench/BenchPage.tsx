@@ -1,0 +1,127 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import { useBench } from '../../api/hooks';
+import { Loaded } from '../../identity/Page';
+import { accent, ink } from '../../identity/tokens';
+import { useOutbox } from '../../queue/useOutbox';
+import { BenchDialogs, type Asking } from './BenchDialogs';
+import { BenchHeader } from './BenchHeader';
+import { BenchFooter, NextSentence, Said } from './BenchLines';
+import { taskInHand, trialName, type Bench, type Slot } from './hand';
+import { InHand } from './InHand';
+import { Ledger } from './Ledger';
+import { StepsRail } from './StepsRail';
+
+/** A student's bench. */
+export function BenchPage() {
+  const id = Number(useParams().bench);
+  const bench = useBench(id);
+  return <Loaded of={bench}>{(data) => <AtTheBench bench={data} />}</Loaded>;
+}
+
+const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
+type Part = 'steps' | 'reading' | 'ledger';
+
+function AtTheBench({ bench }: { bench: Bench }) {
+  const outbox = useOutbox(bench.id);
+  const [chosen, setChosen] = useState<Slot | null>(null);
+  const [asking, setAsking] = useState<Asking>(null);
+  const [part, setPart] = useState<Part>('reading');
+  const narrow = useMediaQuery('(max-width: 699px)');
+  const task = taskInHand(bench, chosen, outbox.pending);
+  const colour = accent(bench.session.family);
+  const open = bench.session.state === 'open';
+
+  const ask = (letter: string) => {
+    const wanted = LETTERS[letter.toLowerCase()] ?? null;
+    if (wanted === null || (wanted === 'reject' && task.trial === null)) return false;
+    setAsking(wanted);
+    return true;
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (!inField && !event.ctrlKey && !event.metaKey && !event.altKey && asking === null) ask(event.key);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const choose = (slot: Slot) => {
+    setChosen(slot);
+    setPart('reading');
+  };
+  const say = (what: 'call' | 'note' | 'reject', text: string) => {
+    setAsking(null);
+    const key = what === 'reject' ? 'void' : what;
+    void outbox.write({ key, text, trial: what === 'reject' ? task.trial : null });
+    if (what === 'reject') setChosen(null);
+  };
+
+  const shown = (which: Part) => (!narrow || part === which ? undefined : 'none');
+  return (
+    <Box sx={{ display: 'grid', gridTemplateRows: 'auto auto auto 1fr auto', minHeight: '100dvh', height: { lg: '100dvh' } }}>
+      <BenchHeader bench={bench} outbox={outbox} onCall={() => setAsking('call')} />
+      <NextSentence task={task} open={open} sessionState={bench.session.state} />
+      <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
+      <Box
+        component="main"
+        sx={{
+          display: 'grid', minHeight: 0,
+          gridTemplateColumns: { xs: '1fr', lg: '252px minmax(0, 1fr) 408px' },
+          '@media (min-width: 700px) and (max-width: 1199px)': { gridTemplateColumns: '232px minmax(0, 1fr)' },
+        }}
+      >
+        <Box sx={{ display: shown('steps'), p: 2, bgcolor: ink.ground, borderRight: `1px solid ${ink.ruleSoft}`, overflowY: 'auto' }}>
+          <StepsRail
+            steps={bench.evaluation.steps} progress={bench.evaluation.progress} colour={colour} pending={outbox.pending}
+            onTimer={(step) => void outbox.write({ key: `timer.${step.key}`, text: 'begun', trial: step.trial })}
+            onChoose={(step) => {
+              const first = bench.evaluation.tasks.find((one) => one.step === step.key && one.trial === step.trial);
+              if (first) choose(first);
+            }}
+          />
+        </Box>
+        <Box sx={{ display: shown('reading'), p: { xs: 2, md: 3 }, bgcolor: ink.sheet, overflowY: 'auto' }}>
+          <InHand
+            key={`${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`}
+            {...{ bench, task, colour, open }} online={outbox.online} onLetter={ask}
+            onKeep={(text, correction) => {
+              setChosen(null);
+              void outbox.write({ key: task.key, text, trial: task.trial, index: task.index, ...(correction ?? {}) });
+            }}
+            onBack={chosen ? () => setChosen(null) : undefined}
+          />
+        </Box>
+        <Box
+          sx={{
+            display: shown('ledger'), p: 2.5, bgcolor: ink.ground, borderLeft: { lg: `1px solid ${ink.ruleSoft}` }, overflowY: 'auto',
+            '@media (min-width: 700px) and (max-width: 1199px)': { gridColumn: '1 / -1', borderTop: `1px solid ${ink.ruleSoft}` },
+          }}
+        >
+          <Ledger bench={bench} pending={outbox.pending} colour={colour} onChoose={choose} />
+        </Box>
+      </Box>
+      {narrow ? <Parts part={part} onChoose={setPart} /> : <BenchFooter bench={bench} task={task} onAsk={setAsking} />}
+      <BenchDialogs asking={asking} trial={trialName(bench, task.trial)} onClose={() => setAsking(null)} onSay={say} />
+    </Box>
+  );
+}
+
+const PARTS: [Part, string][] = [['steps', 'Steps'], ['reading', 'Reading'], ['ledger', 'Ledger']];
+
+/** On a phone the three parts keep their places as three sheets. */
+function Parts({ part, onChoose }: { part: Part; onChoose: (part: Part) => void }) {
+  return (
+    <Box component="nav" aria-label="Parts of the bench" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', position: 'sticky', bottom: 0, bgcolor: ink.sheet, borderTop: `1px solid ${ink.rule}`, p: 0.5, gap: 0.5 }}>
+      {PARTS.map(([key, name]) => (
+        <Button key={key} variant={part === key ? 'contained' : 'text'} aria-pressed={part === key} onClick={() => onChoose(key)}>
+          {name}
+        </Button>
+      ))}
+    </Box>
+  );
+}

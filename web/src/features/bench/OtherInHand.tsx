@@ -1,0 +1,80 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { Link } from 'react-router';
+import { useState } from 'react';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { partOf, standing, type Bench, type Task } from './hand';
+import { Reason } from './Reason';
+
+type Correction = { supersedes: string; reason: string } | null;
+
+/** Something seen: a decision in one touch. */
+export function ObservationInHand({ bench, task, onKeep }: { bench: Bench; task: Task; onKeep: (text: string, correction: Correction) => void }) {
+  const [reason, setReason] = useState('');
+  const before = standing(bench, task);
+  const choices = partOf(bench, task.key)?.choices ?? [];
+  return (
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
+      <Box sx={{ color: ink.inkSoft }}>{task.detail}</Box>
+      {before && <Reason value={reason} onChange={setReason} />}
+      {choices.map((choice, place) => (
+        <Button
+          key={choice.key}
+          variant={place === 0 ? 'contained' : 'outlined'}
+          disabled={Boolean(before) && !reason.trim()}
+          onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason } : null)}
+          sx={{ minHeight: 72, fontSize: 19, justifyContent: 'flex-start', px: 3 }}
+        >
+          {choice.label}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+/** A step that is done and ticked off. */
+export function TickInHand({ task, onDone }: { task: Task; onDone: () => void }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
+      <Box sx={{ fontSize: 18 }}>{task.detail}</Box>
+      <Button variant="contained" onClick={onDone} sx={{ minHeight: 64, fontSize: 19, px: 4 }} autoFocus>
+        Done, go on
+      </Button>
+    </Box>
+  );
+}
+
+/** A closing question, answered in words. */
+export function AnswerInHand({ bench, task, onKeep }: { bench: Bench; task: Task; onKeep: (text: string) => void }) {
+  const number = Number(task.key.split('.')[1]);
+  const [text, setText] = useState(standing(bench, task)?.text ?? '');
+  return (
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 620, justifyItems: 'start' }}>
+      <Box sx={{ fontSize: 19, fontWeight: 700 }}>{bench.questions[number - 1]}</Box>
+      <TextField
+        multiline minRows={5} value={text} autoFocus label="Your answer"
+        onChange={(event) => setText(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 4000 } }}
+      />
+      <Button variant="contained" disabled={!text.trim()} onClick={() => onKeep(text)} sx={{ px: 4 }}>
+        Keep answer
+      </Button>
+    </Box>
+  );
+}
+
+/** Nothing is left to do. */
+export function FinishedInHand({ bench }: { bench: Bench }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
+      <VerdictLine level="keep" lead="Everything is written.">
+        A reading can still be corrected in the ledger, with a reason, until the session closes.
+      </VerdictLine>
+      <Button variant="contained" component={Link} to={`/benches/${bench.id}/report`} sx={{ minHeight: 56, fontSize: 18, px: 4 }}>
+        Open the report
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,43 @@
+import Box from '@mui/material/Box';
+import { Link } from 'react-router';
+import { useMethods } from '../../api/hooks';
+import { Loaded, Page } from '../../identity/Page';
+import { accent, ink } from '../../identity/tokens';
+
+/** Methods by family, each by the question it answers. */
+export function MethodBook() {
+  const methods = useMethods();
+  return (
+    <Page>
+      <Box component="h1" sx={{ mt: 0, fontSize: 28 }}>
+        Method book
+      </Box>
+      <Loaded of={methods}>
+        {(all) => {
+          const families = [...new Map(all.map((one) => [one.family, one.family_label]))];
+          return (
+            <Box sx={{ display: 'grid', gap: 4 }}>
+              {families.map(([family, label]) => (
+                <Box component="section" key={family}>
+                  <Box component="h2" sx={{ m: 0, mb: 1.5, fontSize: 18, color: accent(family) }}>
+                    {label}
+                  </Box>
+                  <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { md: '1fr 1fr' } }}>
+                    {all
+                      .filter((one) => one.family === family)
+                      .map((one) => (
+                        <Box key={one.slug} component={Link} to={`/methods/${one.slug}`} sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderTop: `5px solid ${accent(family)}`, borderRadius: 2.5, p: 2.5, color: ink.ink, textDecoration: 'none', '&:hover': { borderColor: ink.link } }}>
+                          <Box sx={{ fontWeight: 700, fontSize: 19 }}>{one.title}</Box>
+                          <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>{one.question}</Box>
+                        </Box>
+                      ))}
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+          );
+        }}
+      </Loaded>
+    </Page>
+  );
+}

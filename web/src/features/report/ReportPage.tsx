@@ -1,0 +1,187 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Shapes } from '../../api/client';
+import { useReport } from '../../api/hooks';
+import { BudgetBars } from '../../identity/BudgetBars';
+import { Figure } from '../../identity/Figure';
+import { Loaded, Page } from '../../identity/Page';
+import { ResultCard } from '../../identity/ResultCard';
+import { clock, day } from '../../identity/time';
+import { accent, FIGURES, ink } from '../../identity/tokens';
+import { StateTag } from '../../identity/Verdict';
+import { WorkedLines } from '../../identity/WorkedLines';
+
+/** A bench's report. */
+export function ReportPage() {
+  const report = useReport(Number(useParams().bench));
+  return <Loaded of={report}>{(data) => <Whole report={data} />}</Loaded>;
+}
+
+const FILES = [
+  ['report.pdf', 'PDF'],
+  ['readings.csv', 'Readings, CSV'],
+  ['results.csv', 'Results, CSV'],
+  ['data.json', 'Data, JSON'],
+] as const;
+
+function Whole({ report }: { report: Shapes['Report'] }) {
+  const colour = accent(report.session.family);
+  const { evaluation } = report;
+  const [first, ...others] = evaluation.results;
+  return (
+    <Page>
+      <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 2, mb: 3, display: 'flex', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Box>
+          <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
+            {report.session.title}
+          </Box>
+          <Box sx={{ color: ink.inkSoft }}>
+            <Link to={`/benches/${report.bench_id}`}>Bench {report.number}</Link>
+            {report.sample && ` · ${report.sample}`} · {report.team.join(', ')} · {day(report.session.starts_at)}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {FILES.map(([name, label], place) => (
+            <Button key={name} variant={place === 0 ? 'contained' : 'outlined'} component="a" href={`/api/benches/${report.bench_id}/files/${name}`} download>
+              {label}
+            </Button>
+          ))}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { md: 'minmax(0, 1.3fr) minmax(0, 1fr)' }, alignItems: 'start' }}>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Sheet title="Readings">
+            <Readings report={report} />
+          </Sheet>
+          <Sheet title="Worked computation">
+            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>Taken as known: {report.known.map((one) => one.text).join(' · ')}</Box>
+            <WorkedLines lines={report.lines} trial="trial" />
+          </Sheet>
+        </Box>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Sheet title="Aim">
+            {report.aim} <span style={{ color: ink.inkSoft }}>{report.reaction}</span>
+          </Sheet>
+          <Sheet title="Results">
+            <Box sx={{ display: 'grid', gap: 1 }}>
+              {first && <ResultCard result={first} colour={colour} />}
+              {others.map((result) => (
+                <ResultCard key={result.key} result={result} colour={colour} small />
+              ))}
+              {!first && 'No result yet: readings are missing.'}
+              {first?.comparison && <Comparison comparison={first.comparison} />}
+              {evaluation.agreement && (
+                <Box sx={{ fontSize: 14 }}>
+                  <StateTag level={evaluation.agreement.level} word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'} /> {evaluation.agreement.what}{' '}
+                  {evaluation.agreement.why}
+                </Box>
+              )}
+            </Box>
+          </Sheet>
+          {first && (
+            <Sheet title="Uncertainty budget">
+              <BudgetBars lines={first.budget} colour={colour} />
+              <Box sx={{ mt: 1, color: ink.inkSoft }}>{first.advice}</Box>
+              <Basis report={report} />
+            </Sheet>
+          )}
+          <Sheet title="Conclusion">
+            {evaluation.own.map((own) => (
+              <Box key={own.key} sx={{ mb: 1.5 }}>
+                {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} /> <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
+                <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>
+              </Box>
+            ))}
+            {report.answers.map((one) => (
+              <Box key={one.question} sx={{ mb: 1.5 }}>
+                <strong>{one.question}</strong>
+                <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>{one.answer || 'Not answered yet.'}</Box>
+              </Box>
+            ))}
+          </Sheet>
+          {report.notes.length > 0 && <Sheet title="Notes">{report.notes.map((note) => <Box key={note}>{note}</Box>)}</Sheet>}
+          <Box sx={{ color: report.whole ? ink.inkSoft : ink.stop, fontSize: 13.5 }}>
+            Notebook: {report.entries} entries, {report.whole ? 'chain verified.' : 'chain broken: the record was changed outside Chromata.'}
+          </Box>
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+function Comparison({ comparison }: { comparison: Shapes['Comparison'] }) {
+  return (
+    <Box sx={{ fontSize: 14 }}>
+      <StateTag level={comparison.within ? 'keep' : 'look'} word={comparison.within ? 'Within U' : 'Outside U'} /> {comparison.sentence}
+    </Box>
+  );
+}
+
+function Readings({ report }: { report: Shapes['Report'] }) {
+  const cell = { padding: '5px 10px 5px 0', borderBottom: `1px solid ${ink.ruleSoft}`, verticalAlign: 'top' } as const;
+  return (
+    <>
+      {report.evaluation.bench.map((reading) => (
+        <Box key={reading.key} sx={{ mb: 1 }}>
+          {reading.label}: <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
+        </Box>
+      ))}
+      <table style={{ borderCollapse: 'collapse', width: '100%' }}>
+        <tbody>
+          {report.evaluation.trials.map((trial) => (
+            <tr key={trial.number}>
+              <th style={{ ...cell, textAlign: 'left', width: 90 }}>
+                {trial.name === 'rough' ? 'Rough' : trial.name}
+                <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
+              </th>
+              <td style={cell}>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, textDecoration: trial.state === 'void' ? 'line-through' : 'none' }}>
+                  {trial.readings.map((reading) => (
+                    <span key={`${reading.key}${reading.index ?? ''}`}>
+                      <span style={{ color: ink.inkSoft }}>{reading.label}</span> <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
+                    </span>
+                  ))}
+                </Box>
+                {trial.why && <Box sx={{ fontSize: 13.5, color: ink.inkSoft }}>{trial.why}</Box>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {report.corrections.map((one) => (
+        <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
+          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> → <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason} <span style={{ color: ink.inkSoft }}>({one.author}, {clock(one.at)})</span>
+        </Box>
+      ))}
+    </>
+  );
+}
+
+function Basis({ report }: { report: Shapes['Report'] }) {
+  return (
+    <Box component="details" sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft, '& summary': { minHeight: 32, cursor: 'pointer' } }}>
+      <summary>Where these uncertainties come from</summary>
+      {report.instruments.map((tool) => (
+        <Box key={tool.role} sx={{ mb: 1 }}>
+          <strong>{tool.label}</strong>
+          {tool.basis.map((line) => (
+            <Box key={line}>{line}</Box>
+          ))}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Sheet({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}>
+      <Box component="h2" sx={{ m: 0, mb: 1, fontSize: 18 }}>
+        {title}
+      </Box>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,105 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Link, useNavigate, useParams } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useMe, useSession, useSessionState } from '../../api/hooks';
+import { Loaded, Page } from '../../identity/Page';
+import { day } from '../../identity/time';
+import { accent, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+/** A session's plan: what was chosen, who stands where, and the button that opens it. */
+export function SessionPage() {
+  const session = useSession(Number(useParams().session));
+  return (
+    <Page>
+      <Loaded of={session}>{(plan) => <Plan plan={plan} />}</Loaded>
+    </Page>
+  );
+}
+
+function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
+  const { card } = plan;
+  const me = useMe();
+  const change = useSessionState(card.id);
+  const go = useNavigate();
+  const mine = me.data?.role === 'instructor';
+  const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      <Box sx={{ borderLeft: `6px solid ${accent(card.family)}`, pl: 2, display: 'flex', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Box>
+          <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
+            {card.title}
+          </Box>
+          <Box sx={{ color: ink.inkSoft }}>
+            <Link to={`/methods/${card.method}`}>{card.method_title}</Link> · {card.section} · {card.room} · {day(card.starts_at)} · {card.minutes} min · {card.state}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          {card.state === 'planned' && mine && (
+            <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
+              Open the session
+            </Button>
+          )}
+          {card.state !== 'planned' && (
+            <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
+              Go to the floor
+            </Button>
+          )}
+        </Box>
+      </Box>
+      {change.error && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(change.error)}
+        </VerdictLine>
+      )}
+      {card.lacks.map((lack) => (
+        <VerdictLine key={lack} level="look" lead="Still open.">
+          {lack}
+        </VerdictLine>
+      ))}
+      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { md: '1fr 1fr' }, alignItems: 'start' }}>
+        <Sheet title="Chosen">
+          <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
+        </Sheet>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Sheet title="Instruments at each bench">
+            <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
+          </Sheet>
+          <Sheet title="Benches">
+            <Pairs rows={plan.benches.map((bench) => [`Bench ${bench.number}${bench.sample ? ` · ${bench.sample}` : ''}`, bench.team.join(', ') || 'no team yet'])} />
+          </Sheet>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Sheet({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}>
+      <Box component="h2" sx={{ m: 0, mb: 1, fontSize: 18 }}>
+        {title}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+function Pairs({ rows }: { rows: [string, string][] }) {
+  return (
+    <Box component="dl" sx={{ m: 0 }}>
+      {rows.map(([name, text]) => (
+        <Box key={name} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.6, borderBottom: `1px solid ${ink.ruleSoft}` }}>
+          <Box component="dt" sx={{ color: ink.inkSoft }}>
+            {name}
+          </Box>
+          <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
+            {text}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,48 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import type { Shapes } from '../api/client';
+import { CheckIcon, LoopIcon, OctagonIcon, TriangleIcon } from './Icons';
+import { ink } from './tokens';
+
+export type Level = Shapes['LevelEnum'];
+
+/** State is word and shape and colour, never colour alone. */
+export const STATES = {
+  keep: { word: 'Keep', Icon: CheckIcon, colour: ink.keep, wash: ink.keepWash },
+  look: { word: 'Look again', Icon: TriangleIcon, colour: ink.look, wash: ink.lookWash },
+  repeat: { word: 'Repeat', Icon: LoopIcon, colour: ink.repeat, wash: ink.repeatWash },
+  stop: { word: 'Stop', Icon: OctagonIcon, colour: ink.stop, wash: ink.stopWash },
+} as const;
+
+/** A small word with its shape. */
+export function StateTag({ level, word }: { level: Level; word?: string }) {
+  const state = STATES[level];
+  return (
+    <Box
+      component="span"
+      sx={{
+        display: 'inline-flex', alignItems: 'center', gap: 0.5, px: 1, py: 0.25, borderRadius: 99,
+        bgcolor: state.wash, color: state.colour, fontWeight: 700, fontSize: 12.5, whiteSpace: 'nowrap',
+      }}
+    >
+      <state.Icon sx={{ fontSize: 15 }} />
+      {word ?? state.word}
+    </Box>
+  );
+}
+
+/** A verdict in a line or two. */
+export function VerdictLine({ level, lead, children }: { level: Level; lead: string; children: ReactNode }) {
+  const state = STATES[level];
+  return (
+    <Box
+      role="status"
+      sx={{ display: 'flex', gap: 1.25, p: 1.25, borderRadius: 2, bgcolor: state.wash, color: state.colour, minHeight: 62 }}
+    >
+      <state.Icon sx={{ fontSize: 22, mt: 0.1, flexShrink: 0 }} />
+      <Box sx={{ fontSize: 15, lineHeight: 1.4 }}>
+        <strong>{lead}</strong> {children}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,22 @@
+/** “14:32”. */
+export const clock = (iso: string | number | Date) =>
+  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** “Tue 24 Nov, 14:32”. */
+export const day = (iso: string) =>
+  new Date(iso).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+/** “just now”, “4 min ago”, “2 h ago”, “6 days ago”. */
+export function ago(iso: string, now = Date.now()): string {
+  const minutes = Math.max(0, Math.floor((now - Date.parse(iso)) / 60000));
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return `${minutes} min ago`;
+  if (minutes < 48 * 60) return `${Math.floor(minutes / 60)} h ago`;
+  return `${Math.floor(minutes / 1440)} days ago`;
+}
+
+/** “2:05”, with a minus once the time is over. */
+export function countdown(seconds: number): string {
+  const left = Math.abs(Math.ceil(seconds));
+  return `${seconds < 0 && left > 0 ? '−' : ''}${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+}

@@ -1,0 +1,13 @@
+import type { Shapes } from '../api/client';
+import { Display } from './Display';
+import { Pipette } from './Pipette';
+import { Tube } from './Tube';
+
+/** The instrument in hand, drawn at what was typed. */
+export function Drawn({ tool, text, colour }: { tool: Shapes['Instrument']; text: string; colour: string }) {
+  const plain = text.trim().replace(',', '.');
+  const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
+  if (tool.digital) return <Display tool={tool} text={plain} />;
+  if (tool.kind === 'pipette') return <Pipette tool={tool} colour={colour} />;
+  return <Tube tool={tool} value={value} text={plain} colour={colour} />;
+}

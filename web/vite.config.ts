@@ -1,0 +1,25 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const shared = [
+  { name: 'v-react', test: /node_modules[\\/](react|react-dom|scheduler|react-router)[\\/]/, priority: 30 },
+  {
+    name: 'v-mui',
+    test: /node_modules[\\/](@mui|@emotion|@popperjs|@babel|stylis|clsx|prop-types|react-is|react-transition-group)[\\/]/,
+    priority: 28,
+  },
+  { name: 'v-data', test: /node_modules[\\/](@tanstack|openapi-fetch|idb)/, priority: 15 },
+];
+
+export default defineConfig({
+  base: process.env.NODE_ENV === 'production' ? '/static/' : '/',
+  plugins: [react()],
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    sourcemap: false,
+    assetsInlineLimit: 0, // a font inlined as data: would be refused by the content security policy
+    rolldownOptions: { output: { codeSplitting: { groups: shared } } },
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:8000' } },
+});
