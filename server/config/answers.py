@@ -25,7 +25,7 @@ class AnswerSerializer(DataclassSerializer[Any]):
 def shape(dataclass: type[Any]) -> type[AnswerSerializer]:
     """The serializer class that describes ``dataclass`` in the OpenAPI document."""
     meta = type("Meta", (), {"dataclass": dataclass})
-    return type(dataclass.__name__, (AnswerSerializer,), {"Meta": meta})
+    return type(dataclass.__name__, (AnswerSerializer,), {"Meta": meta, "__doc__": dataclass.__doc__})
 
 
 def answer(value: Any) -> Response:

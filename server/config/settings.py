@@ -122,7 +122,10 @@ SPECTACULAR_SETTINGS = {
     "VERSION": "1",
     "SERVE_INCLUDE_SCHEMA": False,
     "COMPONENT_SPLIT_REQUEST": True,
-    "ENUM_NAME_OVERRIDES": {"LevelEnum": ["keep", "look", "repeat", "stop"]},
+    "ENUM_NAME_OVERRIDES": {
+        "LevelEnum": ["keep", "look", "repeat", "stop"],
+        "NeedLevelEnum": ["call", "look", "repeat", "stop"],
+    },
 }
 
 LOGGING = {

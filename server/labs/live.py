@@ -14,7 +14,7 @@ from chromata_core.methods.registry import method
 from chromata_core.statistics.class_band import class_band
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
-from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, Talk
+from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
 from labs.term import session_card
 from notebook.models import Entry
 from notebook.standing import sheet_of, standing
@@ -74,17 +74,17 @@ def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:
     return EntryRef(str(entry.id), entry.key, entry.trial, entry.index, entry.text, old)
 
 
-def floor(session: Session, person: Person) -> Floor:
-    """The room as it is now, as ``person`` may see it."""
+def floor(session: Session, person: Person, projector: bool) -> Floor:
+    """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
     benches = list(
         session.benches.prefetch_related("team", "entries", "sample__hidden").select_related("session", "sample")
     )
-    seen_accepted = may_see_accepted(person, session)
+    seen_accepted = may_see_accepted(person, session) and (session.released or not projector)
     states = [(bench, evaluation_of(bench, seen_accepted)) for bench in benches]
-    tiles = [_tile(bench, state, states, seen_accepted) for bench, state in states]
+    tiles = [_tile(bench, state, states, seen_accepted, named=not projector) for bench, state in states]
     needs = (
         [need for bench, state in states for need in _needs(bench, state)]
-        if session.state == Session.State.OPEN
+        if session.state == Session.State.OPEN and not projector
         else []
     )
     needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
@@ -93,17 +93,19 @@ def floor(session: Session, person: Person) -> Floor:
     return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs)
 
 
-_URGENCY: dict[str, float] = {"call": 2.5, "keep": 0, "look": 1, "repeat": 2, "stop": 3}
+_URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}
 
 
-def floor_stamp(session: Session) -> str:
+def floor_stamp(session: Session, person: Person) -> str:
     """Changes whenever the floor would: an entry, a new state, or a minute gone by (benches grow quiet)."""
     sequences = ".".join(str(n) for n in session.benches.values_list("last_sequence", flat=True))
     minute = int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0
-    return f'"{session.pk}-{session.state}-{session.released}-{sequences}-{minute}"'
+    return f'"{session.pk}-{person.pk}-{session.state}-{session.released}-{sequences}-{minute}"'
 
 
-def _tile(bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluation]], seen_accepted: bool) -> FloorBench:
+def _tile(
+    bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluation]], seen_accepted: bool, named: bool
+) -> FloorBench:  # fmt: skip
     result = state.results[0] if state.results else None
     peers = [s.results[0] for b, s in everyone if s.results and b.sample_id == bench.sample_id]
     true = accepted_values(bench).get(result.key) if result and seen_accepted else None
@@ -112,7 +114,7 @@ def _tile(bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluatio
     return FloorBench(
         id=bench.pk,
         number=bench.number,
-        team=[member.name for member in bench.team.all()],
+        team=[member.name for member in bench.team.all()] if named else [],
         sample=bench.sample.label if bench.sample else "",
         doing=_doing(state),
         progress=state.progress,
@@ -145,15 +147,18 @@ def _trial(bench: Bench, trial: TrialOut) -> FloorTrial:
 
 def _open_call(entries: list[Entry]) -> Entry | None:
     """The last call for help that nobody has marked seen or answered."""
-    calls = [entry for entry in entries if entry.key == "call"]
-    answered = max((entry.sequence for entry in entries if entry.key in ("seen", "message")), default=0)
-    return calls[-1] if calls and calls[-1].sequence > answered else None
+    call = next((entry for entry in reversed(entries) if entry.key == "call"), None)
+    if call is None:
+        return None
+    later = [entry for entry in entries if entry.sequence > call.sequence]
+    answered = any(entry.key == "message" or (entry.key, entry.text) == ("seen", str(call.id)) for entry in later)
+    return None if answered else call
 
 
 def _needs(bench: Bench, state: Evaluation) -> list[Need]:
     entries = list(bench.entries.all())
     seen = {entry.text for entry in entries if entry.key == "seen"}
-    needs = [_need_of(bench, finding, entries) for finding in state.findings]
+    needs = [_need_of(bench, finding, finding.level, entries) for finding in state.findings if finding.level != "keep"]
     call = _open_call(entries)
     if call is not None:
         title = f"Bench {bench.number} calls"
@@ -164,14 +169,14 @@ def _needs(bench: Bench, state: Evaluation) -> list[Need]:
     return [need for need in needs + quiet if need.id not in seen]
 
 
-def _need_of(bench: Bench, finding: Finding, entries: list[Entry]) -> Need:
+def _need_of(bench: Bench, finding: Finding, level: NeedLevel, entries: list[Entry]) -> Need:
     about = [e.written_at for e in entries if e.key == finding.key and e.trial == finding.trial]
     since = max(about or [e.written_at for e in entries])
     return Need(
         id=f"{finding.code}:{finding.key}:{finding.trial}:{finding.index}:{since.timestamp():.0f}",
         bench=bench.number,
         bench_id=bench.pk,
-        level=finding.level,
+        level=level,
         title=f"Bench {bench.number} · {finding.what}",
         text=f"{finding.why} {finding.do}",
         word=finding.word,

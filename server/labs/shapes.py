@@ -1,9 +1,11 @@
 """What the screens get: core answers with the bench, people and session they belong to."""
 
 from dataclasses import dataclass
+from typing import Literal
 
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.describe import PartOut
+from chromata_core.method.finding import Level
 from chromata_core.method.outcome import Evaluation, Shown
 from chromata_core.statistics.class_band import Band
 
@@ -123,8 +125,11 @@ class FloorBench:
     band: Band | None
     trials: list[FloorTrial]
     last_at: str | None
-    level: str
+    level: Level
     call: str
+
+
+NeedLevel = Literal["call", "look", "repeat", "stop"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -134,7 +139,7 @@ class Need:
     id: str
     bench: int
     bench_id: int
-    level: str
+    level: NeedLevel
     title: str
     text: str
     word: str

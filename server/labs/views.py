@@ -1,6 +1,6 @@
 """Methods, instruments, sessions, benches and the floor."""
 
-from drf_spectacular.utils import extend_schema
+from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -107,13 +107,14 @@ class SessionState(APIView):
 class FloorNow(APIView):
     """The room as it is now; 304 while nothing has changed."""
 
-    @extend_schema(operation_id="floor", responses=shape(Floor))
+    @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
     def get(self, request: Request, session_id: int) -> Response:
         session = session_for(person_of(request), session_id)
-        stamp = floor_stamp(session)
+        person = person_of(request)
+        stamp = floor_stamp(session, person)
         if request.headers.get("If-None-Match") == stamp:
             return Response(status=304, headers={"ETag": stamp})
-        answered = answer(floor(session, person_of(request)))
+        answered = answer(floor(session, person, request.query_params.get("projector") == "true"))
         answered.headers["ETag"] = stamp
         answered.headers["Cache-Control"] = "private, no-cache"
         return answered

@@ -12,7 +12,11 @@ import { theme } from './app/theme';
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: (failures, error) => failures < 2 && !(error instanceof Refusal), refetchOnWindowFocus: true, networkMode: 'always' },
+    queries: {
+      retry: (failures, error) => failures < 2 && !(error instanceof Refusal),
+      refetchOnWindowFocus: true,
+      networkMode: 'always',
+    },
     mutations: { networkMode: 'always' },
   },
 });

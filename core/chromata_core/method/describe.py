@@ -83,6 +83,7 @@ class QuantityLine:
     plain: str
     scope: str
     result: bool
+    accepted: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -186,6 +187,7 @@ def _quantity(bound: Bound, quantity: Quantity, signs: dict[str, str]) -> Quanti
         quantity.key, quantity.label, quantity.unit, symbol_mathml(quantity.symbol),
         mathml(tree, lambda key: symbol_mathml(signs[key])),
         f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])}", quantity.scope, quantity.result,
+        quantity.accepted,
     )  # fmt: skip
 
 

@@ -230,7 +230,9 @@ def _trial_title(at: Context, trial: int | None) -> str:
 
 def _hand(at: Context, task: Task | None) -> Hand:
     if task is None:
-        return Hand("finished", "", None, None, "", "Finished", "All done.", "Read the report with your team.", "", "", True)
+        return Hand(
+            "finished", "", None, None, "", "Finished", "All done.", "Read the report with your team.", "", "", True
+        )
     return hand_for(at, task)
 
 

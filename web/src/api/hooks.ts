@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
 
@@ -30,7 +30,11 @@ export const useMethod = (slug: string) =>
   });
 
 export const useInstruments = () =>
-  useQuery({ queryKey: ['instruments'], staleTime: Infinity, queryFn: () => said(api.GET('/api/instruments')) });
+  useQuery({
+    queryKey: ['instruments'],
+    staleTime: Infinity,
+    queryFn: () => said(api.GET('/api/instruments')),
+  });
 
 export const useSections = () =>
   useQuery({ queryKey: ['sections'], queryFn: () => said(api.GET('/api/sections')) });
@@ -45,11 +49,17 @@ export const useSession = (id: number) =>
   });
 
 /** The room, asked for every 1.5 s; the server answers 304 while nothing has changed. */
-export const useFloor = (id: number) =>
+export const useFloor = (id: number, projector: boolean) =>
   useQuery({
-    queryKey: ['floor', id],
+    queryKey: ['floor', id, projector],
     refetchInterval: 1500,
-    queryFn: () => said(api.GET('/api/sessions/{session_id}/floor', { params: { path: { session_id: id } } })),
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      said(
+        api.GET('/api/sessions/{session_id}/floor', {
+          params: { path: { session_id: id }, query: { projector } },
+        }),
+      ),
   });
 
 export const useMyBenches = () =>
@@ -75,7 +85,12 @@ export function useSessionState(id: number) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (action: Shapes['ActionEnum']) =>
-      said(api.POST('/api/sessions/{session_id}/state', { params: { path: { session_id: id } }, body: { action } })),
+      said(
+        api.POST('/api/sessions/{session_id}/state', {
+          params: { path: { session_id: id } },
+          body: { action },
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   });
 }
@@ -84,13 +99,28 @@ export function useSessionState(id: number) {
 export function useWriteAt(sessionId: number) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async ({ bench, key, text, trial }: { bench: number; key: string; text: string; trial?: number }) => {
-      const entry = {
-        id: newId(), key, text, trial: trial ?? null, index: null,
-        written_at: new Date().toISOString(), supersedes: null, reason: '',
-      };
+    mutationFn: async ({
+      bench,
+      said: words,
+    }: {
+      bench: number;
+      said: { key: string; text: string; trial?: number }[];
+    }) => {
+      const entries = words.map(({ key, text, trial }) => ({
+        id: newId(),
+        key,
+        text,
+        trial: trial ?? null,
+        index: null,
+        written_at: new Date().toISOString(),
+        supersedes: null,
+        reason: '',
+      }));
       const kept = await said(
-        api.POST('/api/benches/{bench_id}/entries', { params: { path: { bench_id: bench } }, body: { entries: [entry] } }),
+        api.POST('/api/benches/{bench_id}/entries', {
+          params: { path: { bench_id: bench } },
+          body: { entries },
+        }),
       );
       const refused = kept.find((one) => !one.kept);
       if (refused) throw new Refusal([refused.problem], 409);

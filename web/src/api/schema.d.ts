@@ -395,14 +395,14 @@ export interface components {
         BatchRequest: {
             entries: components["schemas"]["DraftRequest"][];
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description A bench in a session's plan. */
         BenchPlace: {
             id: number;
             number: number;
             sample: string;
             team: string[];
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description Everything a bench screen shows. */
         BenchView: {
             id: number;
             number: number;
@@ -577,7 +577,7 @@ export interface components {
             suggest: string;
             word: string;
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description The room as it is now. */
         Floor: {
             session: components["schemas"]["SessionCard"];
             result_label: string;
@@ -602,7 +602,7 @@ export interface components {
             band: components["schemas"]["Band"] | null;
             trials: components["schemas"]["FloorTrial"][];
             last_at: string | null;
-            level: string;
+            level: components["schemas"]["LevelEnum"];
             call: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -693,7 +693,7 @@ export interface components {
          * @enum {string}
          */
         MeniscusEnum: "bottom" | "top";
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description What the list of methods shows. */
         MethodCard: {
             slug: string;
             version: number;
@@ -702,7 +702,7 @@ export interface components {
             title: string;
             question: string;
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description A method whole, with its worked example and the computed effects of slips and faults. */
         MethodPage: {
             card: components["schemas"]["MethodCard"];
             reaction: string;
@@ -727,13 +727,21 @@ export interface components {
             id: string;
             bench: number;
             bench_id: number;
-            level: string;
+            level: components["schemas"]["NeedLevelEnum"];
             title: string;
             text: string;
             word: string;
             since: string;
             trial: number | null;
         };
+        /**
+         * @description * `call` - call
+         *     * `look` - look
+         *     * `repeat` - repeat
+         *     * `stop` - stop
+         * @enum {string}
+         */
+        NeedLevelEnum: "call" | "look" | "repeat" | "stop";
         /**
          * @description * `down` - down
          *     * `up` - up
@@ -798,7 +806,11 @@ export interface components {
             benches: number;
             samples?: components["schemas"]["SampleRequest"][];
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /**
+         * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
+         *
+         *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
+         */
         Prediction: {
             options: {
                 [key: string]: string;
@@ -821,6 +833,7 @@ export interface components {
             plain: string;
             scope: string;
             result: boolean;
+            accepted: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         QuantityOut: {
@@ -840,7 +853,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             level: components["schemas"]["LevelEnum"];
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description A bench's report. ``whole`` says that the chained record was verified. */
         Report: {
             bench_id: number;
             number: number;
@@ -939,7 +952,7 @@ export interface components {
             students: number;
             lacks: string[];
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description A session whole, for its instructor and assistants. */
         SessionPlan: {
             card: components["schemas"]["SessionCard"];
             options: components["schemas"]["OptionChosen"][];
@@ -1000,7 +1013,7 @@ export interface components {
             trial?: number | null;
             index?: number | null;
         };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        /** @description What a reading about to be kept is worth. */
         Verdict: {
             level: components["schemas"]["LevelEnum"];
             lead: string;
@@ -1430,7 +1443,9 @@ export interface operations {
     };
     floor: {
         parameters: {
-            query?: never;
+            query?: {
+                projector?: boolean;
+            };
             header?: never;
             path: {
                 session_id: number;

@@ -5,8 +5,10 @@ import { Loaded } from '../identity/Page';
 import { SignIn } from '../features/signin/SignIn';
 import { Shell } from './Shell';
 
-const view = <Name extends string, Props>(load: () => Promise<Record<Name, (props: Props) => ReactNode>>, name: Name) =>
-  lazy(async () => ({ default: (await load())[name] }));
+const view = <Name extends string, Props>(
+  load: () => Promise<Record<Name, (props: Props) => ReactNode>>,
+  name: Name,
+) => lazy(async () => ({ default: (await load())[name] }));
 
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
@@ -29,8 +31,17 @@ export function App() {
           <Suspense fallback={<Loaded of={{ data: undefined, error: null }}>{() => null}</Loaded>}>
             <Routes>
               <Route path="/benches/:bench" element={<BenchPage />} />
-              <Route element={<Shell me={person}><Outlet /></Shell>}>
-                <Route path="/" element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />} />
+              <Route
+                element={
+                  <Shell me={person}>
+                    <Outlet />
+                  </Shell>
+                }
+              >
+                <Route
+                  path="/"
+                  element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />}
+                />
                 <Route path="/methods" element={<MethodBook />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
@@ -58,5 +69,9 @@ function MyBench() {
 }
 
 function NoBench() {
-  return <p style={{ padding: 24 }}>No session is open for you yet. Your instructor opens it; this page finds it then.</p>;
+  return (
+    <p style={{ padding: 24 }}>
+      No session is open for you yet. Your instructor opens it; this page finds it then.
+    </p>
+  );
 }

@@ -8,9 +8,19 @@ import { ink } from '../identity/tokens';
 import mark from './mark.svg';
 
 const PLACES = {
-  instructor: [['/', 'Term'], ['/methods', 'Method book'], ['/plan', 'Plan a session']],
-  assistant: [['/', 'Term'], ['/methods', 'Method book']],
-  student: [['/', 'My bench'], ['/methods', 'Method book']],
+  instructor: [
+    ['/', 'Term'],
+    ['/methods', 'Method book'],
+    ['/plan', 'Plan a session'],
+  ],
+  assistant: [
+    ['/', 'Term'],
+    ['/methods', 'Method book'],
+  ],
+  student: [
+    ['/', 'My bench'],
+    ['/methods', 'Method book'],
+  ],
 } as const;
 
 /** The line at the top of every view but the bench. */
@@ -23,13 +33,50 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
   };
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: { xs: 0.5, md: 1.5 }, px: { xs: 1.5, md: 2.5 }, minHeight: 54, bgcolor: ink.sheet, borderBottom: `1px solid ${ink.ruleSoft}`, flexWrap: 'wrap' }}>
-        <Box component={Link} to="/" sx={{ display: 'flex', alignItems: 'center', gap: 1, color: ink.ink, textDecoration: 'none', fontWeight: 700, fontSize: 18, mr: 1 }}>
+      <Box
+        component="header"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: { xs: 0.5, md: 1.5 },
+          px: { xs: 1.5, md: 2.5 },
+          minHeight: 54,
+          bgcolor: ink.sheet,
+          borderBottom: `1px solid ${ink.ruleSoft}`,
+          flexWrap: 'wrap',
+        }}
+      >
+        <Box
+          component={Link}
+          to="/"
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            color: ink.ink,
+            textDecoration: 'none',
+            fontWeight: 700,
+            fontSize: 18,
+            mr: 1,
+          }}
+        >
           <img src={mark} width={30} height={30} alt="" /> Chromata
         </Box>
         <Box component="nav" aria-label="Views" sx={{ display: 'flex', flex: 1, flexWrap: 'wrap' }}>
           {PLACES[me.role ?? 'student'].map(([to, name]) => (
-            <Button key={to} component={NavLink} to={to} end={to === '/'} sx={{ color: ink.ink, fontWeight: 400, borderRadius: 0, px: 1.25, '&.active': { fontWeight: 700, boxShadow: `inset 0 -3px ${ink.link}` } }}>
+            <Button
+              key={to}
+              component={NavLink}
+              to={to}
+              end={to === '/'}
+              sx={{
+                color: ink.ink,
+                fontWeight: 400,
+                borderRadius: 0,
+                px: 1.25,
+                '&.active': { fontWeight: 700, boxShadow: `inset 0 -3px ${ink.link}` },
+              }}
+            >
               {name}
             </Button>
           ))}

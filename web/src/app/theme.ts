@@ -57,7 +57,9 @@ export const theme = createTheme({
     MuiSelect: { defaultProps: { size: 'small' } },
     MuiInputLabel: { styleOverrides: { root: { color: ink.inkSoft, '&.Mui-focused': { color: ink.link } } } },
     MuiDialog: {
-      styleOverrides: { paper: { borderRadius: 14, border: `1px solid ${ink.rule}`, backgroundImage: 'none' } },
+      styleOverrides: {
+        paper: { borderRadius: 14, border: `1px solid ${ink.rule}`, backgroundImage: 'none' },
+      },
     },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiLink: { styleOverrides: { root: { color: ink.link, textDecorationColor: ink.rule } } },
@@ -65,7 +67,9 @@ export const theme = createTheme({
       styleOverrides: {
         body: { background: ink.ground, color: ink.ink },
         'a:focus-visible, button:focus-visible, [tabindex]:focus-visible': focus(),
-        '@media (prefers-reduced-motion: reduce)': { '*': { animation: 'none !important', transition: 'none !important' } },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { animation: 'none !important', transition: 'none !important' },
+        },
       },
     },
   },

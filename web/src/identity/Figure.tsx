@@ -1,7 +1,11 @@
 import { styled } from '@mui/material/styles';
 import { FIGURES, ink } from './tokens';
 
-const Mono = styled('span')({ fontFamily: FIGURES, fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' });
+const Mono = styled('span')({
+  fontFamily: FIGURES,
+  fontVariantNumeric: 'tabular-nums',
+  whiteSpace: 'nowrap',
+});
 const Doubtful = styled('span')({
   color: ink.inkSoft,
   borderBottom: '0.09em dotted currentcolor',
@@ -18,7 +22,15 @@ export function doubtfulFrom(text: string, count: number): number {
 }
 
 /** A number as an instrument or a computation knows it: the estimated digits are lighter and dotted underneath. */
-export function Figure({ text, doubtful = 1, unit = '' }: { text: string; doubtful?: number; unit?: string }) {
+export function Figure({
+  text,
+  doubtful = 1,
+  unit = '',
+}: {
+  text: string;
+  doubtful?: number;
+  unit?: string;
+}) {
   const split = doubtful > 0 && /\d/.test(text) ? doubtfulFrom(text, doubtful) : text.length;
   return (
     <Mono>

@@ -1,8 +1,4 @@
-import { styled } from '@mui/material/styles';
-
-const Line = styled('math')({ fontSize: '1.12em' });
-
 /** Mathematics from the core (MathML it made and escaped itself). */
 export function Mathml({ of }: { of: string }) {
-  return <Line dangerouslySetInnerHTML={{ __html: of }} />;
+  return <span style={{ fontSize: '1.12em' }} dangerouslySetInnerHTML={{ __html: `<math>${of}</math>` }} />;
 }

@@ -4,21 +4,50 @@ import { Figure } from './Figure';
 import { FIGURES, ink } from './tokens';
 
 /** A result with its uncertainty, under the family's stripe. */
-export function ResultCard({ result, colour, small = false }: { result: Shapes['ResultOut']; colour: string; small?: boolean }) {
+export function ResultCard({
+  result,
+  colour,
+  small = false,
+}: {
+  result: Shapes['ResultOut'];
+  colour: string;
+  small?: boolean;
+}) {
   const power = result.power ? ` × ${result.power}` : '';
   return (
-    <Box sx={{ border: `1px solid ${ink.rule}`, borderLeft: `6px solid ${colour}`, borderRadius: 2, bgcolor: ink.sheet, px: 1.5, py: small ? 0.75 : 1.25 }}>
+    <Box
+      sx={{
+        border: `1px solid ${ink.rule}`,
+        borderLeft: `6px solid ${colour}`,
+        borderRadius: 2,
+        bgcolor: ink.sheet,
+        px: 1.5,
+        py: small ? 0.75 : 1.25,
+      }}
+    >
       <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft }}>{result.label}</Box>
       <Box sx={{ fontSize: small ? 19 : 27, fontWeight: 700, lineHeight: 1.25 }}>
         <Figure text={result.shown.text} doubtful={result.shown.doubtful} />
-        <Box component="span" sx={{ fontFamily: FIGURES, fontSize: small ? 14 : 17, fontWeight: 400, color: ink.inkSoft, ml: 0.75 }}>
-          ± {result.uncertainty}{power} {result.unit}
+        <Box
+          component="span"
+          sx={{
+            fontFamily: FIGURES,
+            fontSize: small ? 14 : 17,
+            fontWeight: 400,
+            color: ink.inkSoft,
+            ml: 0.75,
+          }}
+        >
+          ± {result.uncertainty}
+          {power} {result.unit}
         </Box>
       </Box>
       {!small && (
         <Box sx={{ fontSize: 13, color: ink.inkSoft }}>
           95 %, k = {result.k.toFixed(2)}
-          {result.comparison ? ` · ${result.comparison.percent_text} from ${result.comparison.accepted} ${result.unit}` : ''}
+          {result.comparison
+            ? ` · ${result.comparison.percent_text} from ${result.comparison.accepted} ${result.unit}`
+            : ''}
         </Box>
       )}
     </Box>

@@ -21,8 +21,17 @@ export function StateTag({ level, word }: { level: Level; word?: string }) {
     <Box
       component="span"
       sx={{
-        display: 'inline-flex', alignItems: 'center', gap: 0.5, px: 1, py: 0.25, borderRadius: 99,
-        bgcolor: state.wash, color: state.colour, fontWeight: 700, fontSize: 12.5, whiteSpace: 'nowrap',
+        display: 'inline-flex',
+        alignItems: 'center',
+        gap: 0.5,
+        px: 1,
+        py: 0.25,
+        borderRadius: 99,
+        bgcolor: state.wash,
+        color: state.colour,
+        fontWeight: 700,
+        fontSize: 12.5,
+        whiteSpace: 'nowrap',
       }}
     >
       <state.Icon sx={{ fontSize: 15 }} />
@@ -37,7 +46,15 @@ export function VerdictLine({ level, lead, children }: { level: Level; lead: str
   return (
     <Box
       role="status"
-      sx={{ display: 'flex', gap: 1.25, p: 1.25, borderRadius: 2, bgcolor: state.wash, color: state.colour, minHeight: 62 }}
+      sx={{
+        display: 'flex',
+        gap: 1.25,
+        p: 1.25,
+        borderRadius: 2,
+        bgcolor: state.wash,
+        color: state.colour,
+        minHeight: 62,
+      }}
     >
       <state.Icon sx={{ fontSize: 22, mt: 0.1, flexShrink: 0 }} />
       <Box sx={{ fontSize: 15, lineHeight: 1.4 }}>

@@ -9,12 +9,22 @@ export function WorkedLines({ lines, trial }: { lines: Shapes['WorkedLine'][]; t
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map((line) => (
-        <Box component="li" key={`${line.key}${line.trial ?? ''}`} sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}`, overflowX: 'auto', overflowY: 'hidden' }}>
+        <Box
+          component="li"
+          key={`${line.key}${line.trial ?? ''}`}
+          sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}`, overflowX: 'auto', overflowY: 'hidden' }}
+        >
           <Box sx={{ fontSize: 13.5, color: ink.inkSoft, mb: 0.5 }}>
             {line.label}
-            {line.trial !== null && (line.trial === 0 ? `, rough ${trial.toLowerCase()}` : `, ${trial.toLowerCase()} ${line.trial}`)}
+            {line.trial !== null &&
+              (line.trial === 0
+                ? `, rough ${trial.toLowerCase()}`
+                : `, ${trial.toLowerCase()} ${line.trial}`)}
           </Box>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }} aria-label={line.plain}>
+          <Box
+            sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}
+            aria-label={line.plain}
+          >
             <Mathml of={`${line.symbol}<mo>=</mo>${line.formula}<mo>=</mo>${line.numbers}<mo>=</mo>`} />
             <Box component="span" sx={{ fontWeight: 700, fontSize: 17 }}>
               <Figure text={line.answer.text} doubtful={line.answer.doubtful} unit={line.answer.unit} />

@@ -4,7 +4,13 @@ export const clock = (iso: string | number | Date) =>
 
 /** “Tue 24 Nov, 14:32”. */
 export const day = (iso: string) =>
-  new Date(iso).toLocaleString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  new Date(iso).toLocaleString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
 
 /** “just now”, “4 min ago”, “2 h ago”, “6 days ago”. */
 export function ago(iso: string, now = Date.now()): string {

@@ -8,14 +8,40 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
   const filled = missing && !text.includes('.') ? `${text}.${missing}` : `${text}${missing}`;
   const balance = tool.kind === 'balance';
   return (
-    <svg viewBox="0 0 250 230" role="img" aria-label={`${tool.short} showing ${text || 'nothing'}`} style={{ width: '100%', maxHeight: 300 }}>
-      {balance && <ellipse cx={125} cy={42} rx={84} ry={13} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />}
-      {balance && <path d="M113 54 h24 v26 h-24z" fill={ink.ruleSoft} stroke={ink.inkSoft} strokeWidth={1.5} />}
-      <path d="M26 80 h198 l14 116 a10 10 0 0 1 -10 10 h-206 a10 10 0 0 1 -10 -10z" fill={ink.ruleSoft} stroke={ink.inkSoft} strokeWidth={2} />
+    <svg
+      viewBox="0 0 250 230"
+      role="img"
+      aria-label={`${tool.short} showing ${text || 'nothing'}`}
+      style={{ width: '100%', maxHeight: 300 }}
+    >
+      {balance && (
+        <ellipse cx={125} cy={42} rx={84} ry={13} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />
+      )}
+      {balance && (
+        <path d="M113 54 h24 v26 h-24z" fill={ink.ruleSoft} stroke={ink.inkSoft} strokeWidth={1.5} />
+      )}
+      <path
+        d="M26 80 h198 l14 116 a10 10 0 0 1 -10 10 h-206 a10 10 0 0 1 -10 -10z"
+        fill={ink.ruleSoft}
+        stroke={ink.inkSoft}
+        strokeWidth={2}
+      />
       <rect x={36} y={104} width={178} height={62} rx={6} fill={ink.liquid} stroke={ink.inkSoft} />
-      <text x={182} y={147} textAnchor="end" fill={ink.ink} style={{ fontFamily: FIGURES, fontSize: 29, letterSpacing: 0.5 }}>{filled || '–'}</text>
-      <text x={189} y={147} fill={ink.ink} style={{ fontFamily: FIGURES, fontSize: 15 }}>{tool.unit}</text>
-      <text x={125} y={190} textAnchor="middle" fill={ink.inkSoft} style={{ fontSize: 12 }}>step {tool.graduation} {tool.unit}</text>
+      <text
+        x={182}
+        y={147}
+        textAnchor="end"
+        fill={ink.ink}
+        style={{ fontFamily: FIGURES, fontSize: 29, letterSpacing: 0.5 }}
+      >
+        {filled || '–'}
+      </text>
+      <text x={189} y={147} fill={ink.ink} style={{ fontFamily: FIGURES, fontSize: 15 }}>
+        {tool.unit}
+      </text>
+      <text x={125} y={190} textAnchor="middle" fill={ink.inkSoft} style={{ fontSize: 12 }}>
+        step {tool.graduation} {tool.unit}
+      </text>
     </svg>
   );
 }

@@ -21,14 +21,37 @@ export function Tube({ tool, value, text, colour }: Props) {
   const high = Number(tool.high);
   const inside = value !== null && value >= low && value <= high;
   const shown = inside ? value : low + 10 * graduation;
-  const window = scaleWindow(shown, { low, high, graduation, reach: 11, height: HEIGHT, numbersRun: tool.numbers_run });
+  const window = scaleWindow(shown, {
+    low,
+    high,
+    graduation,
+    reach: 11,
+    height: HEIGHT,
+    numbersRun: tool.numbers_run,
+  });
   const y = window.at(shown) + 12;
   const sag = 9;
   const stuck = tool.numbers_run === 'down' ? 'numbers run down' : 'numbers run up';
   return (
-    <svg viewBox={`0 0 250 ${HEIGHT + 28}`} role="img" aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, empty`} style={{ width: '100%', height: '100%', maxHeight: 470 }}>
-      <clipPath id="tube"><rect x={LEFT} y={4} width={RIGHT - LEFT} height={HEIGHT + 16} rx={8} /></clipPath>
-      <rect x={LEFT} y={4} width={RIGHT - LEFT} height={HEIGHT + 16} rx={8} fill={ink.sheet} stroke={ink.rule} strokeWidth={2} />
+    <svg
+      viewBox={`0 0 250 ${HEIGHT + 28}`}
+      role="img"
+      aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, empty`}
+      style={{ width: '100%', height: '100%', maxHeight: 470 }}
+    >
+      <clipPath id="tube">
+        <rect x={LEFT} y={4} width={RIGHT - LEFT} height={HEIGHT + 16} rx={8} />
+      </clipPath>
+      <rect
+        x={LEFT}
+        y={4}
+        width={RIGHT - LEFT}
+        height={HEIGHT + 16}
+        rx={8}
+        fill={ink.sheet}
+        stroke={ink.rule}
+        strokeWidth={2}
+      />
       {inside && (
         <g clipPath="url(#tube)">
           <path d={`${meniscusPath(LEFT, RIGHT, y, sag)} V${HEIGHT + 30} H${LEFT} Z`} fill={ink.liquid} />
@@ -37,9 +60,22 @@ export function Tube({ tool, value, text, colour }: Props) {
       )}
       {window.marks.map((mark) => (
         <g key={mark.y}>
-          <line x1={LEFT + 2} x2={LEFT + { major: 60, middle: 40, minor: 27 }[mark.rank]} y1={mark.y + 12} y2={mark.y + 12} stroke={ink.ink} strokeWidth={mark.rank === 'major' ? 2 : 1.3} />
+          <line
+            x1={LEFT + 2}
+            x2={LEFT + { major: 60, middle: 40, minor: 27 }[mark.rank]}
+            y1={mark.y + 12}
+            y2={mark.y + 12}
+            stroke={ink.ink}
+            strokeWidth={mark.rank === 'major' ? 2 : 1.3}
+          />
           {mark.label && (
-            <text x={LEFT - 9} y={mark.y + 17.5} textAnchor="end" fill={mark.rank === 'major' ? ink.ink : ink.inkSoft} style={{ fontFamily: FIGURES, fontSize: mark.rank === 'major' ? 19 : 14 }}>
+            <text
+              x={LEFT - 9}
+              y={mark.y + 17.5}
+              textAnchor="end"
+              fill={mark.rank === 'major' ? ink.ink : ink.inkSoft}
+              style={{ fontFamily: FIGURES, fontSize: mark.rank === 'major' ? 19 : 14 }}
+            >
               {mark.label}
             </text>
           )}
@@ -47,14 +83,38 @@ export function Tube({ tool, value, text, colour }: Props) {
       ))}
       {inside && (
         <g>
-          <line x1={LEFT - 6} x2={RIGHT + 8} y1={y} y2={y} stroke={colour} strokeWidth={1.6} strokeDasharray="4 3" />
-          <text x={RIGHT + 13} y={y - 3} fill={colour} style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}>{text}</text>
-          <text x={RIGHT + 13} y={y + 15} fill={ink.inkSoft} style={{ fontSize: 12 }}>read here</text>
+          <line
+            x1={LEFT - 6}
+            x2={RIGHT + 8}
+            y1={y}
+            y2={y}
+            stroke={colour}
+            strokeWidth={1.6}
+            strokeDasharray="4 3"
+          />
+          <text
+            x={RIGHT + 13}
+            y={y - 3}
+            fill={colour}
+            style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}
+          >
+            {text}
+          </text>
+          <text x={RIGHT + 13} y={y + 15} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+            read here
+          </text>
         </g>
       )}
-      <text x={RIGHT + 13} y={tool.numbers_run === 'down' ? HEIGHT + 8 : 24} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+      <text
+        x={RIGHT + 13}
+        y={tool.numbers_run === 'down' ? HEIGHT + 8 : 24}
+        fill={ink.inkSoft}
+        style={{ fontSize: 12 }}
+      >
         {stuck.slice(0, 12)}
-        <tspan x={RIGHT + 13} dy={14}>{stuck.slice(12)}</tspan>
+        <tspan x={RIGHT + 13} dy={14}>
+          {stuck.slice(12)}
+        </tspan>
       </text>
     </svg>
   );

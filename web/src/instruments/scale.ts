@@ -38,7 +38,8 @@ export function scaleWindow(value: number, of: ScaleOf): ScaleWindow {
   for (let step = first; step <= last; step++) {
     const rank = step % 10 === 0 ? 'major' : step % 5 === 0 ? 'middle' : 'minor';
     const stands = step * of.graduation;
-    const label = rank === 'major' ? trimmed(stands) : rank === 'middle' && of.graduation < 1 ? stands.toFixed(1) : '';
+    const label =
+      rank === 'major' ? trimmed(stands) : rank === 'middle' && of.graduation < 1 ? stands.toFixed(1) : '';
     marks.push({ y: at(stands), rank, label });
   }
   return { from, to, marks, at };

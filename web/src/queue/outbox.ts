@@ -31,12 +31,22 @@ export async function waiting(bench: number): Promise<Draft[]> {
 }
 
 /** Keeps an entry on this device first. Sending it twice does no harm: the server knows its id. */
-export async function keep(bench: number, written: Partial<Draft> & Pick<Draft, 'key' | 'text'>): Promise<Draft> {
+export async function keep(
+  bench: number,
+  written: Partial<Draft> & Pick<Draft, 'key' | 'text'>,
+): Promise<Draft> {
   const draft: Draft = {
-    id: newId(), trial: null, index: null, supersedes: null, reason: '',
-    written_at: new Date().toISOString(), ...written,
+    id: newId(),
+    trial: null,
+    index: null,
+    supersedes: null,
+    reason: '',
+    written_at: new Date().toISOString(),
+    ...written,
   };
-  await (await store()).put('drafts', { id: draft.id, bench, order: performance.timeOrigin + performance.now(), draft });
+  await (
+    await store()
+  ).put('drafts', { id: draft.id, bench, order: performance.timeOrigin + performance.now(), draft });
   return draft;
 }
 
@@ -54,7 +64,10 @@ async function sent(bench: number, drafts: Draft[]): Promise<Shapes['Kept'][]> {
   const first = drafts.slice(0, 200);
   try {
     return await said(
-      api.POST('/api/benches/{bench_id}/entries', { params: { path: { bench_id: bench } }, body: { entries: first } }),
+      api.POST('/api/benches/{bench_id}/entries', {
+        params: { path: { bench_id: bench } },
+        body: { entries: first },
+      }),
     );
   } catch (error) {
     // A form the server cannot read at all will not be better next time: say so and let go of it.

@@ -10,8 +10,18 @@ import { KeyCap } from '../../identity/KeyCap';
 export type Asking = 'call' | 'note' | 'reject' | 'keys' | null;
 
 const WORDS = {
-  call: { title: 'Call for help', label: 'What is the matter?', send: 'Call', usual: 'Please come and look.' },
-  note: { title: 'Note what you see', label: 'Colour, gas, solid, smell of nothing but air…', send: 'Keep note', usual: '' },
+  call: {
+    title: 'Call for help',
+    label: 'What is the matter?',
+    send: 'Call',
+    usual: 'Please come and look.',
+  },
+  note: {
+    title: 'Note what you see',
+    label: 'Colour, gas, solid, smell of nothing but air…',
+    send: 'Keep note',
+    usual: '',
+  },
   reject: { title: 'Reject this trial', label: 'What went wrong?', send: 'Reject trial', usual: '' },
 } as const;
 
@@ -27,7 +37,11 @@ export function BenchDialogs({ asking, trial, onClose, onSay }: Props) {
   if (asking === null) return null;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      {asking === 'keys' ? <Keys onClose={onClose} /> : <Say what={asking} trial={trial} onClose={onClose} onSay={onSay} />}
+      {asking === 'keys' ? (
+        <Keys onClose={onClose} />
+      ) : (
+        <Say what={asking} trial={trial} onClose={onClose} onSay={onSay} />
+      )}
     </Dialog>
   );
 }
@@ -45,7 +59,16 @@ function Say({ what, trial, onClose, onSay }: Omit<Props, 'asking'> & { what: 'c
       <DialogTitle>{what === 'reject' && trial ? `Reject ${trial.toLowerCase()}` : words.title}</DialogTitle>
       <DialogContent>
         {what === 'reject' && <p>It stays on the record, struck through, and is never averaged.</p>}
-        <TextField autoFocus multiline maxRows={4} label={words.label} value={text} onChange={(event) => setText(event.target.value)} sx={{ mt: 1 }} onFocus={(event) => event.target.select()} />
+        <TextField
+          autoFocus
+          multiline
+          maxRows={4}
+          label={words.label}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          sx={{ mt: 1 }}
+          onFocus={(event) => event.target.select()}
+        />
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Back</Button>

@@ -13,22 +13,51 @@ import type { Bench } from './hand';
 export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: Outbox; onCall: () => void }) {
   const now = useNow(1000);
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: { xs: 1, md: 2 }, px: { xs: 1.5, md: 2.5 }, minHeight: 54, bgcolor: ink.sheet, borderBottom: `1px solid ${ink.ruleSoft}` }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 1, md: 2 },
+        px: { xs: 1.5, md: 2.5 },
+        minHeight: 54,
+        bgcolor: ink.sheet,
+        borderBottom: `1px solid ${ink.ruleSoft}`,
+      }}
+    >
       <Box component={Link} to="/" aria-label="Home" sx={{ display: 'flex' }}>
         <img src={mark} width={30} height={30} alt="" />
       </Box>
       <Box sx={{ fontWeight: 700, fontSize: 16, whiteSpace: 'nowrap' }}>Bench {bench.number}</Box>
-      <Box sx={{ color: ink.inkSoft, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', flex: 1, display: { xs: 'none', sm: 'block' } }}>
+      <Box
+        sx={{
+          color: ink.inkSoft,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+          flex: 1,
+          display: { xs: 'none', sm: 'block' },
+        }}
+      >
         {bench.team.join(', ')} · {bench.session.title}
         {bench.sample ? ` · ${bench.sample}` : ''}
       </Box>
       <Box sx={{ flex: 1, display: { sm: 'none' } }} />
       <Saved outbox={outbox} />
       <Box sx={{ fontFamily: FIGURES, fontSize: 18, display: { xs: 'none', sm: 'block' } }}>{clock(now)}</Box>
-      <Button component={Link} to={`/benches/${bench.id}/report`} sx={{ px: 1, display: { xs: 'none', md: 'inline-flex' } }}>
+      <Button
+        component={Link}
+        to={`/benches/${bench.id}/report`}
+        sx={{ px: 1, display: { xs: 'none', md: 'inline-flex' } }}
+      >
         Report
       </Button>
-      <Button variant="outlined" startIcon={<HandIcon />} onClick={onCall} sx={{ whiteSpace: 'nowrap', px: { xs: 1, md: 2 } }}>
+      <Button
+        variant="outlined"
+        startIcon={<HandIcon />}
+        onClick={onCall}
+        sx={{ whiteSpace: 'nowrap', px: { xs: 1, md: 2 } }}
+      >
         Help
       </Button>
     </Box>
@@ -38,9 +67,26 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
 function Saved({ outbox }: { outbox: Outbox }) {
   const count = outbox.pending.length;
   const saved = count === 0;
-  const [colour, wash, Icon] = saved ? [ink.keep, ink.keepWash, CheckIcon] : [ink.look, ink.lookWash, LoopIcon];
+  const [colour, wash, Icon] = saved
+    ? [ink.keep, ink.keepWash, CheckIcon]
+    : [ink.look, ink.lookWash, LoopIcon];
   return (
-    <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.5, px: 1.25, py: 0.25, borderRadius: 99, bgcolor: wash, color: colour, fontWeight: 700, fontSize: 13.5, whiteSpace: 'nowrap' }}>
+    <Box
+      role="status"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.5,
+        px: 1.25,
+        py: 0.25,
+        borderRadius: 99,
+        bgcolor: wash,
+        color: colour,
+        fontWeight: 700,
+        fontSize: 13.5,
+        whiteSpace: 'nowrap',
+      }}
+    >
       <Icon sx={{ fontSize: 16 }} />
       {saved ? 'All saved' : outbox.online ? 'Sending…' : `No network: ${count} kept here`}
     </Box>

@@ -9,22 +9,54 @@ import type { Asking } from './BenchDialogs';
 import type { Bench, Task } from './hand';
 
 /** The one sentence that says what to do next. */
-export function NextSentence({ task, open, sessionState }: { task: Task; open: boolean; sessionState: string }) {
-  const closed = sessionState === 'closed' ? 'This session is closed.' : 'This session has not been opened yet.';
+export function NextSentence({
+  task,
+  open,
+  sessionState,
+}: {
+  task: Task;
+  open: boolean;
+  sessionState: string;
+}) {
+  const closed =
+    sessionState === 'closed' ? 'This session is closed.' : 'This session has not been opened yet.';
   return (
     <Box
       role="status"
-      sx={{ bgcolor: ink.deep, color: ink.onDeep, px: { xs: 2, md: 2.5 }, py: 1.5, fontSize: { xs: 18, md: 21 }, lineHeight: 1.3, display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'baseline' }}
+      sx={{
+        bgcolor: ink.deep,
+        color: ink.onDeep,
+        px: { xs: 2, md: 2.5 },
+        py: 1.5,
+        fontSize: { xs: 18, md: 21 },
+        lineHeight: 1.3,
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 1.5,
+        alignItems: 'baseline',
+      }}
     >
       <strong>{open ? task.lead : closed}</strong>
       {open && task.then && <span>{task.then}</span>}
-      {open && task.aside && <Box component="span" sx={{ fontSize: 15, color: ink.deepSoft }}>{task.aside}</Box>}
+      {open && task.aside && (
+        <Box component="span" sx={{ fontSize: 15, color: ink.deepSoft }}>
+          {task.aside}
+        </Box>
+      )}
     </Box>
   );
 }
 
 /** What the instructor last said, and what the server would not keep. */
-export function Said({ bench, refused, onDismiss }: { bench: Bench; refused: string[]; onDismiss: () => void }) {
+export function Said({
+  bench,
+  refused,
+  onDismiss,
+}: {
+  bench: Bench;
+  refused: string[];
+  onDismiss: () => void;
+}) {
   const last = bench.talk.filter((talk) => talk.kind === 'message').at(-1);
   const calls = bench.talk.filter((talk) => talk.kind === 'call').at(-1);
   const waiting = calls && (!last || last.at < calls.at);
@@ -50,17 +82,40 @@ export function Said({ bench, refused, onDismiss }: { bench: Bench; refused: str
 }
 
 /** The keys, and the caution that always holds. */
-export function BenchFooter({ bench, task, onAsk }: { bench: Bench; task: Task; onAsk: (what: Asking) => void }) {
+export function BenchFooter({
+  bench,
+  task,
+  onAsk,
+}: {
+  bench: Bench;
+  task: Task;
+  onAsk: (what: Asking) => void;
+}) {
   const caution = bench.evaluation.steps.find((step) => step.state === 'now')?.cautions[0];
   return (
-    <Box component="footer" sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2.5, minHeight: 44, bgcolor: ink.sheet, borderTop: `1px solid ${ink.ruleSoft}`, fontSize: 13.5, flexWrap: 'wrap' }}>
+    <Box
+      component="footer"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        px: 2.5,
+        minHeight: 44,
+        bgcolor: ink.sheet,
+        borderTop: `1px solid ${ink.ruleSoft}`,
+        fontSize: 13.5,
+        flexWrap: 'wrap',
+      }}
+    >
       <span>
         <KeyCap>Enter</KeyCap> keep and go on
       </span>
       {task.trial !== null && <Hint letter="R" what="reject this trial" onClick={() => onAsk('reject')} />}
       <Hint letter="O" what="note what you see" onClick={() => onAsk('note')} />
       <Hint letter="?" what="all keys" onClick={() => onAsk('keys')} />
-      <Box sx={{ ml: 'auto', color: ink.inkSoft }}>{caution ?? 'Goggles on.'} Local rules and your instructor decide.</Box>
+      <Box sx={{ ml: 'auto', color: ink.inkSoft }}>
+        {caution ?? 'Goggles on.'} Local rules and your instructor decide.
+      </Box>
     </Box>
   );
 }

@@ -63,24 +63,49 @@ function AtTheBench({ bench }: { bench: Bench }) {
 
   const shown = (which: Part) => (!narrow || part === which ? undefined : 'none');
   return (
-    <Box sx={{ display: 'grid', gridTemplateRows: 'auto auto auto 1fr auto', minHeight: '100dvh', height: { lg: '100dvh' } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateRows: 'auto auto auto 1fr auto',
+        minHeight: '100dvh',
+        height: { lg: '100dvh' },
+      }}
+    >
       <BenchHeader bench={bench} outbox={outbox} onCall={() => setAsking('call')} />
       <NextSentence task={task} open={open} sessionState={bench.session.state} />
       <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
       <Box
         component="main"
         sx={{
-          display: 'grid', minHeight: 0,
+          display: 'grid',
+          minHeight: 0,
           gridTemplateColumns: { xs: '1fr', lg: '252px minmax(0, 1fr) 408px' },
-          '@media (min-width: 700px) and (max-width: 1199px)': { gridTemplateColumns: '232px minmax(0, 1fr)' },
+          '@media (min-width: 700px) and (max-width: 1199px)': {
+            gridTemplateColumns: '232px minmax(0, 1fr)',
+          },
         }}
       >
-        <Box sx={{ display: shown('steps'), p: 2, bgcolor: ink.ground, borderRight: `1px solid ${ink.ruleSoft}`, overflowY: 'auto' }}>
+        <Box
+          sx={{
+            display: shown('steps'),
+            p: 2,
+            bgcolor: ink.ground,
+            borderRight: `1px solid ${ink.ruleSoft}`,
+            overflowY: 'auto',
+          }}
+        >
           <StepsRail
-            steps={bench.evaluation.steps} progress={bench.evaluation.progress} colour={colour} pending={outbox.pending}
-            onTimer={(step) => void outbox.write({ key: `timer.${step.key}`, text: 'begun', trial: step.trial })}
+            steps={bench.evaluation.steps}
+            progress={bench.evaluation.progress}
+            colour={colour}
+            pending={outbox.pending}
+            onTimer={(step) =>
+              void outbox.write({ key: `timer.${step.key}`, text: 'begun', trial: step.trial })
+            }
             onChoose={(step) => {
-              const first = bench.evaluation.tasks.find((one) => one.step === step.key && one.trial === step.trial);
+              const first = bench.evaluation.tasks.find(
+                (one) => one.step === step.key && one.trial === step.trial,
+              );
               if (first) choose(first);
             }}
           />
@@ -88,37 +113,83 @@ function AtTheBench({ bench }: { bench: Bench }) {
         <Box sx={{ display: shown('reading'), p: { xs: 2, md: 3 }, bgcolor: ink.sheet, overflowY: 'auto' }}>
           <InHand
             key={`${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`}
-            {...{ bench, task, colour, open }} online={outbox.online} onLetter={ask}
+            {...{ bench, task, colour, open }}
+            online={outbox.online}
+            onLetter={ask}
             onKeep={(text, correction) => {
               setChosen(null);
-              void outbox.write({ key: task.key, text, trial: task.trial, index: task.index, ...(correction ?? {}) });
+              void outbox.write({
+                key: task.key,
+                text,
+                trial: task.trial,
+                index: task.index,
+                ...(correction ?? {}),
+              });
             }}
             onBack={chosen ? () => setChosen(null) : undefined}
           />
         </Box>
         <Box
           sx={{
-            display: shown('ledger'), p: 2.5, bgcolor: ink.ground, borderLeft: { lg: `1px solid ${ink.ruleSoft}` }, overflowY: 'auto',
-            '@media (min-width: 700px) and (max-width: 1199px)': { gridColumn: '1 / -1', borderTop: `1px solid ${ink.ruleSoft}` },
+            display: shown('ledger'),
+            p: 2.5,
+            bgcolor: ink.ground,
+            borderLeft: { lg: `1px solid ${ink.ruleSoft}` },
+            overflowY: 'auto',
+            '@media (min-width: 700px) and (max-width: 1199px)': {
+              gridColumn: '1 / -1',
+              borderTop: `1px solid ${ink.ruleSoft}`,
+            },
           }}
         >
           <Ledger bench={bench} pending={outbox.pending} colour={colour} onChoose={choose} />
         </Box>
       </Box>
-      {narrow ? <Parts part={part} onChoose={setPart} /> : <BenchFooter bench={bench} task={task} onAsk={setAsking} />}
-      <BenchDialogs asking={asking} trial={trialName(bench, task.trial)} onClose={() => setAsking(null)} onSay={say} />
+      {narrow ? (
+        <Parts part={part} onChoose={setPart} />
+      ) : (
+        <BenchFooter bench={bench} task={task} onAsk={setAsking} />
+      )}
+      <BenchDialogs
+        asking={asking}
+        trial={trialName(bench, task.trial)}
+        onClose={() => setAsking(null)}
+        onSay={say}
+      />
     </Box>
   );
 }
 
-const PARTS: [Part, string][] = [['steps', 'Steps'], ['reading', 'Reading'], ['ledger', 'Ledger']];
+const PARTS: [Part, string][] = [
+  ['steps', 'Steps'],
+  ['reading', 'Reading'],
+  ['ledger', 'Ledger'],
+];
 
 /** On a phone the three parts keep their places as three sheets. */
 function Parts({ part, onChoose }: { part: Part; onChoose: (part: Part) => void }) {
   return (
-    <Box component="nav" aria-label="Parts of the bench" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', position: 'sticky', bottom: 0, bgcolor: ink.sheet, borderTop: `1px solid ${ink.rule}`, p: 0.5, gap: 0.5 }}>
+    <Box
+      component="nav"
+      aria-label="Parts of the bench"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '1fr 1fr 1fr',
+        position: 'sticky',
+        bottom: 0,
+        bgcolor: ink.sheet,
+        borderTop: `1px solid ${ink.rule}`,
+        p: 0.5,
+        gap: 0.5,
+      }}
+    >
       {PARTS.map(([key, name]) => (
-        <Button key={key} variant={part === key ? 'contained' : 'text'} aria-pressed={part === key} onClick={() => onChoose(key)}>
+        <Button
+          key={key}
+          variant={part === key ? 'contained' : 'text'}
+          aria-pressed={part === key}
+          onClick={() => onChoose(key)}
+        >
           {name}
         </Button>
       ))}

@@ -5,8 +5,15 @@ import { EraseIcon } from '../../identity/Icons';
 import { FIGURES, ink } from '../../identity/tokens';
 
 const Key = styled(ButtonBase)({
-  minHeight: 48, borderRadius: 9, border: `1px solid ${ink.rule}`, background: ink.ground, color: ink.ink,
-  fontFamily: FIGURES, fontSize: 21, fontWeight: 700, '&:active': { background: ink.ruleSoft },
+  minHeight: 48,
+  borderRadius: 9,
+  border: `1px solid ${ink.rule}`,
+  background: ink.ground,
+  color: ink.ink,
+  fontFamily: FIGURES,
+  fontSize: 21,
+  fontWeight: 700,
+  '&:active': { background: ink.ruleSoft },
 });
 
 interface Props {
@@ -27,7 +34,9 @@ export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled }: Props) {
   return (
     <Box
       sx={{
-        display: 'grid', gap: 1, gridTemplateColumns: 'repeat(4, 1fr)',
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: 'repeat(4, 1fr)',
         gridTemplateAreas: '"a7 a8 a9 er" "a4 a5 a6 kp" "a1 a2 a3 kp" "a0 a0 pt kp"',
       }}
     >
@@ -41,8 +50,16 @@ export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled }: Props) {
         onClick={onKeep}
         disabled={disabled}
         sx={{
-          gridArea: 'kp', background: ink.deep, color: ink.onDeep, border: 0, fontFamily: 'inherit', fontSize: 16, lineHeight: 1.3,
-          p: 1, '&.Mui-disabled': { opacity: 0.5 }, '&:active': { background: ink.deep },
+          gridArea: 'kp',
+          background: ink.deep,
+          color: ink.onDeep,
+          border: 0,
+          fontFamily: 'inherit',
+          fontSize: 16,
+          lineHeight: 1.3,
+          p: 1,
+          '&.Mui-disabled': { opacity: 0.5 },
+          '&:active': { background: ink.deep },
         }}
       >
         {keepLabel}

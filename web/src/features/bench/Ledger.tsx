@@ -10,14 +10,28 @@ import type { Draft } from '../../queue/outbox';
 import { sameSlot, type Bench, type Slot } from './hand';
 
 const Table = styled('table')({
-  borderCollapse: 'collapse', width: '100%',
-  '& th, & td': { padding: '6px 0 6px 8px', textAlign: 'right', borderBottom: `1px solid ${ink.ruleSoft}`, verticalAlign: 'bottom', whiteSpace: 'nowrap' },
+  borderCollapse: 'collapse',
+  width: '100%',
+  '& th, & td': {
+    padding: '6px 0 6px 8px',
+    textAlign: 'right',
+    borderBottom: `1px solid ${ink.ruleSoft}`,
+    verticalAlign: 'bottom',
+    whiteSpace: 'nowrap',
+  },
   '& th:first-of-type': { textAlign: 'left', paddingLeft: 0, fontWeight: 400, whiteSpace: 'normal' },
   '& thead th': { fontSize: 13, color: ink.inkSoft, fontWeight: 700 },
 });
 
 const Cell = styled('button')({
-  font: 'inherit', color: 'inherit', background: 'none', border: 0, padding: 0, cursor: 'pointer', fontSize: 16.5, minHeight: 24,
+  font: 'inherit',
+  color: 'inherit',
+  background: 'none',
+  border: 0,
+  padding: 0,
+  cursor: 'pointer',
+  fontSize: 16.5,
+  minHeight: 24,
   '&:hover': { background: ink.liquid },
 });
 
@@ -39,7 +53,10 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       </Box>
       {evaluation.agreement && (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', fontSize: 14 }}>
-          <StateTag level={evaluation.agreement.level} word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'} />
+          <StateTag
+            level={evaluation.agreement.level}
+            word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'}
+          />
           <span>
             {evaluation.agreement.what} {evaluation.agreement.why}
           </span>
@@ -49,7 +66,10 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {others.map((result) => (
-            <Box key={result.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14 }}>
+            <Box
+              key={result.key}
+              sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14 }}
+            >
               <span>{result.label}</span>
               <span>
                 <Figure text={result.shown.text} doubtful={result.shown.doubtful} />{' '}
@@ -86,14 +106,23 @@ function Empty() {
 function Readings({ bench, pending, onChoose }: Omit<Props, 'colour'>) {
   const { evaluation, parts } = bench;
   const trials = evaluation.trials;
-  const rows = parts.filter((part) => part.scope === 'trial' && part.kind !== 'observation').flatMap((part) => places(part, bench));
-  const quantities = evaluation.trials.flatMap((trial) => trial.quantities).filter((q, at, all) => all.findIndex((o) => o.key === q.key) === at);
+  const rows = parts
+    .filter((part) => part.scope === 'trial' && part.kind !== 'observation')
+    .flatMap((part) => places(part, bench));
+  const quantities = evaluation.trials
+    .flatMap((trial) => trial.quantities)
+    .filter((q, at, all) => all.findIndex((o) => o.key === q.key) === at);
   return (
     <Table>
       {trials.length > 0 && (
         <thead>
           <tr>
-            <th>{evaluation.steps.find((step) => step.trial !== null)?.trial_name.replace(/^Rough /, '').replace(/ \d+$/, '')}</th>
+            <th>
+              {evaluation.steps
+                .find((step) => step.trial !== null)
+                ?.trial_name.replace(/^Rough /, '')
+                .replace(/ \d+$/, '')}
+            </th>
             {trials.map((trial) => (
               <th key={trial.number} title={trial.why}>
                 {trial.name}
@@ -118,11 +147,28 @@ function Readings({ bench, pending, onChoose }: Omit<Props, 'colour'>) {
             <th scope="row">{row.label}</th>
             {trials.map((trial) => {
               const reading = trial.readings.find((one) => one.key === row.key && one.index === row.index);
-              const waits = pending.find((draft) => sameSlot({ key: draft.key, trial: draft.trial ?? null, index: draft.index ?? null }, { key: row.key, trial: trial.number, index: row.index }));
+              const waits = pending.find((draft) =>
+                sameSlot(
+                  { key: draft.key, trial: draft.trial ?? null, index: draft.index ?? null },
+                  { key: row.key, trial: trial.number, index: row.index },
+                ),
+              );
               const muted = trial.state === 'void' || trial.state === 'rough' || trial.state === 'set aside';
               return (
-                <td key={trial.number} style={{ opacity: muted ? 0.65 : 1, textDecoration: trial.state === 'void' ? 'line-through' : 'none' }}>
-                  {reading ? <Value reading={reading} bench={bench} onChoose={onChoose} /> : waits ? <i title="kept here, not sent yet">{waits.text}</i> : ''}
+                <td
+                  key={trial.number}
+                  style={{
+                    opacity: muted ? 0.65 : 1,
+                    textDecoration: trial.state === 'void' ? 'line-through' : 'none',
+                  }}
+                >
+                  {reading ? (
+                    <Value reading={reading} bench={bench} onChoose={onChoose} />
+                  ) : waits ? (
+                    <i title="kept here, not sent yet">{waits.text}</i>
+                  ) : (
+                    ''
+                  )}
                 </td>
               );
             })}
@@ -130,11 +176,18 @@ function Readings({ bench, pending, onChoose }: Omit<Props, 'colour'>) {
         ))}
         {quantities.map((quantity) => (
           <tr key={quantity.key}>
-            <th scope="row" style={{ color: ink.inkSoft }}>{quantity.label}{quantity.shown.unit ? `, ${quantity.shown.unit}` : ''}</th>
+            <th scope="row" style={{ color: ink.inkSoft }}>
+              {quantity.label}
+              {quantity.shown.unit ? `, ${quantity.shown.unit}` : ''}
+            </th>
             {trials.map((trial) => {
               const found = trial.quantities.find((one) => one.key === quantity.key);
               const muted = trial.state !== 'counted' && trial.state !== 'open';
-              return <td key={trial.number} style={{ fontSize: 15.5, opacity: muted ? 0.65 : 1 }}>{found && <Figure text={found.shown.text} />}</td>;
+              return (
+                <td key={trial.number} style={{ fontSize: 15.5, opacity: muted ? 0.65 : 1 }}>
+                  {found && <Figure text={found.shown.text} />}
+                </td>
+              );
             })}
           </tr>
         ))}
@@ -152,13 +205,28 @@ interface Place {
 /** One row for a reading; for a series one for each weighing so far. */
 function places(part: Shapes['PartOut'], bench: Bench): Place[] {
   const name = part.unit ? `${part.label}, ${part.unit}` : part.label;
-  const made = bench.evaluation.trials.flatMap((trial) => trial.readings).filter((one) => one.key === part.key);
-  if (part.kind !== 'series') return part.optional && made.length === 0 ? [] : [{ key: part.key, index: null, label: name }];
+  const made = bench.evaluation.trials
+    .flatMap((trial) => trial.readings)
+    .filter((one) => one.key === part.key);
+  if (part.kind !== 'series')
+    return part.optional && made.length === 0 ? [] : [{ key: part.key, index: null, label: name }];
   const most = Math.max(1, ...made.map((one) => one.index ?? 0));
-  return Array.from({ length: most }, (_, at) => ({ key: part.key, index: at + 1, label: `${name} (${at + 1})` }));
+  return Array.from({ length: most }, (_, at) => ({
+    key: part.key,
+    index: at + 1,
+    label: `${name} (${at + 1})`,
+  }));
 }
 
-function Value({ reading, bench, onChoose }: { reading: Shapes['ReadingOut']; bench: Bench; onChoose: Props['onChoose'] }) {
+function Value({
+  reading,
+  bench,
+  onChoose,
+}: {
+  reading: Shapes['ReadingOut'];
+  bench: Bench;
+  onChoose: Props['onChoose'];
+}) {
   const entry = bench.entries.find((one) => sameSlot(one, reading));
   const colour = reading.level === 'keep' ? 'inherit' : STATES[reading.level].colour;
   const Shape = STATES[reading.level].Icon;

@@ -11,7 +11,15 @@ import { Reason } from './Reason';
 type Correction = { supersedes: string; reason: string } | null;
 
 /** Something seen: a decision in one touch. */
-export function ObservationInHand({ bench, task, onKeep }: { bench: Bench; task: Task; onKeep: (text: string, correction: Correction) => void }) {
+export function ObservationInHand({
+  bench,
+  task,
+  onKeep,
+}: {
+  bench: Bench;
+  task: Task;
+  onKeep: (text: string, correction: Correction) => void;
+}) {
   const [reason, setReason] = useState('');
   const before = standing(bench, task);
   const choices = partOf(bench, task.key)?.choices ?? [];
@@ -47,14 +55,26 @@ export function TickInHand({ task, onDone }: { task: Task; onDone: () => void })
 }
 
 /** A closing question, answered in words. */
-export function AnswerInHand({ bench, task, onKeep }: { bench: Bench; task: Task; onKeep: (text: string) => void }) {
+export function AnswerInHand({
+  bench,
+  task,
+  onKeep,
+}: {
+  bench: Bench;
+  task: Task;
+  onKeep: (text: string) => void;
+}) {
   const number = Number(task.key.split('.')[1]);
   const [text, setText] = useState(standing(bench, task)?.text ?? '');
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 620, justifyItems: 'start' }}>
       <Box sx={{ fontSize: 19, fontWeight: 700 }}>{bench.questions[number - 1]}</Box>
       <TextField
-        multiline minRows={5} value={text} autoFocus label="Your answer"
+        multiline
+        minRows={5}
+        value={text}
+        autoFocus
+        label="Your answer"
         onChange={(event) => setText(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 4000 } }}
       />
@@ -72,7 +92,12 @@ export function FinishedInHand({ bench }: { bench: Bench }) {
       <VerdictLine level="keep" lead="Everything is written.">
         A reading can still be corrected in the ledger, with a reason, until the session closes.
       </VerdictLine>
-      <Button variant="contained" component={Link} to={`/benches/${bench.id}/report`} sx={{ minHeight: 56, fontSize: 18, px: 4 }}>
+      <Button
+        variant="contained"
+        component={Link}
+        to={`/benches/${bench.id}/report`}
+        sx={{ minHeight: 56, fontSize: 18, px: 4 }}
+      >
         Open the report
       </Button>
     </Box>

@@ -28,7 +28,8 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : ownUnit(bench, task.key);
   const before = standing(bench, task);
   const verdict = useTry(bench.id, task, text);
-  const ready = text.trim() !== '' && !verdict?.refused && (!before || task.kind === 'own' || reason.trim() !== '');
+  const ready =
+    text.trim() !== '' && !verdict?.refused && (!before || task.kind === 'own' || reason.trim() !== '');
 
   const keep = () => {
     if (!ready) return;
@@ -43,18 +44,34 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   };
 
   return (
-    <Box sx={{ display: 'grid', gap: { xs: 1.5, md: 3 }, gridTemplateColumns: { xs: 'minmax(0,1fr) 128px', sm: 'minmax(0, 1fr) minmax(180px, 230px)' }, alignItems: 'start' }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: { xs: 1.5, md: 3 },
+        gridTemplateColumns: { xs: 'minmax(0,1fr) 128px', sm: 'minmax(0, 1fr) minmax(180px, 230px)' },
+        alignItems: 'start',
+      }}
+    >
       <Box sx={{ display: 'grid', gap: 1.5, gridColumn: { xs: '1 / -1', sm: 1 }, gridRow: 1 }}>
         <Box sx={{ color: ink.inkSoft, minHeight: { sm: 63 } }}>{task.detail}</Box>
         {before && task.kind !== 'own' && (
           <Box>
-            Written there now: <s style={{ fontFamily: FIGURES }}>{before.text}</s>. The old value stays readable.
+            Written there now: <s style={{ fontFamily: FIGURES }}>{before.text}</s>. The old value stays
+            readable.
           </Box>
         )}
         <Box
           sx={{
-            display: 'flex', alignItems: 'baseline', gap: 1, px: 2, py: 0.5, bgcolor: ink.sheet, borderRadius: 2.5,
-            border: `2px solid ${colour}`, minHeight: 84, '&:focus-within': { boxShadow: `0 0 0 3px ${ink.liquid}` },
+            display: 'flex',
+            alignItems: 'baseline',
+            gap: 1,
+            px: 2,
+            py: 0.5,
+            bgcolor: ink.sheet,
+            borderRadius: 2.5,
+            border: `2px solid ${colour}`,
+            minHeight: 84,
+            '&:focus-within': { boxShadow: `0 0 0 3px ${ink.liquid}` },
           }}
         >
           <input
@@ -67,8 +84,16 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
             aria-label={`${task.title}${unit ? `, in ${unit}` : ''}`}
             size={1}
             style={{
-              flex: 1, minWidth: 0, border: 0, outline: 0, background: 'transparent', color: 'inherit',
-              fontFamily: FIGURES, fontSize: 56, fontWeight: 700, padding: 0,
+              flex: 1,
+              minWidth: 0,
+              border: 0,
+              outline: 0,
+              background: 'transparent',
+              color: 'inherit',
+              fontFamily: FIGURES,
+              fontSize: 56,
+              fontWeight: 700,
+              padding: 0,
             }}
           />
           <Box component="span" sx={{ fontSize: 24, color: ink.inkSoft }}>
@@ -102,7 +127,9 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
           disabled={!ready}
         />
       </Box>
-      <Box sx={{ gridColumn: 2, gridRow: { xs: 2, sm: '1 / span 2' } }}>{tool && <Drawn tool={tool} text={text} colour={colour} />}</Box>
+      <Box sx={{ gridColumn: 2, gridRow: { xs: 2, sm: '1 / span 2' } }}>
+        {tool && <Drawn tool={tool} text={text} colour={colour} />}
+      </Box>
     </Box>
   );
 }
@@ -113,7 +140,8 @@ const ownUnit = (bench: Bench, key: string) =>
 function Expected({ decimals, unit }: { decimals: number; unit: string }) {
   return (
     <Box sx={{ color: ink.inkSoft, fontSize: 14, minHeight: 62 }}>
-      {decimals === 0 ? 'No decimals' : decimals === 1 ? 'One decimal' : `${decimals} decimals`}, in {unit}. A zero at the end counts: write it.
+      {decimals === 0 ? 'No decimals' : decimals === 1 ? 'One decimal' : `${decimals} decimals`}, in {unit}. A
+      zero at the end counts: write it.
     </Box>
   );
 }

@@ -10,12 +10,22 @@ export function Reason({ value, onChange }: { value: string; onChange: (reason: 
     <Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
         {USUAL.map((reason) => (
-          <Button key={reason} size="small" variant={value === reason ? 'contained' : 'outlined'} onClick={() => onChange(reason)}>
+          <Button
+            key={reason}
+            size="small"
+            variant={value === reason ? 'contained' : 'outlined'}
+            onClick={() => onChange(reason)}
+          >
             {reason}
           </Button>
         ))}
       </Box>
-      <TextField label="Why is it corrected?" value={value} onChange={(event) => onChange(event.target.value)} slotProps={{ htmlInput: { maxLength: 300 } }} />
+      <TextField
+        label="Why is it corrected?"
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 300 } }}
+      />
     </Box>
   );
 }

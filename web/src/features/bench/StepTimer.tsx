@@ -22,8 +22,16 @@ export function StepTimer({ step, begun, colour, onStart }: Props) {
       onClick={onStart}
       aria-label={begun === null ? `Start the timer: ${step.wait_label}` : `Start again: ${step.wait_label}`}
       sx={{
-        display: 'flex', justifyContent: 'space-between', width: '100%', minHeight: 48, px: 1.5, my: 0.5, borderRadius: 2,
-        border: `1.5px solid ${over ? ink.keep : ink.rule}`, bgcolor: over ? ink.keepWash : ink.sheet, gap: 1,
+        display: 'flex',
+        justifyContent: 'space-between',
+        width: '100%',
+        minHeight: 48,
+        px: 1.5,
+        my: 0.5,
+        borderRadius: 2,
+        border: `1.5px solid ${over ? ink.keep : ink.rule}`,
+        bgcolor: over ? ink.keepWash : ink.sheet,
+        gap: 1,
       }}
     >
       <Box component="span" sx={{ fontSize: 13, fontWeight: 700, textAlign: 'left' }}>
@@ -32,7 +40,10 @@ export function StepTimer({ step, begun, colour, onStart }: Props) {
           {begun === null ? 'touch to start' : 'touch to start again'}
         </Box>
       </Box>
-      <Box component="span" sx={{ fontFamily: FIGURES, fontSize: 22, fontWeight: 700, color: over ? ink.keep : colour }}>
+      <Box
+        component="span"
+        sx={{ fontFamily: FIGURES, fontSize: 22, fontWeight: 700, color: over ? ink.keep : colour }}
+      >
         {over ? '0:00' : countdown(left)}
       </Box>
     </ButtonBase>

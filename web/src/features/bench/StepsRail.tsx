@@ -21,17 +21,40 @@ interface Props {
 export function StepsRail({ steps, progress, colour, pending, onTimer, onChoose }: Props) {
   const rows = gathered(steps);
   return (
-    <Box component="nav" aria-label="Steps" sx={{ display: 'grid', gridTemplateColumns: '14px 1fr', gap: 1.5, minHeight: '100%' }}>
+    <Box
+      component="nav"
+      aria-label="Steps"
+      sx={{ display: 'grid', gridTemplateColumns: '14px 1fr', gap: 1.5, minHeight: '100%' }}
+    >
       <Box
         aria-hidden
         sx={{
-          border: `1.5px solid ${ink.rule}`, borderRadius: 99, bgcolor: ink.sheet, position: 'relative', overflow: 'hidden',
-          backgroundImage: `repeating-linear-gradient(to bottom, transparent 0 14px, ${ink.rule} 14px 15px)`, backgroundSize: '6px 100%', backgroundRepeat: 'no-repeat',
+          border: `1.5px solid ${ink.rule}`,
+          borderRadius: 99,
+          bgcolor: ink.sheet,
+          position: 'relative',
+          overflow: 'hidden',
+          backgroundImage: `repeating-linear-gradient(to bottom, transparent 0 14px, ${ink.rule} 14px 15px)`,
+          backgroundSize: '6px 100%',
+          backgroundRepeat: 'no-repeat',
         }}
       >
-        <Box sx={{ position: 'absolute', inset: 0, bottom: 'auto', height: `${Math.max(progress * 100, 1)}%`, bgcolor: colour, opacity: 0.85, transition: 'height .5s' }} />
+        <Box
+          sx={{
+            position: 'absolute',
+            inset: 0,
+            bottom: 'auto',
+            height: `${Math.max(progress * 100, 1)}%`,
+            bgcolor: colour,
+            opacity: 0.85,
+            transition: 'height .5s',
+          }}
+        />
       </Box>
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 0.25, alignContent: 'start' }}>
+      <Box
+        component="ol"
+        sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 0.25, alignContent: 'start' }}
+      >
         {rows.map((row) =>
           row.inside ? (
             <Box component="li" key={row.title} sx={{ display: 'grid', gap: 0.25 }}>
@@ -41,7 +64,11 @@ export function StepsRail({ steps, progress, colour, pending, onTimer, onChoose 
               ))}
             </Box>
           ) : (
-            <StepLine key={row.title} step={{ ...row.step, title: row.title }} {...{ pending, onTimer, onChoose, colour }} />
+            <StepLine
+              key={row.title}
+              step={{ ...row.step, title: row.title }}
+              {...{ pending, onTimer, onChoose, colour }}
+            />
           ),
         )}
       </Box>
@@ -65,7 +92,9 @@ function gathered(steps: Step[]): Row[] {
       seen.add(step.trial);
       const all = steps.filter((other) => other.trial === step.trial);
       const now = all.some((other) => other.state === 'now');
-      const state = all.every((other) => other.state === 'done') ? 'done' : (all.find((o) => o.state === 'void')?.state ?? 'ahead');
+      const state = all.every((other) => other.state === 'done')
+        ? 'done'
+        : (all.find((o) => o.state === 'void')?.state ?? 'ahead');
       rows.push({ title: step.trial_name, step: { ...step, state }, ...(now ? { inside: all } : {}) });
     }
   }
@@ -90,8 +119,16 @@ function StepLine({ step, colour, pending, onTimer, onChoose }: LineProps) {
       <Button
         onClick={() => onChoose(step)}
         sx={{
-          p: 0, minHeight: 32, minWidth: 0, justifyContent: 'flex-start', textAlign: 'left', color: tone,
-          fontWeight: now ? 700 : 400, fontSize: now ? 15.5 : 14, gap: 0.5, lineHeight: 1.25,
+          p: 0,
+          minHeight: 32,
+          minWidth: 0,
+          justifyContent: 'flex-start',
+          textAlign: 'left',
+          color: tone,
+          fontWeight: now ? 700 : 400,
+          fontSize: now ? 15.5 : 14,
+          gap: 0.5,
+          lineHeight: 1.25,
           textDecoration: step.state === 'void' ? 'line-through' : 'none',
         }}
       >
@@ -99,11 +136,18 @@ function StepLine({ step, colour, pending, onTimer, onChoose }: LineProps) {
         {step.title}
         {step.state === 'void' && ' (void)'}
       </Button>
-      {now && step.detail && <Box sx={{ fontSize: 13, color: ink.inkSoft, lineHeight: 1.35, mb: 0.5 }}>{step.detail}</Box>}
-      {now && step.wait_seconds > 0 && <StepTimer step={step} begun={begun} colour={colour} onStart={() => onTimer(step)} />}
+      {now && step.detail && (
+        <Box sx={{ fontSize: 13, color: ink.inkSoft, lineHeight: 1.35, mb: 0.5 }}>{step.detail}</Box>
+      )}
+      {now && step.wait_seconds > 0 && (
+        <StepTimer step={step} begun={begun} colour={colour} onStart={() => onTimer(step)} />
+      )}
       {now &&
         step.cautions.map((caution) => (
-          <Box key={caution} sx={{ fontSize: 13, borderLeft: `3px solid ${ink.look}`, pl: 1, my: 0.5, lineHeight: 1.35 }}>
+          <Box
+            key={caution}
+            sx={{ fontSize: 13, borderLeft: `3px solid ${ink.look}`, pl: 1, my: 0.5, lineHeight: 1.35 }}
+          >
             {caution}
           </Box>
         ))}

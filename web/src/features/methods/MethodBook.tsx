@@ -26,7 +26,21 @@ export function MethodBook() {
                     {all
                       .filter((one) => one.family === family)
                       .map((one) => (
-                        <Box key={one.slug} component={Link} to={`/methods/${one.slug}`} sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderTop: `5px solid ${accent(family)}`, borderRadius: 2.5, p: 2.5, color: ink.ink, textDecoration: 'none', '&:hover': { borderColor: ink.link } }}>
+                        <Box
+                          key={one.slug}
+                          component={Link}
+                          to={`/methods/${one.slug}`}
+                          sx={{
+                            bgcolor: ink.sheet,
+                            border: `1px solid ${ink.rule}`,
+                            borderTop: `5px solid ${accent(family)}`,
+                            borderRadius: 2.5,
+                            p: 2.5,
+                            color: ink.ink,
+                            textDecoration: 'none',
+                            '&:hover': { borderColor: ink.link },
+                          }}
+                        >
                           <Box sx={{ fontWeight: 700, fontSize: 19 }}>{one.title}</Box>
                           <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>{one.question}</Box>
                         </Box>

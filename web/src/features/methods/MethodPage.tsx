@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useMe, useMethod } from '../../api/hooks';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Mathml } from '../../identity/Mathml';
 import { Loaded, Page } from '../../identity/Page';
+import { Pairs } from '../../identity/Pairs';
+import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { WorkedLines } from '../../identity/WorkedLines';
@@ -23,7 +24,17 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
   const [first] = page.example_results;
   return (
     <Page>
-      <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 2, mb: 3, display: 'flex', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap' }}>
+      <Box
+        sx={{
+          borderLeft: `6px solid ${colour}`,
+          pl: 2,
+          mb: 3,
+          display: 'flex',
+          justifyContent: 'space-between',
+          gap: 2,
+          flexWrap: 'wrap',
+        }}
+      >
         <Box>
           <Box sx={{ color: colour, fontWeight: 700, fontSize: 14 }}>{page.card.family_label}</Box>
           <Box component="h1" sx={{ m: 0, fontSize: 30, lineHeight: 1.2 }}>
@@ -33,16 +44,39 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
           <Box sx={{ color: ink.inkSoft, mt: 0.5, fontSize: 17 }}>{page.reaction}</Box>
         </Box>
         {me.data?.role === 'instructor' && (
-          <Button variant="contained" component={Link} to={`/plan?method=${page.card.slug}`} sx={{ alignSelf: 'center' }}>
+          <Button
+            variant="contained"
+            component={Link}
+            to={`/plan?method=${page.card.slug}`}
+            sx={{ alignSelf: 'center' }}
+          >
             Plan a session
           </Button>
         )}
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { md: 'minmax(0, 1.25fr) minmax(0, 1fr)' }, alignItems: 'start' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { md: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+          alignItems: 'start',
+        }}
+      >
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="The computation">
             {page.quantities.map((quantity) => (
-              <Box key={quantity.key} sx={{ py: 1, borderBottom: `1px solid ${ink.ruleSoft}`, display: 'flex', justifyContent: 'space-between', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+              <Box
+                key={quantity.key}
+                sx={{
+                  py: 1,
+                  borderBottom: `1px solid ${ink.ruleSoft}`,
+                  display: 'flex',
+                  justifyContent: 'space-between',
+                  gap: 2,
+                  alignItems: 'center',
+                  flexWrap: 'wrap',
+                }}
+              >
                 <Box sx={{ fontSize: 18 }} aria-label={quantity.plain}>
                   <Mathml of={`${quantity.symbol}<mo>=</mo>${quantity.formula}`} />
                 </Box>
@@ -54,8 +88,13 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
             ))}
           </Sheet>
           <Sheet title="A worked example" note={page.example_source}>
-            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{page.example_known.map((one) => one.text).join(' · ')}</Box>
-            <WorkedLines lines={page.example_lines} trial={page.trials.includes('crucible') ? 'crucible' : 'trial'} />
+            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+              {page.example_known.map((one) => one.text).join(' · ')}
+            </Box>
+            <WorkedLines
+              lines={page.example_lines}
+              trial={page.trials.includes('crucible') ? 'crucible' : 'trial'}
+            />
             {first && (
               <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
                 <ResultCard result={first} colour={colour} />
@@ -76,10 +115,23 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
             {page.waste}
           </Sheet>
           <Sheet title="What is read" note={page.trials}>
-            <Rows rows={page.parts.map((part) => [part.label + (part.unit ? `, ${part.unit}` : ''), part.optional ? 'only if needed' : part.kind === 'observation' ? 'seen' : part.kind === 'series' ? 'until it stays' : part.scope === 'bench' ? 'once' : 'each time'])} />
+            <Pairs
+              rows={page.parts.map((part) => [
+                part.label + (part.unit ? `, ${part.unit}` : ''),
+                part.optional
+                  ? 'only if needed'
+                  : part.kind === 'observation'
+                    ? 'seen'
+                    : part.kind === 'series'
+                      ? 'until it stays'
+                      : part.scope === 'bench'
+                        ? 'once'
+                        : 'each time',
+              ])}
+            />
           </Sheet>
           <Sheet title="Schools to choose from">
-            <Rows rows={page.options.map((option) => [option.label, said(option)])} />
+            <Pairs rows={page.options.map((option) => [option.label, said(option)])} />
           </Sheet>
           <Sheet title="The steps">
             <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
@@ -88,7 +140,11 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
               ))}
             </Box>
           </Sheet>
-          <Effects title="Faults at the bench" lead="Effect on the worked example, computed" effects={page.faults} />
+          <Effects
+            title="Faults at the bench"
+            lead="Effect on the worked example, computed"
+            effects={page.faults}
+          />
         </Box>
       </Box>
     </Page>
@@ -96,37 +152,9 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
 }
 
 function said(option: Shapes['OptionOut']): string {
-  if (option.kind === 'number') return `${option.default}${option.limit ? ` ± ${option.limit}` : ''} ${option.unit}`.trim();
+  if (option.kind === 'number')
+    return `${option.default}${option.limit ? ` ± ${option.limit}` : ''} ${option.unit}`.trim();
   return option.choices.find((choice) => choice.key === option.default)?.label ?? option.default;
-}
-
-function Sheet({ title, note = '', children }: { title: string; note?: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
-        <Box component="h2" sx={{ m: 0, fontSize: 18 }}>
-          {title}
-        </Box>
-        <Box sx={{ color: ink.inkSoft, fontSize: 13.5, textAlign: 'right' }}>{note}</Box>
-      </Box>
-      {children}
-    </Box>
-  );
-}
-
-function Rows({ rows }: { rows: [string, string][] }) {
-  return (
-    <Box component="dl" sx={{ m: 0 }}>
-      {rows.map(([name, text]) => (
-        <Box key={name} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.6, borderBottom: `1px solid ${ink.ruleSoft}`, fontSize: 14.5 }}>
-          <dt>{name}</dt>
-          <Box component="dd" sx={{ m: 0, color: ink.inkSoft, textAlign: 'right' }}>
-            {text}
-          </Box>
-        </Box>
-      ))}
-    </Box>
-  );
 }
 
 function Effects({ title, lead, effects }: { title: string; lead: string; effects: Shapes['Effect'][] }) {
@@ -136,11 +164,23 @@ function Effects({ title, lead, effects }: { title: string; lead: string; effect
         <Box key={effect.key} sx={{ py: 1, borderBottom: `1px solid ${ink.ruleSoft}` }}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
             <strong>{effect.says}</strong>
-            <Box component="span" sx={{ fontFamily: FIGURES, fontSize: 14, textAlign: 'right', color: effect.percent ? ink.ink : ink.inkSoft }}>
+            <Box
+              component="span"
+              sx={{
+                fontFamily: FIGURES,
+                fontSize: 14,
+                textAlign: 'right',
+                color: effect.percent ? ink.ink : ink.inkSoft,
+              }}
+            >
               {effect.text}
             </Box>
           </Box>
-          {effect.looks && <Box sx={{ fontSize: 14, color: ink.inkSoft }}>{effect.looks} {effect.remedy}</Box>}
+          {effect.looks && (
+            <Box sx={{ fontSize: 14, color: ink.inkSoft }}>
+              {effect.looks} {effect.remedy}
+            </Box>
+          )}
         </Box>
       ))}
     </Sheet>

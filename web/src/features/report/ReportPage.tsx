@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useReport } from '../../api/hooks';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { Loaded, Page } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
@@ -32,31 +32,58 @@ function Whole({ report }: { report: Shapes['Report'] }) {
   const [first, ...others] = evaluation.results;
   return (
     <Page>
-      <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 2, mb: 3, display: 'flex', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box
+        sx={{
+          borderLeft: `6px solid ${colour}`,
+          pl: 2,
+          mb: 3,
+          display: 'flex',
+          justifyContent: 'space-between',
+          gap: 2,
+          flexWrap: 'wrap',
+          alignItems: 'center',
+        }}
+      >
         <Box>
           <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
             {report.session.title}
           </Box>
           <Box sx={{ color: ink.inkSoft }}>
             <Link to={`/benches/${report.bench_id}`}>Bench {report.number}</Link>
-            {report.sample && ` · ${report.sample}`} · {report.team.join(', ')} · {day(report.session.starts_at)}
+            {report.sample && ` · ${report.sample}`} · {report.team.join(', ')} ·{' '}
+            {day(report.session.starts_at)}
           </Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {FILES.map(([name, label], place) => (
-            <Button key={name} variant={place === 0 ? 'contained' : 'outlined'} component="a" href={`/api/benches/${report.bench_id}/files/${name}`} download>
+            <Button
+              key={name}
+              variant={place === 0 ? 'contained' : 'outlined'}
+              component="a"
+              href={`/api/benches/${report.bench_id}/files/${name}`}
+              download
+            >
               {label}
             </Button>
           ))}
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { md: 'minmax(0, 1.3fr) minmax(0, 1fr)' }, alignItems: 'start' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { md: 'minmax(0, 1.3fr) minmax(0, 1fr)' },
+          alignItems: 'start',
+        }}
+      >
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Readings">
             <Readings report={report} />
           </Sheet>
           <Sheet title="Worked computation">
-            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>Taken as known: {report.known.map((one) => one.text).join(' · ')}</Box>
+            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+              Taken as known: {report.known.map((one) => one.text).join(' · ')}
+            </Box>
             <WorkedLines lines={report.lines} trial="trial" />
           </Sheet>
         </Box>
@@ -74,8 +101,11 @@ function Whole({ report }: { report: Shapes['Report'] }) {
               {first?.comparison && <Comparison comparison={first.comparison} />}
               {evaluation.agreement && (
                 <Box sx={{ fontSize: 14 }}>
-                  <StateTag level={evaluation.agreement.level} word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'} /> {evaluation.agreement.what}{' '}
-                  {evaluation.agreement.why}
+                  <StateTag
+                    level={evaluation.agreement.level}
+                    word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'}
+                  />{' '}
+                  {evaluation.agreement.what} {evaluation.agreement.why}
                 </Box>
               )}
             </Box>
@@ -90,20 +120,30 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Sheet title="Conclusion">
             {evaluation.own.map((own) => (
               <Box key={own.key} sx={{ mb: 1.5 }}>
-                {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} /> <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
+                {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} />{' '}
+                <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
                 <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>
               </Box>
             ))}
             {report.answers.map((one) => (
               <Box key={one.question} sx={{ mb: 1.5 }}>
                 <strong>{one.question}</strong>
-                <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>{one.answer || 'Not answered yet.'}</Box>
+                <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>
+                  {one.answer || 'Not answered yet.'}
+                </Box>
               </Box>
             ))}
           </Sheet>
-          {report.notes.length > 0 && <Sheet title="Notes">{report.notes.map((note) => <Box key={note}>{note}</Box>)}</Sheet>}
+          {report.notes.length > 0 && (
+            <Sheet title="Notes">
+              {report.notes.map((note) => (
+                <Box key={note}>{note}</Box>
+              ))}
+            </Sheet>
+          )}
           <Box sx={{ color: report.whole ? ink.inkSoft : ink.stop, fontSize: 13.5 }}>
-            Notebook: {report.entries} entries, {report.whole ? 'chain verified.' : 'chain broken: the record was changed outside Chromata.'}
+            Notebook: {report.entries} entries,{' '}
+            {report.whole ? 'chain verified.' : 'chain broken: the record was changed outside Chromata.'}
           </Box>
         </Box>
       </Box>
@@ -114,18 +154,27 @@ function Whole({ report }: { report: Shapes['Report'] }) {
 function Comparison({ comparison }: { comparison: Shapes['Comparison'] }) {
   return (
     <Box sx={{ fontSize: 14 }}>
-      <StateTag level={comparison.within ? 'keep' : 'look'} word={comparison.within ? 'Within U' : 'Outside U'} /> {comparison.sentence}
+      <StateTag
+        level={comparison.within ? 'keep' : 'look'}
+        word={comparison.within ? 'Within U' : 'Outside U'}
+      />{' '}
+      {comparison.sentence}
     </Box>
   );
 }
 
 function Readings({ report }: { report: Shapes['Report'] }) {
-  const cell = { padding: '5px 10px 5px 0', borderBottom: `1px solid ${ink.ruleSoft}`, verticalAlign: 'top' } as const;
+  const cell = {
+    padding: '5px 10px 5px 0',
+    borderBottom: `1px solid ${ink.ruleSoft}`,
+    verticalAlign: 'top',
+  } as const;
   return (
     <>
       {report.evaluation.bench.map((reading) => (
         <Box key={reading.key} sx={{ mb: 1 }}>
-          {reading.label}: <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
+          {reading.label}:{' '}
+          <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
         </Box>
       ))}
       <table style={{ borderCollapse: 'collapse', width: '100%' }}>
@@ -137,10 +186,22 @@ function Readings({ report }: { report: Shapes['Report'] }) {
                 <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
               </th>
               <td style={cell}>
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, textDecoration: trial.state === 'void' ? 'line-through' : 'none' }}>
+                <Box
+                  sx={{
+                    display: 'flex',
+                    flexWrap: 'wrap',
+                    columnGap: 2.5,
+                    textDecoration: trial.state === 'void' ? 'line-through' : 'none',
+                  }}
+                >
                   {trial.readings.map((reading) => (
                     <span key={`${reading.key}${reading.index ?? ''}`}>
-                      <span style={{ color: ink.inkSoft }}>{reading.label}</span> <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
+                      <span style={{ color: ink.inkSoft }}>{reading.label}</span>{' '}
+                      <Figure
+                        text={reading.shown.text}
+                        doubtful={reading.shown.doubtful}
+                        unit={reading.shown.unit}
+                      />
                     </span>
                   ))}
                 </Box>
@@ -152,7 +213,11 @@ function Readings({ report }: { report: Shapes['Report'] }) {
       </table>
       {report.corrections.map((one) => (
         <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
-          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> → <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason} <span style={{ color: ink.inkSoft }}>({one.author}, {clock(one.at)})</span>
+          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> →{' '}
+          <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason}{' '}
+          <span style={{ color: ink.inkSoft }}>
+            ({one.author}, {clock(one.at)})
+          </span>
         </Box>
       ))}
     </>
@@ -161,7 +226,10 @@ function Readings({ report }: { report: Shapes['Report'] }) {
 
 function Basis({ report }: { report: Shapes['Report'] }) {
   return (
-    <Box component="details" sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft, '& summary': { minHeight: 32, cursor: 'pointer' } }}>
+    <Box
+      component="details"
+      sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft, '& summary': { minHeight: 32, cursor: 'pointer' } }}
+    >
       <summary>Where these uncertainties come from</summary>
       {report.instruments.map((tool) => (
         <Box key={tool.role} sx={{ mb: 1 }}>
@@ -171,17 +239,6 @@ function Basis({ report }: { report: Shapes['Report'] }) {
           ))}
         </Box>
       ))}
-    </Box>
-  );
-}
-
-function Sheet({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}>
-      <Box component="h2" sx={{ m: 0, mb: 1, fontSize: 18 }}>
-        {title}
-      </Box>
-      {children}
     </Box>
   );
 }

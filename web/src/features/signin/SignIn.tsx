@@ -3,9 +3,10 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type FormEvent } from 'react';
 import { api, said, sentence, type Shapes } from '../../api/client';
 import mark from '../../app/mark.svg';
+import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
@@ -34,24 +35,20 @@ export function SignIn() {
           <Box sx={{ color: ink.inkSoft, fontSize: 17 }}>A laboratory session that thinks along.</Box>
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1.15fr 1fr' }, alignItems: 'start' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { xs: '1fr', md: '1.15fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
         <Join />
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Staff />
           {demo.data && demo.data.length > 0 && <Demo accounts={demo.data} />}
         </Box>
       </Box>
-    </Box>
-  );
-}
-
-function Sheet({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 3, p: 3 }}>
-      <Box component="h2" sx={{ m: 0, mb: 2, fontSize: 20 }}>
-        {title}
-      </Box>
-      {children}
     </Box>
   );
 }
@@ -67,23 +64,56 @@ function Join() {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (!roster.data) roster.mutate();
-    else enter.mutate(() => said(api.POST('/api/join', { body: { code: code.trim(), person: Number(person), pin } })));
+    else
+      enter.mutate(() =>
+        said(api.POST('/api/join', { body: { code: code.trim(), person: Number(person), pin } })),
+      );
   };
   return (
     <Sheet title="Join your section">
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2 }}>
-        <TextField label="Section code" value={code} autoFocus required onChange={(event) => { setCode(event.target.value); roster.reset(); }} slotProps={{ htmlInput: { style: { fontFamily: FIGURES, fontSize: 26, letterSpacing: 2, textTransform: 'uppercase' }, maxLength: 12 } }} helperText="It stands on the board." />
+        <TextField
+          label="Section code"
+          value={code}
+          autoFocus
+          required
+          onChange={(event) => {
+            setCode(event.target.value);
+            roster.reset();
+          }}
+          slotProps={{
+            htmlInput: {
+              style: { fontFamily: FIGURES, fontSize: 26, letterSpacing: 2, textTransform: 'uppercase' },
+              maxLength: 12,
+            },
+          }}
+          helperText="It stands on the board."
+        />
         {roster.data && (
           <>
             <Box sx={{ fontWeight: 700 }}>{roster.data.section}</Box>
-            <TextField select label="Your name" value={person} required onChange={(event) => setPerson(event.target.value)}>
+            <TextField
+              select
+              label="Your name"
+              value={person}
+              required
+              onChange={(event) => setPerson(event.target.value)}
+            >
               {roster.data.names.map((one) => (
                 <MenuItem key={one.id} value={String(one.id)}>
                   {one.name}
                 </MenuItem>
               ))}
             </TextField>
-            <TextField label="PIN" type="password" inputMode="numeric" value={pin} required onChange={(event) => setPin(event.target.value)} autoComplete="off" />
+            <TextField
+              label="PIN"
+              type="password"
+              inputMode="numeric"
+              value={pin}
+              required
+              onChange={(event) => setPin(event.target.value)}
+              autoComplete="off"
+            />
           </>
         )}
         <Button type="submit" variant="contained" size="large" disabled={enter.isPending || roster.isPending}>
@@ -106,8 +136,21 @@ function Staff() {
   return (
     <Sheet title="Instructors and assistants">
       <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2 }}>
-        <TextField label="Name" value={username} required onChange={(event) => setUsername(event.target.value)} autoComplete="username" />
-        <TextField label="Password" type="password" value={password} required onChange={(event) => setPassword(event.target.value)} autoComplete="current-password" />
+        <TextField
+          label="Name"
+          value={username}
+          required
+          onChange={(event) => setUsername(event.target.value)}
+          autoComplete="username"
+        />
+        <TextField
+          label="Password"
+          type="password"
+          value={password}
+          required
+          onChange={(event) => setPassword(event.target.value)}
+          autoComplete="current-password"
+        />
         <Button type="submit" variant="outlined" disabled={enter.isPending}>
           Sign in
         </Button>
@@ -123,10 +166,20 @@ function Demo({ accounts }: { accounts: Shapes['DemoAccount'][] }) {
     <Sheet title="Try the demo">
       <Box sx={{ display: 'grid', gap: 1 }}>
         {accounts.map(({ username, name, role, says, password }) => (
-          <Button key={username} variant="outlined" sx={{ justifyContent: 'flex-start', textAlign: 'left', py: 1 }} onClick={() => enter.mutate(() => said(api.POST('/api/sign-in', { body: { username, password } })))}>
+          <Button
+            key={username}
+            variant="outlined"
+            sx={{ justifyContent: 'flex-start', textAlign: 'left', py: 1 }}
+            onClick={() =>
+              enter.mutate(() => said(api.POST('/api/sign-in', { body: { username, password } })))
+            }
+          >
             <span>
               {name}, {role}
-              <Box component="span" sx={{ display: 'block', fontWeight: 400, fontSize: 13.5, color: ink.inkSoft }}>
+              <Box
+                component="span"
+                sx={{ display: 'block', fontWeight: 400, fontSize: 13.5, color: ink.inkSoft }}
+              >
                 {says}
               </Box>
             </span>

@@ -4,6 +4,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useSession, useSessionState } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
+import { Pairs } from '../../identity/Pairs';
+import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -27,13 +29,24 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
   const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      <Box sx={{ borderLeft: `6px solid ${accent(card.family)}`, pl: 2, display: 'flex', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box
+        sx={{
+          borderLeft: `6px solid ${accent(card.family)}`,
+          pl: 2,
+          display: 'flex',
+          justifyContent: 'space-between',
+          gap: 2,
+          flexWrap: 'wrap',
+          alignItems: 'center',
+        }}
+      >
         <Box>
           <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
             {card.title}
           </Box>
           <Box sx={{ color: ink.inkSoft }}>
-            <Link to={`/methods/${card.method}`}>{card.method_title}</Link> · {card.section} · {card.room} · {day(card.starts_at)} · {card.minutes} min · {card.state}
+            <Link to={`/methods/${card.method}`}>{card.method_title}</Link> · {card.section} · {card.room} ·{' '}
+            {day(card.starts_at)} · {card.minutes} min · {card.state}
           </Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
@@ -68,38 +81,15 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
           </Sheet>
           <Sheet title="Benches">
-            <Pairs rows={plan.benches.map((bench) => [`Bench ${bench.number}${bench.sample ? ` · ${bench.sample}` : ''}`, bench.team.join(', ') || 'no team yet'])} />
+            <Pairs
+              rows={plan.benches.map((bench) => [
+                `Bench ${bench.number}${bench.sample ? ` · ${bench.sample}` : ''}`,
+                bench.team.join(', ') || 'no team yet',
+              ])}
+            />
           </Sheet>
         </Box>
       </Box>
-    </Box>
-  );
-}
-
-function Sheet({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <Box component="section" sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}>
-      <Box component="h2" sx={{ m: 0, mb: 1, fontSize: 18 }}>
-        {title}
-      </Box>
-      {children}
-    </Box>
-  );
-}
-
-function Pairs({ rows }: { rows: [string, string][] }) {
-  return (
-    <Box component="dl" sx={{ m: 0 }}>
-      {rows.map(([name, text]) => (
-        <Box key={name} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.6, borderBottom: `1px solid ${ink.ruleSoft}` }}>
-          <Box component="dt" sx={{ color: ink.inkSoft }}>
-            {name}
-          </Box>
-          <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
-            {text}
-          </Box>
-        </Box>
-      ))}
     </Box>
   );
 }

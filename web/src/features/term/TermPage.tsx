@@ -26,7 +26,15 @@ function Term({ sessions, plans }: { sessions: Card[]; plans: boolean }) {
   const past = sessions.filter((one) => one.state === 'closed').reverse();
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          alignItems: 'center',
+          gap: 2,
+          flexWrap: 'wrap',
+        }}
+      >
         <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
           {running.length > 0 ? 'Running now' : 'Nothing is running'}
         </Box>
@@ -47,14 +55,31 @@ function Term({ sessions, plans }: { sessions: Card[]; plans: boolean }) {
 
 function Running({ session }: { session: Card }) {
   return (
-    <Box sx={{ ...sheet(session), p: 3, display: 'flex', gap: 3, alignItems: 'center', justifyContent: 'space-between', flexWrap: 'wrap' }}>
+    <Box
+      sx={{
+        ...sheet(session),
+        p: 3,
+        display: 'flex',
+        gap: 3,
+        alignItems: 'center',
+        justifyContent: 'space-between',
+        flexWrap: 'wrap',
+      }}
+    >
       <Box>
         <Box sx={{ fontSize: 24, fontWeight: 700, lineHeight: 1.2 }}>{session.title}</Box>
         <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>
-          {session.section} · {session.room} · since {day(session.starts_at)} · {session.benches} benches, {session.students} students
+          {session.section} · {session.room} · since {day(session.starts_at)} · {session.benches} benches,{' '}
+          {session.students} students
         </Box>
       </Box>
-      <Button variant="contained" size="large" component={Link} to={`/sessions/${session.id}/floor`} sx={{ minHeight: 56, fontSize: 18, px: 4 }}>
+      <Button
+        variant="contained"
+        size="large"
+        component={Link}
+        to={`/sessions/${session.id}/floor`}
+        sx={{ minHeight: 56, fontSize: 18, px: 4 }}
+      >
         Go to the floor
       </Button>
     </Box>
@@ -79,7 +104,21 @@ function Group({ title, sessions, empty }: { title: string; sessions: Card[]; em
 
 function Line({ session }: { session: Card }) {
   return (
-    <Box component={Link} to={session.state === 'closed' ? `/sessions/${session.id}/floor` : `/sessions/${session.id}`} sx={{ ...sheet(session), p: 2, textDecoration: 'none', color: ink.ink, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '170px 1fr auto' }, gap: { xs: 0.5, md: 2 }, alignItems: 'center', '&:hover': { borderColor: ink.link } }}>
+    <Box
+      component={Link}
+      to={session.state === 'closed' ? `/sessions/${session.id}/floor` : `/sessions/${session.id}`}
+      sx={{
+        ...sheet(session),
+        p: 2,
+        textDecoration: 'none',
+        color: ink.ink,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: '170px 1fr auto' },
+        gap: { xs: 0.5, md: 2 },
+        alignItems: 'center',
+        '&:hover': { borderColor: ink.link },
+      }}
+    >
       <Box sx={{ color: ink.inkSoft }}>{day(session.starts_at)}</Box>
       <Box>
         <Box sx={{ fontWeight: 700, fontSize: 17 }}>{session.title}</Box>
@@ -89,16 +128,26 @@ function Line({ session }: { session: Card }) {
       </Box>
       <Box sx={{ display: 'grid', gap: 0.25 }}>
         {session.lacks.map((lack) => (
-          <Box key={lack} sx={{ color: ink.look, fontSize: 14, display: 'flex', gap: 0.5, alignItems: 'center' }}>
+          <Box
+            key={lack}
+            sx={{ color: ink.look, fontSize: 14, display: 'flex', gap: 0.5, alignItems: 'center' }}
+          >
             <TriangleIcon sx={{ fontSize: 16 }} /> {lack}
           </Box>
         ))}
-        {session.state === 'closed' && <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{session.released ? 'results released' : 'not released yet'}</Box>}
+        {session.state === 'closed' && (
+          <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+            {session.released ? 'results released' : 'not released yet'}
+          </Box>
+        )}
       </Box>
     </Box>
   );
 }
 
 const sheet = (session: Card) => ({
-  bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderLeft: `6px solid ${accent(session.family)}`, borderRadius: 2.5,
+  bgcolor: ink.sheet,
+  border: `1px solid ${ink.rule}`,
+  borderLeft: `6px solid ${accent(session.family)}`,
+  borderRadius: 2.5,
 });

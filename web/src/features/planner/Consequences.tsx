@@ -1,0 +1,62 @@
+import Box from '@mui/material/Box';
+import type { Shapes } from '../../api/client';
+import { sentence } from '../../api/client';
+import { BudgetBars } from '../../identity/BudgetBars';
+import { Sheet } from '../../identity/Sheet';
+import { FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+interface Props {
+  prediction: Shapes['Prediction'] | undefined;
+  error: unknown;
+  colour: string;
+  benches: number;
+  instruments: string[];
+}
+
+/** What the choices lead to, as they are made. */
+export function Consequences({ prediction, error, colour, benches, instruments }: Props) {
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      {error ? (
+        <VerdictLine level="look" lead="This does not go together yet.">
+          {sentence(error)}
+        </VerdictLine>
+      ) : (
+        prediction?.warnings.map((warning) => (
+          <VerdictLine key={warning} level="look" lead="Look again.">
+            {warning}
+          </VerdictLine>
+        ))
+      )}
+      {prediction?.relative && (
+        <Sheet title="What to expect">
+          <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 1.5, mb: 1.5 }}>
+            <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft }}>{prediction.result}</Box>
+            <Box sx={{ fontFamily: FIGURES, fontSize: 28, fontWeight: 700 }}>{prediction.relative}</Box>
+            <Box sx={{ fontSize: 13, color: ink.inkSoft }}>
+              95 %, before any reading is made. {prediction.basis}
+            </Box>
+          </Box>
+          <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft, mb: 1 }}>What will limit it</Box>
+          <BudgetBars lines={prediction.budget} colour={colour} />
+          <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>{prediction.advice}</Box>
+        </Sheet>
+      )}
+      {prediction && (
+        <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
+          {instruments.map((name) => (
+            <Box key={name}>{name}</Box>
+          ))}
+          <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>
+            Reads:{' '}
+            {prediction.parts
+              .filter((part) => part.kind !== 'observation' && !part.optional)
+              .map((part) => part.label.toLowerCase())
+              .join(' · ')}
+          </Box>
+        </Sheet>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,72 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Shapes } from '../../api/client';
+import { FIGURES } from '../../identity/tokens';
+
+interface Props {
+  option: Shapes['OptionOut'];
+  /** Texts by option key: chosen, else as they follow from other choices. */
+  text: (key: string) => string;
+  onChange: (key: string, text: string) => void;
+}
+
+const figures = { htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal' as const } };
+
+/** One choice of the plan, in the form of its kind. */
+export function OptionField({ option, text, onChange }: Props) {
+  const shown = text(option.key);
+  if (option.kind === 'choice')
+    return (
+      <TextField
+        select
+        label={option.label}
+        helperText={option.help}
+        value={shown}
+        onChange={(event) => onChange(option.key, event.target.value)}
+      >
+        {option.choices.map((choice) => (
+          <MenuItem key={choice.key} value={choice.key}>
+            {choice.label}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  if (option.kind === 'substance')
+    return (
+      <Autocomplete
+        freeSolo
+        disableClearable
+        options={option.choices.map((choice) => choice.key)}
+        getOptionLabel={(key) => option.choices.find((choice) => choice.key === key)?.label ?? key}
+        value={shown}
+        onChange={(_, key) => onChange(option.key, key)}
+        renderInput={(params) => <TextField {...params} label={option.label} helperText={option.help} />}
+      />
+    );
+  return <NumberField option={option} text={text} onChange={onChange} />;
+}
+
+function NumberField({ option, text, onChange }: Props) {
+  const limit = `${option.key}.limit`;
+  const label = option.unit ? `${option.label}, ${option.unit}` : option.label;
+  return (
+    <div style={{ display: 'grid', gridTemplateColumns: option.limit_label ? '1.6fr 1fr' : '1fr', gap: 8 }}>
+      <TextField
+        label={label}
+        helperText={option.help}
+        value={text(option.key)}
+        onChange={(event) => onChange(option.key, event.target.value)}
+        slotProps={figures}
+      />
+      {option.limit_label && (
+        <TextField
+          label="known to ±"
+          value={text(limit)}
+          onChange={(event) => onChange(limit, event.target.value)}
+          slotProps={figures}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,259 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useInstruments, useMethod, useMethods, useSections } from '../../api/hooks';
+import { Loaded, Page } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
+import { accent } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { Consequences } from './Consequences';
+import { OptionField } from './OptionField';
+import { SamplesField } from './SamplesField';
+import { tomorrow, usePrediction, useSavePlan, type Plan } from './usePlan';
+
+/** Choices on the left, consequences on the right as they change. */
+export function PlannerPage() {
+  const [search] = useSearchParams();
+  const methods = useMethods();
+  const sections = useSections();
+  return (
+    <Page wide>
+      <Loaded of={methods}>
+        {(all) => (
+          <Loaded of={sections}>
+            {(mine) => (
+              <Planner methods={all} sections={mine} slug={search.get('method') ?? all[0]?.slug ?? ''} />
+            )}
+          </Loaded>
+        )}
+      </Loaded>
+    </Page>
+  );
+}
+
+interface Props {
+  methods: Shapes['MethodCard'][];
+  sections: Shapes['Section'][];
+  slug: string;
+}
+
+function Planner({ methods, sections, slug }: Props) {
+  const [plan, setPlan] = useState<Plan>({
+    method: slug,
+    section: sections[0]?.id ?? null,
+    title: '',
+    room: '',
+    starts: tomorrow(),
+    minutes: '120',
+    benches: '8',
+    options: {},
+    instruments: {},
+    samples: [],
+  });
+  const put = (change: Partial<Plan>) => setPlan((old) => ({ ...old, ...change }));
+  const method = useMethod(plan.method);
+  const prediction = usePrediction(plan);
+  const save = useSavePlan();
+  const go = useNavigate();
+  const colour = accent(methods.find((one) => one.slug === plan.method)?.family ?? '');
+  const tools = useChosenTools(method.data?.roles ?? [], plan.instruments);
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(plan, { onSuccess: (made) => void go(`/sessions/${made.card.id}`) });
+      }}
+    >
+      <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 2, mb: 3 }}>
+        <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
+          Plan a session
+        </Box>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { md: 'minmax(0, 1.35fr) minmax(320px, 1fr)' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Sheet title="Which experiment, when and for whom">
+            <When {...{ plan, put, methods, sections }} />
+          </Sheet>
+          {method.data && (
+            <>
+              <Sheet title="How it is done">
+                <Fields>
+                  {method.data.options.map((option) => (
+                    <OptionField
+                      key={option.key}
+                      option={option}
+                      text={(key) =>
+                        plan.options[key] ??
+                        prediction.data?.options[key] ??
+                        (key.endsWith('.limit') ? option.limit : option.default)
+                      }
+                      onChange={(key, text) => put({ options: { ...plan.options, [key]: text } })}
+                    />
+                  ))}
+                </Fields>
+              </Sheet>
+              <Sheet title="Instruments">
+                <Fields>
+                  {tools.map(({ role, fitting, chosen }) => (
+                    <TextField
+                      key={role.key}
+                      select
+                      label={role.label}
+                      value={chosen}
+                      onChange={(event) =>
+                        put({ instruments: { ...plan.instruments, [role.key]: event.target.value } })
+                      }
+                    >
+                      {fitting.map((tool) => (
+                        <MenuItem key={tool.slug} value={tool.slug}>
+                          {tool.short}
+                        </MenuItem>
+                      ))}
+                    </TextField>
+                  ))}
+                </Fields>
+              </Sheet>
+              <Sheet title="Samples">
+                <SamplesField
+                  samples={plan.samples}
+                  results={method.data.quantities.filter((one) => one.accepted)}
+                  onChange={(samples) => put({ samples })}
+                />
+              </Sheet>
+            </>
+          )}
+        </Box>
+        <Box sx={{ position: { md: 'sticky' }, top: 16, display: 'grid', gap: 2 }}>
+          <Consequences
+            prediction={prediction.data}
+            error={prediction.error}
+            colour={colour}
+            benches={Number(plan.benches)}
+            instruments={tools.map((tool) => tool.name)}
+          />
+          {save.error && (
+            <VerdictLine level="look" lead="Not saved.">
+              {sentence(save.error)}
+            </VerdictLine>
+          )}
+          <Button
+            type="submit"
+            variant="contained"
+            size="large"
+            disabled={save.isPending || plan.section === null || Boolean(prediction.error)}
+            sx={{ minHeight: 52 }}
+          >
+            Save the plan
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+interface WhenProps {
+  plan: Plan;
+  put: (change: Partial<Plan>) => void;
+  methods: Shapes['MethodCard'][];
+  sections: Shapes['Section'][];
+}
+
+function When({ plan, put, methods, sections }: WhenProps) {
+  return (
+    <Fields>
+      <TextField
+        select
+        label="Experiment"
+        value={plan.method}
+        onChange={(event) => put({ method: event.target.value, options: {}, instruments: {}, samples: [] })}
+      >
+        {methods.map((one) => (
+          <MenuItem key={one.slug} value={one.slug}>
+            {one.title}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Section"
+        value={plan.section ?? ''}
+        onChange={(event) => put({ section: Number(event.target.value) })}
+      >
+        {sections.map((one) => (
+          <MenuItem key={one.id} value={one.id}>
+            {one.name}, {one.students} students
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Title, as the class will see it"
+        required
+        value={plan.title}
+        onChange={(event) => put({ title: event.target.value })}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+      />
+      <TextField
+        label="Room"
+        value={plan.room}
+        onChange={(event) => put({ room: event.target.value })}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+      />
+      <TextField
+        label="Starts"
+        type="datetime-local"
+        required
+        value={plan.starts}
+        onChange={(event) => put({ starts: event.target.value })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <TextField
+          label="Minutes"
+          type="number"
+          required
+          value={plan.minutes}
+          onChange={(event) => put({ minutes: event.target.value })}
+          slotProps={{ htmlInput: { min: 10, max: 600 } }}
+        />
+        <TextField
+          label="Benches"
+          type="number"
+          required
+          value={plan.benches}
+          onChange={(event) => put({ benches: event.target.value })}
+          slotProps={{ htmlInput: { min: 1, max: 48 } }}
+        />
+      </Box>
+    </Fields>
+  );
+}
+
+function Fields({ children }: { children: React.ReactNode }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, pt: 1 }}>
+      {children}
+    </Box>
+  );
+}
+
+/** For each role: the instruments that fit, and the one that is chosen. */
+function useChosenTools(roles: Shapes['RoleOut'][], instruments: Record<string, string>) {
+  const stock = useInstruments();
+  return roles.map((role) => {
+    const fitting = (stock.data ?? []).filter((tool) => role.kinds.includes(tool.kind));
+    const chosen = fitting.length > 0 ? (instruments[role.key] ?? role.default) : '';
+    return { role, fitting, chosen, name: fitting.find((tool) => tool.slug === chosen)?.short ?? '' };
+  });
+}

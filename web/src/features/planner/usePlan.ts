@@ -1,0 +1,73 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api, said, type Shapes } from '../../api/client';
+
+export interface Sample {
+  name: string;
+  accepted: Record<string, string>;
+}
+
+export interface Plan {
+  method: string;
+  section: number | null;
+  title: string;
+  room: string;
+  starts: string;
+  minutes: string;
+  benches: string;
+  options: Record<string, string>;
+  instruments: Record<string, string>;
+  samples: Sample[];
+}
+
+/** Tomorrow at nine, as a date-time field wants it. */
+export function tomorrow(now = new Date()): string {
+  const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1, 9);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:00`;
+}
+
+/** What the plan will give; asked again a moment after the last change, the former answer shown until then. */
+export function usePrediction(plan: Plan) {
+  const { method, options, instruments } = plan;
+  const [settled, setSettled] = useState({ method, options, instruments });
+  useEffect(() => {
+    const timer = window.setTimeout(() => setSettled({ method, options, instruments }), 250);
+    return () => window.clearTimeout(timer);
+  }, [method, options, instruments]);
+  return useQuery({
+    queryKey: ['predict', settled],
+    enabled: settled.method !== '',
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () => said(api.POST('/api/predict', { body: settled })),
+  });
+}
+
+/** Saves a plan as a planned session. */
+export function useSavePlan() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (plan: Plan) => said(api.POST('/api/sessions', { body: request(plan) })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
+  });
+}
+
+function request(plan: Plan): Shapes['PlanRequest'] {
+  const { method, title, room, options, instruments } = plan;
+  const starts = new Date(plan.starts);
+  return {
+    method,
+    title: title.trim(),
+    room,
+    options,
+    instruments,
+    section: plan.section ?? 0,
+    starts_at: Number.isNaN(starts.getTime()) ? plan.starts : starts.toISOString(),
+    minutes: Number(plan.minutes),
+    benches: Number(plan.benches),
+    samples: plan.samples
+      .filter((sample) => sample.name.trim())
+      .map((sample) => ({ ...sample, name: sample.name.trim() })),
+  };
+}
