@@ -6,6 +6,8 @@ mkdir -p "$VAR"
 
 say() { printf '%s\n' "$*"; }
 fail() { printf 'Stopped: %s\n' "$*" >&2; exit 1; }
+# The last net: nothing ends without a word.
+set -E; trap 'printf "Stopped: “%s” failed (%s, line %s).\n" "$BASH_COMMAND" "${BASH_SOURCE[0]##*/}" "$LINENO" >&2' ERR
 
 # Installs the Debian packages that are not there yet: as root, or through sudo.
 debian() {
@@ -70,7 +72,7 @@ web_packages() {
 
 web_build() {
   local now stamp="$VAR/web.stamp"
-  now="$(cd "$ROOT/web" && { find src public index.html vite.config.ts package-lock.json tsconfig.json -type f 2>/dev/null | LC_ALL=C sort | xargs sha256sum; } | sha256sum | cut -c1-32)"
+  now="$(cd "$ROOT/web" && { find src index.html vite.config.ts package-lock.json tsconfig.json -type f | LC_ALL=C sort | xargs sha256sum; } | sha256sum | cut -c1-32)"
   [ -f "$ROOT/web/dist/index.html" ] && [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
   node_ready
   say "Building the front end …"

@@ -7,3 +7,8 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 from django.core.wsgi import get_wsgi_application
 
 application = get_wsgi_application()
+
+# The first visitor does not wait for units and methods to be read: every worker begins with them.
+from chromata_core.methods.registry import methods  # noqa: E402
+
+methods()

@@ -21,7 +21,7 @@ DEMO_ACCOUNTS = [
         "username": "student",
         "name": "Noor Amadi",
         "role": "student",
-        "says": "works at bench 4 of the running session",
+        "says": "works at a bench of the running session",
         "password": PASSWORD,
     },
 ]

@@ -27,10 +27,14 @@ from people.serializers import (
 
 
 class Me(APIView):
-    """Who is signed in."""
+    """Who is signed in; 204 when nobody is."""
 
-    @extend_schema(operation_id="me", responses=MeSerializer)
+    permission_classes = (AllowAny,)
+
+    @extend_schema(operation_id="me", responses={200: MeSerializer, 204: None})
     def get(self, request: Request) -> Response:
+        if not request.user.is_authenticated:
+            return Response(status=204)
         return Response(MeSerializer(person_of(request)).data)
 
 

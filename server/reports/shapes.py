@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from chromata_core.method.outcome import Evaluation, Shown, WorkedLine
+from chromata_core.method.outcome import Evaluation, ReadingOut, Shown, WorkedLine
 from labs.shapes import SessionCard
 
 
@@ -55,3 +55,12 @@ class Report:
     notes: list[str]
     entries: int
     whole: bool
+
+    @property
+    def rows(self) -> list[ReadingOut]:
+        """Each reading that was made in any trial, once, in the order of the trial that has most: a table's rows."""
+        found: dict[tuple[str, int | None], ReadingOut] = {}
+        for trial in sorted(self.evaluation.trials, key=lambda trial: -len(trial.readings)):
+            for reading in trial.readings:
+                found.setdefault((reading.key, reading.index), reading)
+        return list(found.values())

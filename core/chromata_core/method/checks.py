@@ -73,6 +73,10 @@ class SameStart:
             seen.setdefault(typed.text, trial)
 
 
+# Near a whole number both directions read almost the same: an overshoot would explain it as well.
+_CLEAR = 4
+
+
 @dataclass(frozen=True, slots=True)
 class UpsideDown:
     """A delivery that disagrees, and would agree if one reading had been taken in the wrong direction.
@@ -101,11 +105,12 @@ class UpsideDown:
                 continue
             other_way = 2 * floor(typed.value) - typed.value
             shift = float(other_way - typed.value) * (-1 if reading.zero_of else 1)
-            if other_way >= 0 and min(abs(value + shift - other) for other in others) <= limit:
+            clear = abs(shift) >= _CLEAR * limit
+            if clear and other_way >= 0 and min(abs(value + shift - other) for other in others) <= limit:
                 text = plain(other_way, typed.decimals)
                 yield Finding(
                     code="upside-down",
-                    level="look",
+                    level="stop",
                     what=f"{typed.text} may be read upside down: {text}?",
                     why=f"Then {at.trial_name(trial)} gives {at.said(self.quantity, value + shift)}, as the others do.",
                     do="Numbers run downward. Look at the mark just above the liquid and read on from it.",
@@ -242,7 +247,7 @@ def _spoiled(at: Context) -> Iterator[Finding]:
     for trial in at.trials(valid=False):
         for part in at.bound.observations:
             seen = at.bound.texts.get((part.key, trial, None))
-            if seen in part.voids:
+            if seen in part.voids and not _is_rough(at, trial):
                 label = next(choice.label for choice in part.choices if choice.key == seen)
                 name = at.trial_name(trial)
                 yield Finding(

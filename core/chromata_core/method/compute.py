@@ -161,7 +161,7 @@ def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[
                 into[reading.key] = np.stack([columns.by_key[slot] for slot in slots])
         elif (reading.key, trial, None) in columns.by_key:
             into[reading.key] = columns.by_key[(reading.key, trial, None)]
-        elif reading.optional:
+        elif not bound.wanted(reading, trial):
             into[reading.key] = np.array([0.0])
 
 
@@ -191,12 +191,17 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
     reasons: dict[int, str] = {}
     for number, values in trials.items():
         said = bound.texts.get((VOID, number, None), "no")
-        seen = [
-            choice.label
-            for observation in bound.observations
-            for choice in observation.choices
-            if choice.key in observation.voids and bound.texts.get((observation.key, number, None)) == choice.key
-        ]
+        rough = bound.rough and number == 0  # going too far is what a rough trial is for
+        seen = (
+            []
+            if rough
+            else [
+                choice.label
+                for observation in bound.observations
+                for choice in observation.choices
+                if choice.key in observation.voids and bound.texts.get((observation.key, number, None)) == choice.key
+            ]
+        )
         impossible = [
             quantity.positive
             for quantity in bound.quantities

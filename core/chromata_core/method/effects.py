@@ -61,4 +61,4 @@ def _said(quantity: Quantity, wrong: float, percent: float) -> str:
     if percent >= 100 or percent <= -50:
         becomes = with_figures(unit(quantity.unit).from_si(wrong), 3)
         return f"{quantity.label} becomes {becomes} {quantity.unit}".rstrip()
-    return f"{quantity.label}: {'+' if percent > 0 else '−'}{with_figures(abs(percent), 2)} %"
+    return f"{quantity.label}: {'+' if percent > 0 else '−'}{with_figures(abs(percent), 2)}\u00a0%"

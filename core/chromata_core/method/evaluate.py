@@ -33,6 +33,7 @@ from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.budget import Budget, budget
 from chromata_core.uncertainty.columns import contributions_of, value_of
+from chromata_core.uncertainty.source import WORDS
 
 Accepted = Mapping[str, str]
 
@@ -49,11 +50,11 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
     at = context_of(method, sheet)
     findings = find(at)
     planned = tasks(at)
-    done = sum(task.done for task in planned)
+    needed = [task.done for task in planned if not task.optional]
     return Evaluation(
         method=method.slug,
         version=method.version,
-        progress=done / len(planned) if planned else 0.0,
+        progress=sum(needed) / len(needed) if needed else 0.0,
         hand=_hand(at, current_task(at, planned)),
         tasks=[hand_for(at, task) for task in planned],
         steps=_steps(at, planned),
@@ -90,7 +91,7 @@ def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOu
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
     value, made, factor = stated(at, quantity)
     reported = report(value, made.expanded * factor)
-    lines = [BudgetOut(line.label, line.u * factor, line.share, line.distribution) for line in made.lines]
+    lines = [BudgetOut(line.label, line.u * factor, line.share, WORDS[line.distribution]) for line in made.lines]
     return ResultOut(
         key=quantity.key,
         label=quantity.label,
@@ -198,7 +199,7 @@ def _steps(at: Context, planned: list[Task]) -> list[StepOut]:
     found = []
     for (key, trial), group in grouped.items():
         step = group[0].step
-        done = all(task.done for task in group)
+        done = all(task.done or task.optional for task in group)
         begun = max((t for slot, t in at.bound.times.items() if slot[:2] == (f"timer.{key}", trial)), default=None)
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
@@ -231,7 +232,18 @@ def _trial_title(at: Context, trial: int | None) -> str:
 def _hand(at: Context, task: Task | None) -> Hand:
     if task is None:
         return Hand(
-            "finished", "", None, None, "", "Finished", "All done.", "Read the report with your team.", "", "", True
+            "finished",
+            "",
+            None,
+            None,
+            "",
+            "Finished",
+            "All done.",
+            "Read the report with your team.",
+            "",
+            "",
+            done=True,
+            optional=False,
         )
     return hand_for(at, task)
 
@@ -245,11 +257,12 @@ def hand_for(at: Context, task: Task) -> Hand:
     hint = part.hint if part else ""
     how = at.bound.instruments[part.role].how if isinstance(part, Reading) else ""
     step = task.step
-    detail = at.bound.worded(" ".join(filter(None, (hint, how))) or aim(at, step, trial) or step.detail)
+    said = (hint, how) if isinstance(part, Reading) else (aim(at, step, trial), hint)
+    detail = at.bound.worded(" ".join(filter(None, said)) or step.detail)
     lead, then = at.bound.worded(step.lead), at.bound.worded(step.then)
     aside = _trial_title(at, trial)
     title = at.bound.worded(task_title(at, task))
-    return Hand(kind, key, trial, index, step.key, title, lead, then, aside, detail, task.done)
+    return Hand(kind, key, trial, index, step.key, title, lead, then, aside, detail, task.done, task.optional)
 
 
 def _own(at: Context) -> list[OwnAnswer]:

@@ -37,11 +37,12 @@ def _line(at: Context, quantity: Quantity, trial: int | None) -> WorkedLine:
     tree = without(parse_formula(quantity.formula), absent(at, trial))
     signs = symbols(at)
     answer = _answer(at, quantity, trial)
-    numbers = mathml(tree, lambda key: f"<mtext>{escape(number_text(at, key, trial))}</mtext>")
+    numbers = mathml(tree, lambda key: f"<mn>{escape(number_text(at, key, trial))}</mn>")
     text = plain_text(tree, lambda key: number_text(at, key, trial))
     unit_text = f" {answer.unit}" if answer.unit else ""
+    name = "" if trial is None else at.trial_name(trial).removeprefix("the ")
     return WorkedLine(
-        quantity.key, quantity.label, trial, symbol_mathml(quantity.symbol),
+        quantity.key, quantity.label, trial, name, symbol_mathml(quantity.symbol),
         mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
         f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
     )  # fmt: skip
@@ -49,7 +50,7 @@ def _line(at: Context, quantity: Quantity, trial: int | None) -> WorkedLine:
 
 def absent(at: Context, trial: int | None) -> set[str]:
     """Optional readings that were not made: they count as zero and are left out of the worked line."""
-    return {r.key for r in at.bound.readings if r.optional and at.typed(r.key, trial) is None}
+    return {r.key for r in at.bound.readings if at.typed(r.key, trial) is None and not at.bound.wanted(r, trial)}
 
 
 def without(tree: Node, keys: set[str]) -> Node:

@@ -68,7 +68,7 @@ def _add_readings(bound: Bound, trial: int | None, known: Known) -> None:
                 known[reading.key] = [figured_typed(typed, reading.unit) for typed in made]
         elif (typed := bound.typed.get((reading.key, trial, None))) is not None:
             known[reading.key] = figured_typed(typed, reading.unit)
-        elif reading.optional:
+        elif not bound.wanted(reading, trial):
             known.setdefault(reading.key, exact(0.0))
 
 

@@ -53,13 +53,15 @@ def _references(method: Method) -> Iterator[str]:
     for part in method.readings:
         if isinstance(part, Reading) and part.role not in roles:
             yield f"Reading “{part.key}” names the instrument role “{part.role}”, which is not declared."
-        if part.key not in reads and not (isinstance(part, Reading) and part.optional):
+        if part.key not in reads:
             yield f"No step asks for “{part.key}”."
         if isinstance(part, Series) and (part.until is None or part.until.option not in options):
             yield f"Series “{part.key}” needs an “until” rule that names an option."
         if isinstance(part, Observation) and not set(part.voids) <= {choice.key for choice in part.choices}:
             yield f"Observation “{part.key}” voids on a choice it does not have."
     known = {part.key for part in method.readings}
+    follow = {part.follows for part in method.readings if isinstance(part, Reading) and part.follows}
+    yield from (f"A reading follows “{key}”, which is not declared." for key in follow - known)
     own = {f"own.{q.key}" for q in method.quantities if q.result}
     answers = {f"answer.{n}" for n in range(1, len(method.questions) + 1)}
     yield from (f"A step reads “{key}”, which is not declared." for key in reads - known - own - answers)

@@ -7,11 +7,20 @@ from chromata_core.method.finding import Finding, Level
 
 @dataclass(frozen=True, slots=True)
 class Shown:
-    """A number as it is to be set: ``doubtful`` counts its last characters that are estimated or uncertain."""
+    """A number as it is to be set: ``doubtful`` counts its last digits that are estimated or uncertain."""
 
     text: str
     doubtful: int
     unit: str
+
+    @property
+    def parts(self) -> tuple[str, str]:
+        """The text that is sure, and the doubtful end of it."""
+        digits = [place for place, character in enumerate(self.text) if character.isdigit()]
+        if self.doubtful < 1 or not digits:
+            return self.text, ""
+        start = digits[-min(self.doubtful, len(digits))]
+        return self.text[:start], self.text[start:]
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +120,10 @@ class StepOut:
 
 @dataclass(frozen=True, slots=True)
 class Hand:
-    """One task as it is taken in hand. ``kind`` is reading, observation, tick, own, answer, or finished for none."""
+    """One task as it is taken in hand. ``kind`` is reading, observation, tick, own, answer, or finished for none.
+
+    ``optional`` readings are made only if the work needs them.
+    """
 
     kind: str
     key: str
@@ -124,6 +136,7 @@ class Hand:
     aside: str
     detail: str
     done: bool
+    optional: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,6 +189,7 @@ class WorkedLine:
     key: str
     label: str
     trial: int | None
+    trial_name: str
     symbol: str
     formula: str
     numbers: str

@@ -16,12 +16,16 @@ State = Literal["done", "now", "ahead", "void"]
 
 @dataclass(frozen=True, slots=True)
 class Task:
-    """One thing that is done in one go: a reading, an observation, or ticking a step off."""
+    """One thing that is done in one go: a reading, an observation, or ticking a step off.
+
+    ``optional`` ones are made only if the work needs them; they hold nothing up.
+    """
 
     step: Step
     trial: int | None
     slot: Slot
     done: bool
+    optional: bool = False
 
 
 def tasks(at: Context) -> list[Task]:
@@ -64,12 +68,12 @@ def _of_step(at: Context, step: Step, trial: int | None) -> list[Task]:
         part = at.bound.part(key)
         if isinstance(part, Series):
             found += _of_series(at, step, part, trial)
-        elif part is not None and not (isinstance(part, Reading) and part.optional):
-            slot = (key, trial, None)
-            found.append(Task(step, trial, slot, slot in at.bound.typed or slot in at.bound.texts))
-        elif part is None:  # a closing question or the student's own answer
-            slot = (key, None, None)
-            found.append(Task(step, trial, slot, slot in at.bound.typed or slot in at.bound.texts))
+        elif part is not None or "." in key:  # own.… and answer.… are given once for the bench
+            slot = (key, trial if part else None, None)
+            optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
+            if optional and isinstance(part, Reading) and part.follows:
+                continue  # its turn comes with the reading it follows
+            found.append(Task(step, trial, slot, slot in at.bound.typed or slot in at.bound.texts, optional))
     return found
 
 
@@ -84,7 +88,8 @@ def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> li
 
 def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
     """The first task not done, in trials that still count; None when everything is."""
-    return next((task for task in all_tasks if not task.done and task.trial not in at.computed.voided), None)
+    open_tasks = (task for task in all_tasks if not (task.done or task.optional))
+    return next((task for task in open_tasks if task.trial not in at.computed.voided), None)
 
 
 def task_title(at: Context, task: Task) -> str:

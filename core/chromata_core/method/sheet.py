@@ -91,6 +91,10 @@ class Bound:
         """Everything that is read or observed."""
         return (*self.readings, *self.observations)
 
+    def wanted(self, reading: Reading, trial: int | None) -> bool:
+        """Whether ``reading`` has to be made: always, or for an optional one, once the one it follows was made."""
+        return not reading.optional or (reading.follows, trial, None) in self.typed
+
     def part(self, key: str) -> Reading | Observation | None:
         """The reading or observation called ``key``."""
         return next((part for part in self.parts if part.key == key), None)

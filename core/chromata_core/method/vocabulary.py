@@ -28,6 +28,7 @@ class Family:
 SOLUTIONS = Family("solutions", "Solutions and glassware")
 TITRATION = Family("titration", "Titration")
 GRAVIMETRIC = Family("gravimetric", "Gravimetric")
+FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC)
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,7 +108,8 @@ class Role:
 class Reading:
     """A number read from an instrument. ``zero_of`` names the reading whose delivery starts here.
 
-    ``echo`` names the quantity to say back when it is kept; ``optional`` readings count as zero until made.
+    ``echo`` names the quantity to say back when it is kept; ``optional`` readings are made only if needed and count as
+    zero until then, unless the one they ``follow`` was made: the two belong together.
     """
 
     key: str
@@ -120,6 +122,7 @@ class Reading:
     zero_of: str = ""
     echo: str = ""
     optional: bool = False
+    follows: str = ""
     when: When = None
 
 

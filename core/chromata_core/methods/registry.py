@@ -7,19 +7,19 @@ from functools import lru_cache
 import chromata_core.methods
 from chromata_core.errors import SheetError, unknown
 from chromata_core.method.load import load
-from chromata_core.method.vocabulary import Method
+from chromata_core.method.vocabulary import FAMILIES, Method
 
 
 @lru_cache(maxsize=1)
 def methods() -> dict[str, Method]:
-    """All methods by slug, each checked as it is loaded."""
+    """All methods by slug in the order of the method book, each checked as it is loaded."""
     found: dict[str, Method] = {}
     for module in pkgutil.walk_packages(chromata_core.methods.__path__, "chromata_core.methods."):
         if not module.ispkg and module.name != __name__:
             declared = getattr(importlib.import_module(module.name), "METHOD", None)
             if isinstance(declared, Method):
                 found[declared.slug] = load(declared)
-    return found
+    return dict(sorted(found.items(), key=lambda pair: (FAMILIES.index(pair[1].family), pair[0])))
 
 
 def method(slug: str) -> Method:

@@ -19,6 +19,14 @@ DIVISORS: dict[Distribution, float] = {
     "resolution": sqrt(12.0),
 }
 
+WORDS: dict[Distribution, str] = {
+    "rectangular": "rectangular",
+    "triangular": "triangular",
+    "normal": "normal",
+    "normal95": "normal, given at 95 %",
+    "resolution": "rectangular, one display step",
+}
+
 
 @dataclass(frozen=True, slots=True)
 class Source:

@@ -9,6 +9,7 @@ from chromata_core.methods.registry import method
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
 from labs import actions
 from labs.demo.writing import Pen
+from labs.live import evaluation_of
 from labs.models import Bench, Session
 from people.models import Person, Section
 
@@ -71,11 +72,19 @@ def _finished(bench: Bench, start: datetime, true: float, seed: int) -> None:
         pen.mark("V_end", accurate[1].end, 2, "No: the first note was right, read again with the card behind")
     if bench.number in (2, 7):
         pen.trial(3, accurate[2].start, _shift(accurate[2].end, "0.35"), "overshot")
-    pen.mark("own.c_s", f"{true:.3f}" if bench.number % 4 else f"{true / 10:.4f}")
+    pen.mark("own.c_s", _worked(bench, forgot_dilution=bench.number % 4 == 0))
     pen.mark("answer.1", "The burette: with a class A burette its part would be half.")
     pen.mark("answer.2", "Water changes the concentration in the flask but not the amount that the pipette put there.")
     pen.mark("answer.3", "The titrant would be thinner, more of it would be needed and the result would be too high.")
     pen.mark("step.clean", "done")
+
+
+def _worked(bench: Bench, forgot_dilution: bool) -> str:
+    """The team's own answer: what its readings give, or the same with the dilution left out."""
+    bench.refresh_from_db()
+    result = evaluation_of(bench, with_accepted=False).results[0]
+    value = result.value / 10 if forgot_dilution else result.value
+    return f"{value:.4g}"
 
 
 def _shift(text: str, by: str) -> str:

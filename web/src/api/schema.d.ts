@@ -182,7 +182,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Who is signed in. */
+        /** @description Who is signed in; 204 when nobody is. */
         get: operations["me"];
         put?: never;
         post?: never;
@@ -624,6 +624,7 @@ export interface components {
             aside: string;
             detail: string;
             done: boolean;
+            optional: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {
@@ -1026,6 +1027,7 @@ export interface components {
             key: string;
             label: string;
             trial: number | null;
+            trial_name: string;
             symbol: string;
             formula: string;
             numbers: string;
@@ -1293,6 +1295,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Me"];
                 };
+            };
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

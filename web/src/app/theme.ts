@@ -36,7 +36,7 @@ export const theme = createTheme({
     h3: { fontSize: 16, fontWeight: 700, lineHeight: 1.3 },
     button: { textTransform: 'none', fontWeight: 700, fontSize: 15 },
   },
-  shape: { borderRadius: 10 },
+  shape: { borderRadius: 4 },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
@@ -66,6 +66,12 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { background: ink.ground, color: ink.ink },
+        a: { color: ink.link },
+        'button, input, textarea': { fontFamily: 'inherit' },
+        // Our own italics: the system's mathematical font need not be there.
+        math: { fontFamily: TEXT },
+        'math mi': { textTransform: 'none', fontStyle: 'italic' },
+        'math mi[mathvariant=normal]': { fontStyle: 'normal' },
         'a:focus-visible, button:focus-visible, [tabindex]:focus-visible': focus(),
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },

@@ -18,10 +18,11 @@ export function ResultCard({
     <Box
       sx={{
         border: `1px solid ${ink.rule}`,
-        borderLeft: `6px solid ${colour}`,
+        boxShadow: `inset 6px 0 0 ${colour}`,
         borderRadius: 2,
         bgcolor: ink.sheet,
-        px: 1.5,
+        pl: 2.25,
+        pr: 1.5,
         py: small ? 0.75 : 1.25,
       }}
     >

@@ -5,7 +5,7 @@ import { Mathml } from './Mathml';
 import { ink } from './tokens';
 
 /** The computation line by line: formula, numbers put in, answer. */
-export function WorkedLines({ lines, trial }: { lines: Shapes['WorkedLine'][]; trial: string }) {
+export function WorkedLines({ lines }: { lines: Shapes['WorkedLine'][] }) {
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map((line) => (
@@ -16,10 +16,7 @@ export function WorkedLines({ lines, trial }: { lines: Shapes['WorkedLine'][]; t
         >
           <Box sx={{ fontSize: 13.5, color: ink.inkSoft, mb: 0.5 }}>
             {line.label}
-            {line.trial !== null &&
-              (line.trial === 0
-                ? `, rough ${trial.toLowerCase()}`
-                : `, ${trial.toLowerCase()} ${line.trial}`)}
+            {line.trial_name && `, ${line.trial_name}`}
           </Box>
           <Box
             sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}

@@ -44,8 +44,10 @@ READINGS = (
         hint="The first {colour} that stays for 30 s while you swirl. Darker than that is too far.",
     ),
     Reading("V_end", "Burette, end", "mL", "burette", "V_end", echo="V"),
-    Reading("V_stop", "Burette, stopped for a refill", "mL", "burette", "V_stop", optional=True),
-    Reading("V_refilled", "Burette, after the refill", "mL", "burette", "V_refilled", optional=True, zero_of="V_end"),
+    Reading("V_stop", "Burette, stopped for a refill", "mL", "burette", "V_stop", optional=True,
+            hint="Close the tap, read where it stands, then fill it below eye level."),
+    Reading("V_refilled", "Burette, after the refill", "mL", "burette", "V_refilled", optional=True, zero_of="V_end",
+            follows="V_stop", hint="Where the titration goes on from."),
 )  # fmt: skip
 
 DELIVERED = Quantity(
@@ -65,7 +67,7 @@ START = Step("start", "Read the start", "Read the burette", "before you open the
 RUN = Step(
     "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
     "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end.",
-    reads=("end_point",), wait=Wait("Is the {colour} holding?", 30), aim=("V_start", "V"),
+    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), aim=("V_start", "V"),
 )  # fmt: skip
 
 END = Step("end", "Read the end", "Read the burette", "after the {colour} has held for 30 s.", reads=("V_end",))

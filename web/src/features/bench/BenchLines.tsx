@@ -1,25 +1,63 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import type { ReactNode } from 'react';
+import { OctagonIcon } from '../../identity/Icons';
 import { KeyCap } from '../../identity/KeyCap';
 import { clock } from '../../identity/time';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import type { Asking } from './BenchDialogs';
-import type { Bench, Task } from './hand';
+import { sameSlot, urgent, type Bench, type Slot, type Task } from './hand';
 
-/** The one sentence that says what to do next. */
-export function NextSentence({
-  task,
-  open,
-  sessionState,
-}: {
+interface NextProps {
+  bench: Bench;
   task: Task;
-  open: boolean;
-  sessionState: string;
-}) {
-  const closed =
-    sessionState === 'closed' ? 'This session is closed.' : 'This session has not been opened yet.';
+  onChoose: (slot: Slot) => void;
+}
+
+/** The one sentence that says what to do next; a word that cannot wait takes its place. */
+export function NextSentence({ bench, task, onChoose }: NextProps) {
+  const state = bench.session.state;
+  const stop = urgent(bench);
+  const about = stop && { key: stop.key, trial: stop.trial, index: stop.index };
+  if (state !== 'open')
+    return (
+      <Sentence>
+        <strong>
+          {state === 'closed' ? 'This session is closed.' : 'This session has not been opened yet.'}
+        </strong>
+      </Sentence>
+    );
+  if (stop && about && !sameSlot(about, task))
+    return (
+      <Sentence>
+        <OctagonIcon sx={{ alignSelf: 'center' }} />
+        <strong>{stop.what}</strong>
+        <span>{stop.do}</span>
+        <Button
+          onClick={() => onChoose(about)}
+          sx={{ color: ink.onDeep, borderColor: ink.onDeep, ml: 'auto' }}
+          variant="outlined"
+        >
+          Look at it now
+        </Button>
+      </Sentence>
+    );
+  return (
+    <Sentence>
+      <strong>{task.lead}</strong>
+      {task.then && <span>{task.then}</span>}
+      {task.aside && (
+        <Box component="span" sx={{ fontSize: 15, color: ink.deepSoft }}>
+          {task.aside}
+        </Box>
+      )}
+    </Sentence>
+  );
+}
+
+function Sentence({ children }: { children: ReactNode }) {
   return (
     <Box
       role="status"
@@ -36,13 +74,7 @@ export function NextSentence({
         alignItems: 'baseline',
       }}
     >
-      <strong>{open ? task.lead : closed}</strong>
-      {open && task.then && <span>{task.then}</span>}
-      {open && task.aside && (
-        <Box component="span" sx={{ fontSize: 15, color: ink.deepSoft }}>
-          {task.aside}
-        </Box>
-      )}
+      {children}
     </Box>
   );
 }
@@ -122,7 +154,7 @@ export function BenchFooter({
 
 function Hint({ letter, what, onClick }: { letter: string; what: string; onClick: () => void }) {
   return (
-    <ButtonBase onClick={onClick} sx={{ fontSize: 13.5, gap: 0.75, minHeight: 44 }}>
+    <ButtonBase onClick={onClick} sx={{ font: 'inherit', gap: 0.75, minHeight: 44 }}>
       <KeyCap>{letter}</KeyCap> {what}
     </ButtonBase>
   );

@@ -72,7 +72,7 @@ function AtTheBench({ bench }: { bench: Bench }) {
       }}
     >
       <BenchHeader bench={bench} outbox={outbox} onCall={() => setAsking('call')} />
-      <NextSentence task={task} open={open} sessionState={bench.session.state} />
+      <NextSentence bench={bench} task={task} onChoose={choose} />
       <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
       <Box
         component="main"
@@ -96,7 +96,6 @@ function AtTheBench({ bench }: { bench: Bench }) {
         >
           <StepsRail
             steps={bench.evaluation.steps}
-            progress={bench.evaluation.progress}
             colour={colour}
             pending={outbox.pending}
             onTimer={(step) =>
@@ -114,6 +113,9 @@ function AtTheBench({ bench }: { bench: Bench }) {
           <InHand
             key={`${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`}
             {...{ bench, task, colour, open }}
+            pending={outbox.pending}
+            onTimer={() => void outbox.write({ key: `timer.${task.step}`, text: 'begun', trial: task.trial })}
+            onChoose={choose}
             online={outbox.online}
             onLetter={ask}
             onKeep={(text, correction) => {

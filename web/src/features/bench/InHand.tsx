@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { VerdictLine } from '../../identity/Verdict';
-import type { Bench, Task } from './hand';
+import { ink } from '../../identity/tokens';
+import type { Draft } from '../../queue/outbox';
+import { begun, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
 import { ReadingInHand } from './ReadingInHand';
+import { StepTimer } from './StepTimer';
 
 interface Props {
   bench: Bench;
@@ -11,6 +14,9 @@ interface Props {
   colour: string;
   open: boolean;
   online: boolean;
+  pending: Draft[];
+  onTimer: () => void;
+  onChoose: (slot: Slot) => void;
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
   onLetter: (letter: string) => boolean;
   onBack?: (() => void) | undefined;
@@ -32,12 +38,46 @@ export function InHand(props: Props) {
         )}
       </Box>
       {open ? (
-        <Form {...props} />
+        <Box sx={{ display: 'grid', gap: 2 }}>
+          <Form {...props} />
+          <Around {...props} />
+        </Box>
       ) : (
         <VerdictLine level="look" lead="Read only.">
           The session is not open. Everything written here can be read and reported.
         </VerdictLine>
       )}
+    </Box>
+  );
+}
+
+/** What belongs to the step besides its task: its wait, what may be needed, the usual cautions. */
+function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
+  const step = stepOf(bench, task);
+  if (!step) return null;
+  const spare = bench.evaluation.tasks.filter(
+    (one) =>
+      one.optional &&
+      one.step === task.step &&
+      one.trial === task.trial &&
+      !sameSlot(one, task) &&
+      !standing(bench, one),
+  );
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
+      {step.wait_seconds > 0 && (
+        <StepTimer step={step} begun={begun(step, pending)} colour={colour} onStart={onTimer} />
+      )}
+      {spare.map((one) => (
+        <Button key={one.key} onClick={() => onChoose(one)} sx={{ justifySelf: 'start', px: 1 }}>
+          If needed: {one.title.toLowerCase()}
+        </Button>
+      ))}
+      {step.cautions.map((caution) => (
+        <Box key={caution} sx={{ borderLeft: `4px solid ${ink.look}`, pl: 1.25, fontSize: 14.5 }}>
+          {caution}
+        </Box>
+      ))}
     </Box>
   );
 }

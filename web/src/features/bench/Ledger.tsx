@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import type { Shapes } from '../../api/client';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ResultCard } from '../../identity/ResultCard';
-import { StateTag, STATES } from '../../identity/Verdict';
+import { StateTag, STATES, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/outbox';
 import { sameSlot, type Bench, type Slot } from './hand';
@@ -48,6 +49,14 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
   const [first, ...others] = evaluation.results;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      {evaluation.bench.map((reading) => (
+        <Box key={reading.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+          <span>
+            {reading.label}, {reading.shown.unit}
+          </span>
+          <Value reading={reading} bench={bench} onChoose={onChoose} />
+        </Box>
+      ))}
       <Box sx={{ overflowX: 'auto' }}>
         <Readings bench={bench} pending={pending} onChoose={onChoose} />
       </Box>
@@ -62,6 +71,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
           </span>
         </Box>
       )}
+      <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
@@ -93,6 +103,38 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       )}
     </Box>
   );
+}
+
+/** What is said of readings that stand: what, why, what to do; a touch leads to the reading. */
+function Findings({ bench, onChoose }: { bench: Bench; onChoose: (slot: Slot) => void }) {
+  const about = bench.evaluation.findings.filter(
+    (finding) => finding.code !== bench.evaluation.agreement?.code,
+  );
+  return about.map((finding) => (
+    <VerdictLine
+      key={`${finding.code}${finding.key}${finding.trial}${finding.index}`}
+      level={finding.level}
+      lead={finding.what}
+    >
+      {finding.why} {finding.do}
+      {finding.key && (
+        <Button
+          size="small"
+          onClick={() => onChoose({ key: finding.key, trial: finding.trial, index: finding.index })}
+          sx={{
+            color: 'inherit',
+            p: 0,
+            minHeight: 24,
+            textDecoration: 'underline',
+            verticalAlign: 'baseline',
+            ml: 0.5,
+          }}
+        >
+          Look at it
+        </Button>
+      )}
+    </VerdictLine>
+  ));
 }
 
 function Empty() {
@@ -134,14 +176,6 @@ function Readings({ bench, pending, onChoose }: Omit<Props, 'colour'>) {
         </thead>
       )}
       <tbody>
-        {evaluation.bench.map((reading) => (
-          <tr key={reading.key}>
-            <th scope="row">{reading.label}</th>
-            <td colSpan={Math.max(trials.length, 1)}>
-              <Value reading={reading} bench={bench} onChoose={onChoose} />
-            </td>
-          </tr>
-        ))}
         {rows.map((row) => (
           <tr key={`${row.key}${row.index ?? ''}`}>
             <th scope="row">{row.label}</th>

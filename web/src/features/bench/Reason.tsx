@@ -1,31 +1,51 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 
-const USUAL = ['Misread the scale', 'Slip while typing', 'Wrong line'];
+const USUAL = ['Misread', 'Mistyped', 'Wrong line'];
 
 /** Why a reading is corrected: one touch for the usual, words for the rest. */
 export function Reason({ value, onChange }: { value: string; onChange: (reason: string) => void }) {
+  const [other, setOther] = useState(false);
+  const touch = (name: string, chosen: boolean, then: () => void) => (
+    <Button
+      key={name}
+      variant={chosen ? 'contained' : 'outlined'}
+      aria-pressed={chosen}
+      onClick={then}
+      sx={{ px: 1, minWidth: 0, fontSize: 13.5, fontWeight: 400 }}
+    >
+      {name}
+    </Button>
+  );
   return (
-    <Box>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
-        {USUAL.map((reason) => (
-          <Button
-            key={reason}
-            size="small"
-            variant={value === reason ? 'contained' : 'outlined'}
-            onClick={() => onChange(reason)}
-          >
-            {reason}
-          </Button>
-        ))}
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Box
+        role="group"
+        aria-label="Why is it corrected?"
+        sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}
+      >
+        {USUAL.map((reason) =>
+          touch(reason, !other && value === reason, () => {
+            setOther(false);
+            onChange(reason);
+          }),
+        )}
+        {touch('Other…', other, () => {
+          setOther(true);
+          onChange('');
+        })}
       </Box>
-      <TextField
-        label="Why is it corrected?"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        slotProps={{ htmlInput: { maxLength: 300 } }}
-      />
+      {other && (
+        <TextField
+          label="Why is it corrected?"
+          autoFocus
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 300 } }}
+        />
+      )}
     </Box>
   );
 }

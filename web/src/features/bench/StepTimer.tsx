@@ -26,6 +26,7 @@ export function StepTimer({ step, begun, colour, onStart }: Props) {
         justifyContent: 'space-between',
         width: '100%',
         minHeight: 48,
+        py: 0.5,
         px: 1.5,
         my: 0.5,
         borderRadius: 2,

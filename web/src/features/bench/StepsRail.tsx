@@ -4,13 +4,14 @@ import type { Shapes } from '../../api/client';
 import type { Draft } from '../../queue/outbox';
 import { CheckIcon } from '../../identity/Icons';
 import { ink } from '../../identity/tokens';
+import { useNow } from '../../identity/useNow';
+import { begun } from './hand';
 import { StepTimer } from './StepTimer';
 
 type Step = Shapes['StepOut'];
 
 interface Props {
   steps: Step[];
-  progress: number;
   colour: string;
   pending: Draft[];
   onTimer: (step: Step) => void;
@@ -18,68 +19,89 @@ interface Props {
 }
 
 /** Steps hang on a graduated tube; the liquid in it stands at the step reached. */
-export function StepsRail({ steps, progress, colour, pending, onTimer, onChoose }: Props) {
+export function StepsRail({ steps, colour, pending, onTimer, onChoose }: Props) {
   const rows = gathered(steps);
+  const clock = useNow(5000);
   return (
-    <Box
-      component="nav"
-      aria-label="Steps"
-      sx={{ display: 'grid', gridTemplateColumns: '14px 1fr', gap: 1.5, minHeight: '100%' }}
-    >
-      <Box
-        aria-hidden
-        sx={{
-          border: `1.5px solid ${ink.rule}`,
-          borderRadius: 99,
-          bgcolor: ink.sheet,
-          position: 'relative',
-          overflow: 'hidden',
-          backgroundImage: `repeating-linear-gradient(to bottom, transparent 0 14px, ${ink.rule} 14px 15px)`,
-          backgroundSize: '6px 100%',
-          backgroundRepeat: 'no-repeat',
-        }}
-      >
-        <Box
-          sx={{
-            position: 'absolute',
-            inset: 0,
-            bottom: 'auto',
-            height: `${Math.max(progress * 100, 1)}%`,
-            bgcolor: colour,
-            opacity: 0.85,
-            transition: 'height .5s',
-          }}
-        />
-      </Box>
+    <Box component="nav" aria-label="Steps" sx={{ minHeight: '100%', display: 'flex' }}>
       <Box
         component="ol"
-        sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 0.25, alignContent: 'start' }}
+        sx={{ listStyle: 'none', m: 0, p: 0, flex: 1, display: 'flex', flexDirection: 'column' }}
       >
-        {rows.map((row) =>
-          row.inside ? (
-            <Box component="li" key={row.title} sx={{ display: 'grid', gap: 0.25 }}>
-              <Box sx={{ fontWeight: 700, color: colour, fontSize: 14, mt: 0.75 }}>{row.title}</Box>
-              {row.inside.map((step) => (
-                <StepLine key={step.key} {...{ step, pending, onTimer, onChoose, colour }} />
-              ))}
-            </Box>
-          ) : (
+        {rows.map((row, place) => {
+          const ends = { first: place === 0, last: place === rows.length - 1 };
+          return row.step ? (
             <StepLine
-              key={row.title}
-              step={{ ...row.step, title: row.title }}
-              {...{ pending, onTimer, onChoose, colour }}
+              key={row.key}
+              step={row.step}
+              {...{ pending, onTimer, onChoose, colour, ends, clock }}
             />
-          ),
-        )}
+          ) : (
+            <Box
+              component="li"
+              key={row.key}
+              sx={{
+                ...segment('done', colour, ends),
+                pt: 0.75,
+                fontWeight: 700,
+                color: colour,
+                fontSize: 14,
+              }}
+            >
+              {row.title}
+            </Box>
+          );
+        })}
       </Box>
     </Box>
   );
 }
 
+interface Ends {
+  first: boolean;
+  last: boolean;
+}
+
+const TOP = '12px 12px 0 0';
+const BOTTOM = '0 0 12px 12px';
+
+/** A row's piece of the tube: full behind us, to the mark at the step in hand, empty ahead. */
+function segment(state: string, colour: string, { first, last }: Ends) {
+  const level = state === 'now' ? '17px' : state === 'ahead' ? '0' : '100%';
+  return {
+    listStyle: 'none',
+    position: 'relative',
+    pl: 3.5,
+    flex: last ? 1 : undefined,
+    '&::before': {
+      content: '""',
+      position: 'absolute',
+      left: 0,
+      top: 0,
+      bottom: 0,
+      width: 13,
+      border: `1.5px solid ${ink.rule}`,
+      borderTopWidth: first ? 1.5 : 0,
+      borderBottomWidth: last ? 1.5 : 0,
+      borderRadius: first ? TOP : last ? BOTTOM : 0,
+      background: `linear-gradient(to bottom, ${colour} ${level}, ${ink.sheet} ${level})`,
+    },
+    '&::after': {
+      content: '""',
+      position: 'absolute',
+      left: 13,
+      top: 16,
+      width: 8,
+      borderTop: `1.5px solid ${ink.rule}`,
+    },
+  } as const;
+}
+
 interface Row {
+  key: string;
+  /** The heading of the trial in hand, where there is no step of its own. */
   title: string;
-  step: Step;
-  inside?: Step[];
+  step?: Step;
 }
 
 /** Trials that are over or still to come take one line; the one in hand is opened. */
@@ -87,35 +109,52 @@ function gathered(steps: Step[]): Row[] {
   const rows: Row[] = [];
   const seen = new Set<number>();
   for (const step of steps) {
-    if (step.trial === null) rows.push({ title: step.title, step });
+    if (step.trial === null) rows.push({ key: step.key, title: step.title, step });
     else if (!seen.has(step.trial)) {
       seen.add(step.trial);
-      const all = steps.filter((other) => other.trial === step.trial);
-      const now = all.some((other) => other.state === 'now');
-      const state = all.every((other) => other.state === 'done')
-        ? 'done'
-        : (all.find((o) => o.state === 'void')?.state ?? 'ahead');
-      rows.push({ title: step.trial_name, step: { ...step, state }, ...(now ? { inside: all } : {}) });
+      rows.push(...ofTrial(steps.filter((other) => other.trial === step.trial)));
     }
   }
   return rows;
 }
 
+function ofTrial(steps: Step[]): Row[] {
+  const [first] = steps;
+  if (!first) return [];
+  const key = `trial${first.trial}`;
+  if (steps.some((step) => step.state === 'now'))
+    return [
+      { key, title: first.trial_name },
+      ...steps.map((step) => ({ key: `${key}.${step.key}`, title: step.title, step })),
+    ];
+  const state = steps.every((step) => step.state === 'done')
+    ? 'done'
+    : (steps.find((step) => step.state === 'void')?.state ?? 'ahead');
+  const timed = steps.findLast((step) => step.begun !== null) ?? first;
+  return [{ key, title: first.trial_name, step: { ...timed, title: first.trial_name, state } }];
+}
+
+// A timer that has run out stays in sight for two minutes.
+const LINGERS = 120;
+
 interface LineProps {
   step: Step;
   colour: string;
   pending: Draft[];
+  ends: Ends;
+  /** The time now, in milliseconds of the epoch. */
+  clock: number;
   onTimer: (step: Step) => void;
   onChoose: (step: Step) => void;
 }
 
-function StepLine({ step, colour, pending, onTimer, onChoose }: LineProps) {
+function StepLine({ step, colour, pending, ends, clock, onTimer, onChoose }: LineProps) {
   const now = step.state === 'now';
   const tone = step.state === 'ahead' || now ? ink.ink : ink.inkSoft;
-  const sent = pending.find((draft) => draft.key === `timer.${step.key}` && draft.trial === step.trial);
-  const begun = sent ? Date.parse(sent.written_at) / 1000 : step.begun;
+  const started = begun(step, pending);
+  const running = started !== null && started + step.wait_seconds + LINGERS > clock / 1000;
   return (
-    <Box component="li" aria-current={now ? 'step' : undefined} sx={{ listStyle: 'none' }}>
+    <Box component="li" aria-current={now ? 'step' : undefined} sx={segment(step.state, colour, ends)}>
       <Button
         onClick={() => onChoose(step)}
         sx={{
@@ -139,18 +178,9 @@ function StepLine({ step, colour, pending, onTimer, onChoose }: LineProps) {
       {now && step.detail && (
         <Box sx={{ fontSize: 13, color: ink.inkSoft, lineHeight: 1.35, mb: 0.5 }}>{step.detail}</Box>
       )}
-      {now && step.wait_seconds > 0 && (
-        <StepTimer step={step} begun={begun} colour={colour} onStart={() => onTimer(step)} />
+      {!now && running && (
+        <StepTimer step={step} begun={started} colour={colour} onStart={() => onTimer(step)} />
       )}
-      {now &&
-        step.cautions.map((caution) => (
-          <Box
-            key={caution}
-            sx={{ fontSize: 13, borderLeft: `3px solid ${ink.look}`, pl: 1, my: 0.5, lineHeight: 1.35 }}
-          >
-            {caution}
-          </Box>
-        ))}
     </Box>
   );
 }

@@ -38,6 +38,25 @@ export const partOf = (bench: Bench, key: string) => bench.parts.find((part) => 
 export const toolOf = (bench: Bench, key: string) =>
   bench.instruments.find((tool) => tool.slug === partOf(bench, key)?.instrument);
 
+type Step = Shapes['StepOut'];
+
+/** The step that a task belongs to. */
+export const stepOf = (bench: Bench, task: Task) =>
+  bench.evaluation.steps.find((step) => step.key === task.step && step.trial === task.trial) ??
+  bench.evaluation.steps.find((step) => step.key === task.step);
+
+/** When a step's wait was begun, in seconds of the epoch: on the record, or written here and not yet sent. */
+export function begun(step: Step, pending: Draft[]): number | null {
+  const sent = pending.findLast(
+    (draft) => draft.key === `timer.${step.key}` && (draft.trial ?? null) === step.trial,
+  );
+  return sent ? Date.parse(sent.written_at) / 1000 : step.begun;
+}
+
+/** A word that must be heard before anything else is done. */
+export const urgent = (bench: Bench) =>
+  bench.evaluation.findings.find((finding) => finding.level === 'stop' && finding.key !== '');
+
 /** The trial that is being worked on, null outside trials. */
 export const trialName = (bench: Bench, trial: number | null) =>
   bench.evaluation.steps.find((step) => step.trial === trial && trial !== null)?.trial_name ?? '';

@@ -66,6 +66,7 @@ function Room({ floor, projector, onProjector }: Props) {
                 now={now}
                 large={projector}
                 closed={session.state === 'closed'}
+                sample={new Set(benches.map((one) => one.sample)).size > 1}
               />
             ))}
           </Box>

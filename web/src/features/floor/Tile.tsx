@@ -18,10 +18,12 @@ interface Props {
   large: boolean;
   /** A closed session leads to reports, an open one to benches. */
   closed: boolean;
+  /** Whether to name the sample: only where there are several. */
+  sample: boolean;
 }
 
 /** A bench of the room: where it is, its result against the expected band, its trials, any call. */
-export function Tile({ bench, colour, unit, now, large, closed }: Props) {
+export function Tile({ bench, colour, unit, now, large, closed, sample }: Props) {
   const edge = bench.call ? ink.repeat : bench.level === 'keep' ? ink.rule : STATES[bench.level].colour;
   return (
     <Box
@@ -84,7 +86,7 @@ export function Tile({ bench, colour, unit, now, large, closed }: Props) {
       <Trials bench={bench} />
       <Box sx={{ mt: 'auto', fontSize: 12.5, color: ink.inkSoft }}>
         {bench.last_at ? `last entry ${ago(bench.last_at, now)}` : 'nothing written yet'}
-        {bench.sample && ` · ${bench.sample}`}
+        {sample && ` · ${bench.sample}`}
       </Box>
       <Box aria-hidden sx={{ height: 6, borderRadius: 3, bgcolor: ink.ruleSoft, overflow: 'hidden' }}>
         <Box
@@ -119,7 +121,7 @@ function Calls() {
 
 function Trials({ bench }: { bench: Bench }) {
   return (
-    <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap', minHeight: 34 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.25, minHeight: 34 }}>
       {bench.trials.map((trial) => (
         <Box
           key={trial.name}
@@ -129,7 +131,7 @@ function Trials({ bench }: { bench: Bench }) {
           <Box
             sx={{
               fontFamily: FIGURES,
-              fontSize: 14,
+              fontSize: 13,
               lineHeight: 1.3,
               textDecoration: trial.state === 'void' ? 'line-through' : 'none',
             }}

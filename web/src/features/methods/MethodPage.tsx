@@ -91,10 +91,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               {page.example_known.map((one) => one.text).join(' · ')}
             </Box>
-            <WorkedLines
-              lines={page.example_lines}
-              trial={page.trials.includes('crucible') ? 'crucible' : 'trial'}
-            />
+            <WorkedLines lines={page.example_lines} />
             {first && (
               <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
                 <ResultCard result={first} colour={colour} />
@@ -102,7 +99,12 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
               </Box>
             )}
           </Sheet>
-          <Effects title="Slips of arithmetic" lead="You get this if …" effects={page.slips} />
+          <Effects
+            title="Slips of arithmetic"
+            lead="You get this if …"
+            effects={page.slips}
+            colour={colour}
+          />
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Cautions">
@@ -144,6 +146,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
             title="Faults at the bench"
             lead="Effect on the worked example, computed"
             effects={page.faults}
+            colour={colour}
           />
         </Box>
       </Box>
@@ -157,25 +160,20 @@ function said(option: Shapes['OptionOut']): string {
   return option.choices.find((choice) => choice.key === option.default)?.label ?? option.default;
 }
 
-function Effects({ title, lead, effects }: { title: string; lead: string; effects: Shapes['Effect'][] }) {
+interface EffectsProps {
+  title: string;
+  lead: string;
+  effects: Shapes['Effect'][];
+  colour: string;
+}
+
+function Effects({ title, lead, effects, colour }: EffectsProps) {
   return (
     <Sheet title={title} note={lead}>
       {effects.map((effect) => (
         <Box key={effect.key} sx={{ py: 1, borderBottom: `1px solid ${ink.ruleSoft}` }}>
-          <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
-            <strong>{effect.says}</strong>
-            <Box
-              component="span"
-              sx={{
-                fontFamily: FIGURES,
-                fontSize: 14,
-                textAlign: 'right',
-                color: effect.percent ? ink.ink : ink.inkSoft,
-              }}
-            >
-              {effect.text}
-            </Box>
-          </Box>
+          <strong>{effect.says}</strong>
+          <Box sx={{ fontSize: 14, color: effect.percent ? colour : ink.inkSoft }}>{effect.text}</Box>
           {effect.looks && (
             <Box sx={{ fontSize: 14, color: ink.inkSoft }}>
               {effect.looks} {effect.remedy}

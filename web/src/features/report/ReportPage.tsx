@@ -84,7 +84,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               Taken as known: {report.known.map((one) => one.text).join(' · ')}
             </Box>
-            <WorkedLines lines={report.lines} trial="trial" />
+            <WorkedLines lines={report.lines} />
           </Sheet>
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
@@ -197,11 +197,7 @@ function Readings({ report }: { report: Shapes['Report'] }) {
                   {trial.readings.map((reading) => (
                     <span key={`${reading.key}${reading.index ?? ''}`}>
                       <span style={{ color: ink.inkSoft }}>{reading.label}</span>{' '}
-                      <Figure
-                        text={reading.shown.text}
-                        doubtful={reading.shown.doubtful}
-                        unit={reading.shown.unit}
-                      />
+                      {reading.shown.doubtful > 0 ? <Figure {...reading.shown} /> : reading.shown.text}
                     </span>
                   ))}
                 </Box>

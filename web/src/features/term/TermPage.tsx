@@ -148,6 +148,6 @@ function Line({ session }: { session: Card }) {
 const sheet = (session: Card) => ({
   bgcolor: ink.sheet,
   border: `1px solid ${ink.rule}`,
-  borderLeft: `6px solid ${accent(session.family)}`,
+  boxShadow: `inset 6px 0 0 ${accent(session.family)}`,
   borderRadius: 2.5,
 });

@@ -1,0 +1,24 @@
+"""Numbers on paper: the doubtful end is lighter and dotted underneath."""
+
+from django import template
+from django.utils.html import format_html
+from django.utils.safestring import SafeString
+
+from chromata_core.method.outcome import ReadingOut, Shown, TrialOut
+
+register = template.Library()
+
+
+@register.filter
+def figure(shown: Shown) -> SafeString:
+    """A number with its doubtful digits marked; words stay words."""
+    sure, doubtful = shown.parts
+    if not doubtful:
+        return format_html("{}", sure)
+    return format_html('<span class="n">{}<span class="d">{}</span></span>', sure, doubtful)
+
+
+@register.filter
+def made_in(reading: ReadingOut, trial: TrialOut) -> ReadingOut | None:
+    """The same reading in another trial, if it was made there."""
+    return next((one for one in trial.readings if (one.key, one.index) == (reading.key, reading.index)), None)
