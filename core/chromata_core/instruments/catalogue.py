@@ -8,7 +8,7 @@ from chromata_core.errors import ReadingError, unknown
 from chromata_core.instruments.instrument import ErrorTerm, Instrument
 
 _ROOM = ErrorTerm(
-    "Temperature of the glassware", "0.00063", "normal95", relative=True, cause="laboratory temperature",
+    "Temperature of the glassware", "temperature", "0.00063", "normal95", relative=True, cause="laboratory temperature",
     basis="2.1e-4 per °C × ±3 °C at 95 %: EURACHEM/CITAC CG4, A1 and A2",
 )  # fmt: skip
 
@@ -19,9 +19,9 @@ def _burette(slug: str, grade: str, high: str, tolerance: str) -> Instrument:
         slug, "burette", label, f"Burette {high} mL, class {grade}", "mL", "0", high, "0.1", 2,
         "Eye level with the liquid. Bottom of the curve. The smallest mark is 0.1 mL: judge one digit between the marks.",
         (
-            ErrorTerm("Burette calibration", tolerance, "triangular", shared=True, on_delivery=True,
+            ErrorTerm("Burette calibration", "tolerance", tolerance, "triangular", shared=True, on_delivery=True,
                       basis=f"±{tolerance} mL, ASTM E287 / ISO 385 class {grade}, value from memory; triangular: CG4 A2"),
-            ErrorTerm("Reading the burette", "0.02", "triangular",
+            ErrorTerm("Reading the burette", "readability", "0.02", "triangular",
                       basis="a fifth of a division; common practice, no published source"),
             _ROOM,
         ),
@@ -35,9 +35,9 @@ def _pipette(volume: str, grade: str, tolerance: str) -> Instrument:
         f"Pipette {volume} mL, class {grade}", "mL", volume, volume, volume, 2,
         f"One mark only. Bottom of the curve on the mark, tip against the wall, not blown out. Write {volume}.00.",
         (
-            ErrorTerm("Pipette calibration", tolerance, "triangular", shared=True,
+            ErrorTerm("Pipette calibration", "tolerance", tolerance, "triangular", shared=True,
                       basis=f"±{tolerance} mL, ASTM E969 / ISO 648 class {grade}, value from memory; triangular: CG4 A1"),
-            ErrorTerm("Filling the pipette", "0.01", "triangular",
+            ErrorTerm("Filling the pipette", "repeatability", "0.01", "triangular",
                       basis="meniscus on one mark; common practice, no published source"),
             _ROOM,
         ),
@@ -51,9 +51,9 @@ def _cylinder(high: str, graduation: str, decimals: int, grade: str, tolerance: 
         f"Cylinder {high} mL, class {grade}", "mL", "0", high, graduation, decimals,
         f"On the bench, eye level. Bottom of the curve. The smallest mark is {graduation} mL: judge one digit more.",
         (
-            ErrorTerm("Cylinder calibration", tolerance, "triangular", shared=True,
+            ErrorTerm("Cylinder calibration", "tolerance", tolerance, "triangular", shared=True,
                       basis=f"±{tolerance} mL, ASTM E1272 / ISO 4788 class {grade}, value from memory"),
-            ErrorTerm("Reading the cylinder", judged, "triangular",
+            ErrorTerm("Reading the cylinder", "readability", judged, "triangular",
                       basis="a fifth of a division; common practice, no published source"),
             _ROOM,
         ),
@@ -68,11 +68,11 @@ def _balance(
         slug, "balance", f"the {name}", name.capitalize(), "g", "0", high, step, decimals,
         "Wait until the display stands still. Copy every digit it shows, zeros too.",
         (
-            ErrorTerm("Balance linearity", linearity, "rectangular",
+            ErrorTerm("Balance linearity", "tolerance", linearity, "rectangular",
                       basis=f"±{linearity} g at each weighing, uncorrelated: the treatment of EURACHEM/CITAC CG4, A2"),
-            ErrorTerm("Balance repeatability", repeatability, "normal",
+            ErrorTerm("Balance repeatability", "repeatability", repeatability, "normal",
                       basis="about one display step; common practice, no published source"),
-            ErrorTerm("Balance display", step, "resolution", basis="readability d, d/√12"),
+            ErrorTerm("Balance display", "readability", step, "resolution", basis="readability d, d/√12"),
         ),
         digital=True,
     )  # fmt: skip
@@ -82,7 +82,7 @@ _PISTON = Instrument(
     "piston-burette-25", "piston burette", "the 25 mL piston burette", "Piston burette 25 mL, digital",
     "mL", "0", "25", "0.01", 2, "Copy every digit of the display, zeros too. It counts what it has delivered.",
     (
-        ErrorTerm("Burette calibration", "0.03", "triangular", shared=True, on_delivery=True,
+        ErrorTerm("Burette calibration", "tolerance", "0.03", "triangular", shared=True, on_delivery=True,
                   basis="±0.03 mL, triangular: EURACHEM/CITAC CG4, A2"),
         _ROOM,
     ),

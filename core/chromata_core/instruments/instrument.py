@@ -9,6 +9,8 @@ from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import conversion
 from chromata_core.uncertainty.source import Distribution
 
+# Readability and repeatability scatter from reading to reading; a repeatability known for a whole method contains them.
+Cause = Literal["tolerance", "readability", "repeatability", "temperature"]
 Kind = Literal["burette", "piston burette", "pipette", "cylinder", "balance"]
 
 
@@ -23,6 +25,7 @@ class ErrorTerm:
     """
 
     label: str
+    kind: Cause
     half_width: str
     distribution: Distribution
     shared: bool = False

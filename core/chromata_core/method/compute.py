@@ -14,7 +14,6 @@ from chromata_core.formula.compute import numeric
 from chromata_core.formula.functions import Column
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, names
-from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.sheet import VOID, Bound, Slot
 from chromata_core.method.vocabulary import NumberOption, OwnError, Quantity, Reading, Series, SubstanceOption
 from chromata_core.quantity.units import unit
@@ -95,15 +94,16 @@ def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
         value = float(typed.value)
         if reading.key in changes:
             value = float(numeric(parse_formula(changes[reading.key]))({"x": np.array([value])})[0])
-        found[slot] = _reading_input(reading, slot, value, bound.instruments[reading.role])
+        found[slot] = _reading_input(bound, reading, slot, value)
     return found
 
 
-def _reading_input(reading: Reading, slot: Slot, value: float, read_with: Instrument) -> Input:
-    scale = unit(reading.unit)
-    si, sources = scale.to_si(value), []
+def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> Input:
+    read_with, covered = bound.instruments[reading.role], _covered(bound)
+    si, sources = unit(reading.unit).to_si(value), []
     for term in read_with.errors:
-        if term.on_delivery and reading.zero_of:
+        scatters = reading.scope == "trial" and term.kind in ("readability", "repeatability")
+        if (term.on_delivery and reading.zero_of) or (scatters and covered):
             continue
         half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
@@ -115,11 +115,21 @@ def _reading_input(reading: Reading, slot: Slot, value: float, read_with: Instru
     return Input(si, tuple(sources))
 
 
+def _covered(bound: Bound) -> bool:
+    """Whether a known repeatability of the whole method stands for the scatter of single readings."""
+    return any(e.covers and bound.number(e.option) for q in bound.quantities for e in q.errors)
+
+
+def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
+    """The errors of judgement of ``quantity`` that are counted."""
+    return [error for error in quantity.errors if error.covers or not _covered(bound)]
+
+
 def _reserved(bound: Bound) -> list[Source]:
     """Sources that enter during the computation: judgement at each trial, and the spread of each mean."""
     found: list[Source] = []
     for quantity in bound.quantities:
-        for error in quantity.errors:
+        for error in _judgements(bound, quantity):
             u = _judged(bound, error)
             trials = bound.trial_numbers()
             found += [Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True) for n in trials]
@@ -179,7 +189,7 @@ def _put_quantities(
             continue
         with np.errstate(all="ignore"):
             column = numeric(tree)(into)
-        for error in quantity.errors:
+        for error in _judgements(bound, quantity):
             place = position[f"{error.label}:{trial}"]
             column = column.astype(complex)
             column[place] += 1j * STEP * _judged(bound, error) * (column[0].real if error.relative else 1.0)

@@ -31,6 +31,7 @@ from chromata_core.quantity.typed import Typed, parse_reading
 Slot = tuple[str, int | None, int | None]
 VOID = "void"
 _LONGEST_TEXT = 4000
+_MOST_TRIALS = 40
 
 
 @dataclass(frozen=True, slots=True)
@@ -271,15 +272,20 @@ def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> 
         raise ReadingError(f"“{label}” belongs to a {noun}; say which.")
     if scope == "bench" and given.trial is not None:
         raise ReadingError(f"“{label}” is read once for the bench, not for each {noun}.")
-    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= 40:
-        raise ReadingError(f"There is no {noun} {given.trial}.")
+    _trial_exists(given, bound)
     if series != (given.index is not None):
         raise ReadingError(f"“{label}” {'needs its place in the series' if series else 'is not a series'}.")
     if given.index is not None and not 1 <= given.index <= 100:
         raise ReadingError("A series runs from 1 to 100.")
 
 
+def _trial_exists(given: Given, bound: Bound) -> None:
+    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= _MOST_TRIALS:
+        raise ReadingError(f"There is no {bound.method.trials.noun.lower()} {given.trial}.")
+
+
 def _common(bound: Bound, given: Given, text: str) -> Typed | str:
+    _trial_exists(given, bound)
     kind, _, name = given.key.partition(".")
     if given.key == VOID and given.trial is not None:
         return text

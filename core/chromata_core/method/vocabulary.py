@@ -148,12 +148,17 @@ class Observation:
 
 @dataclass(frozen=True, slots=True)
 class OwnError:
-    """An error of judgement, new at every trial, of a computed quantity. Its limit is the value of an option."""
+    """An error of judgement, new at every trial, of a computed quantity. Its limit is the value of an option.
+
+    ``covers``: once its option is not zero it stands for the scatter of the whole trial, so that the readings' own
+    readability and repeatability and other errors of judgement are not counted again (EURACHEM/CITAC CG4, A2).
+    """
 
     label: str
     option: str
     distribution: Distribution
     relative: bool = False
+    covers: bool = False
 
 
 @dataclass(frozen=True, slots=True)

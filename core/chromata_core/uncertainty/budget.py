@@ -9,6 +9,7 @@ from chromata_core.formula.functions import Column
 from chromata_core.uncertainty.source import Distribution, Source
 
 PROBABILITY = 0.95
+_NOTHING = 1e-12  # what is left of two equal contributions that cancel
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,7 +67,7 @@ def _student(dof: int) -> float:
 def _lines(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> tuple[BudgetLine, ...]:
     groups: dict[str, tuple[float, Distribution, int]] = {}
     for source, square in zip(sources, squares, strict=True):
-        if square > 0:
+        if square > _NOTHING * variance:
             total, _, count = groups.get(source.label, (0.0, source.distribution, 0))
             groups[source.label] = (total + square, source.distribution, count + 1)
     lines = [

@@ -1,0 +1,97 @@
+"""The formula language: arithmetic and nothing else, with units checked before anything is computed."""
+
+from dataclasses import replace
+from unittest import TestCase
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from chromata_core.errors import DeclarationError, FormulaError
+from chromata_core.formula.dimension import dimension_of
+from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import names
+from chromata_core.method.load import load
+from chromata_core.method.vocabulary import Method, Quantity
+from chromata_core.methods.registry import method
+from chromata_core.quantity.units import conversion, unit
+
+
+class OnlyArithmetic(TestCase):
+    def test_names_are_found_in_order(self) -> None:
+        self.assertEqual(names(parse_formula("c_t * V / (z * V_s) + mean(V)")), ("c_t", "V", "z", "V_s"))
+
+    def test_code_is_refused(self) -> None:
+        for text in (
+            "__import__('os')", "a.b", "a[0]", "lambda: 1", "a if b else c", "a < b", "f(a, b)", "print(a)", "a; b",
+            "'x'", "True", "a := 2", "", "(", "9" * 500, "[a]", "a @ b", "~a",
+        ):  # fmt: skip
+            with self.subTest(text[:20]), self.assertRaises(FormulaError):
+                parse_formula(text)
+
+    @settings(max_examples=300)
+    @given(st.text(max_size=40))
+    def test_no_text_does_anything_but_parse_or_refuse(self, text: str) -> None:
+        try:
+            parse_formula(text)
+        except FormulaError as error:
+            self.assertTrue(error.message)
+
+    def test_shown_as_mathematics_and_as_text(self) -> None:
+        tree = parse_formula("c_t * V / (m - m_0)")
+        self.assertEqual(plain_text(tree, str), "c_t × V / (m − m_0)")
+        self.assertIn("<mfrac>", mathml(tree, symbol_mathml))
+        self.assertIn("<msub><mi>c</mi><mtext>t</mtext></msub>", mathml(tree, symbol_mathml))
+
+    def test_subtracting_a_sum_keeps_its_brackets(self) -> None:
+        self.assertEqual(plain_text(parse_formula("a - (b - c)"), str), "a − (b − c)")
+        self.assertEqual(plain_text(parse_formula("a / (b / c)"), str), "a / (b / c)")
+
+
+class Units(TestCase):
+    def test_conversions_people_need(self) -> None:
+        """Conventional mmHg 133.322387415 Pa; inch 25.4 mm exactly; 0 °C = 273.15 K (NIST SP 811, appendix B)."""
+        self.assertAlmostEqual(unit("mmHg").to_si(760), 101325.0144, places=3)
+        self.assertAlmostEqual(unit("inHg").to_si(1), 3386.389, places=2)
+        self.assertAlmostEqual(unit("°C").to_si(25), 298.15, places=9)
+        self.assertAlmostEqual(unit("M").to_si(0.1), 100.0)
+        self.assertEqual(conversion("L", "mL"), (1000.0, 0.0))
+
+    def test_a_sum_of_unlike_things_is_refused_with_both_named(self) -> None:
+        known = {"m": unit("g").dimension, "V": unit("mL").dimension}
+        with self.assertRaisesRegex(FormulaError, "cannot be added to"):
+            dimension_of(parse_formula("m + V"), known)
+        with self.assertRaisesRegex(FormulaError, "wants a plain number"):
+            dimension_of(parse_formula("ln(m)"), known)
+
+
+class WrongDeclarations(TestCase):
+    """A declaration that contradicts itself never reaches a bench."""
+
+    @staticmethod
+    def changed(**parts: object) -> Method:
+        return replace(method("acid-base-titration"), **parts)
+
+    def refused(self, sentence: str, **parts: object) -> None:
+        with self.assertRaisesRegex(DeclarationError, sentence):
+            load(self.changed(**parts))
+
+    def with_formula(self, formula: str, unit_text: str) -> dict[str, object]:
+        quantities = method("acid-base-titration").quantities
+        return {"quantities": (*quantities, Quantity("bad", "Bad", formula, unit_text, "bad", "summary"))}
+
+    def test_units_that_do_not_fit(self) -> None:
+        self.refused("gives .*substance.*but g is", **self.with_formula("c_t * V_mean", "g"))
+
+    def test_a_name_nobody_declared_is_answered_with_the_near_ones(self) -> None:
+        self.refused("Did you mean “V_mean”", **self.with_formula("V_maen", "mL"))
+
+    def test_a_mean_needs_a_line_of_its_own(self) -> None:
+        self.refused("line of its own", **self.with_formula("c_t * mean(V) / V_s", "mol/L"))
+
+    def test_a_reading_that_no_step_asks_for(self) -> None:
+        steps = tuple(step for step in method("acid-base-titration").steps if step.key != "end")
+        self.refused("No step asks for “V_end”", steps=steps)
+
+    def test_an_instrument_role_that_does_not_exist(self) -> None:
+        self.refused("role “pipette”, which is not declared", roles=method("acid-base-titration").roles[:1])
