@@ -69,6 +69,11 @@ class OnAnInstrument(TestCase):
         with self.assertRaisesRegex(ReadingError, "below the first mark"):
             instrument("burette-50-b").read("-0.10", "mL")
 
+    def test_a_one_mark_pipette_has_one_volume(self) -> None:
+        with self.assertRaisesRegex(ReadingError, "delivers 20 mL and nothing else. Write 20.00"):
+            instrument("pipette-20-a").read("25.00", "mL")
+        self.assertEqual(instrument("pipette-20-a").read("20.00", "mL").value, Decimal("20.00"))
+
     def test_every_instrument_reads_its_own_middle(self) -> None:
         for tool in CATALOGUE.values():
             with self.subTest(tool.slug):

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from django.core.exceptions import PermissionDenied
+from django.core.exceptions import PermissionDenied, RequestDataTooBig
 from django.http import Http404, HttpRequest, JsonResponse
 from rest_framework import exceptions
 from rest_framework.response import Response
@@ -31,6 +31,8 @@ def sentence(error: Exception, context: dict[str, Any]) -> Response | None:
             return Response({"problems": [error.message]}, status=422)
         case Http404():
             return Response({"problems": ["There is nothing here under that address."]}, status=404)
+        case RequestDataTooBig():
+            return Response({"problems": ["This is too much for one request. Send it in smaller parts."]}, status=413)
         case PermissionDenied() | exceptions.PermissionDenied():
             return Response({"problems": [_denied(error)]}, status=403)
         case exceptions.NotAuthenticated() | exceptions.AuthenticationFailed():
@@ -60,6 +62,12 @@ def _flat(detail: Any, field: str = "") -> list[str]:
 def not_found(request: HttpRequest, *args: object) -> JsonResponse:
     """An address under /api/ that does not exist."""
     return JsonResponse({"problems": ["There is nothing here under that address."]}, status=404)
+
+
+def locked_out(request: HttpRequest, *args: object, **kwargs: object) -> JsonResponse:
+    """Somebody guessed too often at this account."""
+    wait = "Too many tries: wait six minutes, or ask your instructor for a new PIN."
+    return JsonResponse({"problems": [wait]}, status=429)
 
 
 def failed(request: HttpRequest) -> JsonResponse:

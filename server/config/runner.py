@@ -13,3 +13,8 @@ class Runner(DiscoverRunner):
     def build_suite(self, test_labels: Sequence[str] | None = None, **kwargs: object) -> TestSuite:
         labels = test_labels or [str(settings.ROOT / name) for name in ("core/tests", "server", "e2e")]
         return super().build_suite(labels, **kwargs)
+
+    def setup_test_environment(self, **kwargs: object) -> None:
+        """Passwords of tests need not resist guessing, and signing in should not take a second."""
+        super().setup_test_environment(**kwargs)
+        settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]

@@ -90,6 +90,7 @@ AXES_FAILURE_LIMIT = 10
 AXES_COOLOFF_TIME = 0.1
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
+AXES_LOCKOUT_CALLABLE = "config.errors.locked_out"
 SILENCED_SYSTEM_CHECKS = ["axes.W006"]  # wants the address among the lockout parameters; see above
 
 SESSION_COOKIE_AGE = 60 * 60 * 12
@@ -111,7 +112,7 @@ REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["rest_framework.authentication.SessionAuthentication"],
     "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],
     "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
-    "DEFAULT_PARSER_CLASSES": ["rest_framework.parsers.JSONParser"],
+    "DEFAULT_PARSER_CLASSES": ["config.parsers.Json"],
     "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
     "EXCEPTION_HANDLER": "config.errors.sentence",
 }
@@ -134,6 +135,7 @@ LOGGING = {
     "handlers": {"console": {"class": "logging.StreamHandler"}},
     "loggers": {
         "django": {"handlers": ["console"], "level": "WARNING"},
+        "django.request": {"level": "ERROR"},  # a refusal is an answer, not an event
         "axes": {"handlers": ["console"], "level": "ERROR"},
     },
 }

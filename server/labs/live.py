@@ -29,15 +29,16 @@ def accepted_values(bench: Bench) -> dict[str, str]:
 
 
 def evaluation_of(bench: Bench, with_accepted: bool) -> Evaluation:
-    """What the core says of a bench, computed once for each last entry."""
+    """What the core says of a bench, computed once for each state of its record, which its last seal names."""
     accepted = tuple(sorted(accepted_values(bench).items())) if with_accepted else ()
-    return _evaluated(bench.pk, bench.last_sequence, bench.session.state, accepted)
+    return _evaluated(bench.pk, bench.head, bench.session.state, accepted)
 
 
 @lru_cache(maxsize=1024)
-def _evaluated(bench_id: int, sequence: int, state: str, accepted: tuple[tuple[str, str], ...]) -> Evaluation:
+def _evaluated(bench_id: int, head: str, state: str, accepted: tuple[tuple[str, str], ...]) -> Evaluation:
     bench = Bench.objects.select_related("session").get(pk=bench_id)
-    sheet = sheet_of(bench, bench.entries.filter(sequence__lte=sequence).order_by("sequence"))
+    last = bench.entries.filter(hash=head).values_list("sequence", flat=True).first() or 0
+    sheet = sheet_of(bench, bench.entries.filter(sequence__lte=last).order_by("sequence"))
     return evaluate(method(bench.session.method), sheet, dict(accepted))
 
 
@@ -52,7 +53,6 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         sample=bench.sample.label if bench.sample else "",
         team=[member.name for member in bench.team.order_by("name")],
         session=session_card(bench.session),
-        sequence=bench.last_sequence,
         evaluation=evaluation_of(bench, may_see_accepted(person, bench.session)),
         parts=parts_out(bound),
         instruments=list({tool.slug: tool for tool in bound.instruments.values()}.values()),
@@ -98,9 +98,9 @@ _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop":
 
 def floor_stamp(session: Session, person: Person) -> str:
     """Changes whenever the floor would: an entry, a new state, or a minute gone by (benches grow quiet)."""
-    sequences = ".".join(str(n) for n in session.benches.values_list("last_sequence", flat=True))
+    heads = ".".join(head[:12] for head in session.benches.values_list("head", flat=True))
     minute = int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0
-    return f'"{session.pk}-{person.pk}-{session.state}-{session.released}-{sequences}-{minute}"'
+    return f'"{session.pk}-{person.pk}-{session.state}-{session.released}-{heads}-{minute}"'
 
 
 def _tile(

@@ -61,13 +61,13 @@ class HiddenValue(models.Model):
 
 
 class Bench(models.Model):
-    """A place of work with its team. ``last_sequence`` counts its entries, so that a change is seen cheaply."""
+    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply."""
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="benches")
     number = models.PositiveIntegerField()
     sample = models.ForeignKey(Sample, null=True, blank=True, on_delete=models.SET_NULL, related_name="benches")
     team = models.ManyToManyField(Person, related_name="benches", blank=True)
-    last_sequence = models.PositiveIntegerField(default=0)
+    head = models.CharField(max_length=64, blank=True)
 
     class Meta:
         ordering = ("number",)

@@ -91,7 +91,6 @@ class BenchView:
     sample: str
     team: list[str]
     session: SessionCard
-    sequence: int
     evaluation: Evaluation
     parts: list[PartOut]
     instruments: list[Instrument]

@@ -59,7 +59,7 @@ def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
             known[entry.id] = entry
         answers.append(Kept(draft.id, not problem, problem))
     if entries:
-        Bench.objects.filter(pk=bench.pk).update(last_sequence=entries[-1].sequence)
+        Bench.objects.filter(pk=bench.pk).update(head=entries[-1].hash)
     return answers
 
 

@@ -62,6 +62,11 @@ class Instrument:
         """``text`` as a reading of this instrument in ``unit``; ReadingError with a sentence if it cannot show that."""
         typed = _in_unit(parse_reading(text), unit)
         low, high = Decimal(self.low), Decimal(self.high)
+        if low == high != typed.value:
+            raise ReadingError(
+                f"{_first_upper(self.label)} delivers {self.high} {self.unit} and nothing else. "
+                f"Write {high:.{self.decimals}f}, or ask your instructor if yours is another one."
+            )
         if typed.value < low:
             raise ReadingError(
                 f"{typed.text} is below the first mark of {self.label}, {self.low} {self.unit}. Read it again."
@@ -76,6 +81,10 @@ class Instrument:
         if self.kind == "balance":
             return "Take the load off and weigh a smaller portion."
         return "Read it again; if the liquid ran past the mark, this trial cannot be used."
+
+
+def _first_upper(text: str) -> str:
+    return text[:1].upper() + text[1:]
 
 
 def _in_unit(typed: Typed, unit: str) -> Typed:

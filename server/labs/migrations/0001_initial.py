@@ -16,7 +16,7 @@ class Migration(migrations.Migration):
             fields=[
                 ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
                 ('number', models.PositiveIntegerField()),
-                ('last_sequence', models.PositiveIntegerField(default=0)),
+                ('head', models.CharField(blank=True, max_length=64)),
             ],
             options={
                 'ordering': ('number',),

@@ -409,7 +409,6 @@ export interface components {
             sample: string;
             team: string[];
             session: components["schemas"]["SessionCard"];
-            sequence: number;
             evaluation: components["schemas"]["Evaluation"];
             parts: components["schemas"]["PartOut"][];
             instruments: components["schemas"]["Instrument"][];
@@ -538,6 +537,7 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ErrorTerm: {
             label: string;
+            kind: components["schemas"]["ErrorTermKindEnum"];
             half_width: string;
             distribution: components["schemas"]["DistributionEnum"];
             shared: boolean;
@@ -546,6 +546,14 @@ export interface components {
             cause: string;
             basis: string;
         };
+        /**
+         * @description * `tolerance` - tolerance
+         *     * `readability` - readability
+         *     * `repeatability` - repeatability
+         *     * `temperature` - temperature
+         * @enum {string}
+         */
+        ErrorTermKindEnum: "tolerance" | "readability" | "repeatability" | "temperature";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Evaluation: {
             method: string;
@@ -629,7 +637,7 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {
             slug: string;
-            kind: components["schemas"]["KindEnum"];
+            kind: components["schemas"]["InstrumentKindEnum"];
             label: string;
             short: string;
             unit: string;
@@ -644,6 +652,15 @@ export interface components {
             meniscus: components["schemas"]["MeniscusEnum"] | components["schemas"]["BlankEnum"];
             basis: string;
         };
+        /**
+         * @description * `burette` - burette
+         *     * `piston burette` - piston burette
+         *     * `pipette` - pipette
+         *     * `cylinder` - cylinder
+         *     * `balance` - balance
+         * @enum {string}
+         */
+        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "cylinder" | "balance";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         InstrumentUsed: {
             role: string;
@@ -663,15 +680,6 @@ export interface components {
             kept: boolean;
             problem: string;
         };
-        /**
-         * @description * `burette` - burette
-         *     * `piston burette` - piston burette
-         *     * `pipette` - pipette
-         *     * `cylinder` - cylinder
-         *     * `balance` - balance
-         * @enum {string}
-         */
-        KindEnum: "burette" | "piston burette" | "pipette" | "cylinder" | "balance";
         /**
          * @description * `keep` - keep
          *     * `look` - look

@@ -1,0 +1,58 @@
+"""Replicates and agreement rules beside Python's ``statistics`` and scipy, and Student's t beside printed tables."""
+
+import statistics
+from unittest import TestCase
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from chromata_core.statistics.agreement import POLICIES, agreement
+from chromata_core.statistics.class_band import class_band
+from chromata_core.statistics.replicates import replicates
+from chromata_core.uncertainty.budget import coverage_factor
+
+values = st.lists(st.floats(1, 100), min_size=2, max_size=12)
+
+
+class Summary(TestCase):
+    @given(values)
+    def test_mean_and_s_are_those_of_the_standard_library(self, xs: list[float]) -> None:
+        found = replicates(xs)
+        self.assertAlmostEqual(found.mean, statistics.fmean(xs), places=9)
+        self.assertAlmostEqual(found.s, statistics.stdev(xs), places=9)
+
+    def test_relative_average_deviation_by_hand(self) -> None:
+        """9.8, 10.0, 10.2: deviations 0.2, 0, 0.2 → mean 0.1333 → 1.333 %."""
+        self.assertAlmostEqual(replicates([9.8, 10.0, 10.2]).rad, 0.013333, places=6)
+
+    def test_coverage_factor_is_student_s_t(self) -> None:
+        """Two-sided 95 %: GUM table G.2 (p = 95 %)."""
+        for dof, t in ((1, 12.71), (2, 4.30), (3, 3.18), (5, 2.57), (10, 2.23), (20, 2.09)):
+            self.assertAlmostEqual(coverage_factor(dof), t, places=2)
+        self.assertEqual(coverage_factor(2.9), coverage_factor(2), "truncated downward, GUM G.4.1")
+        self.assertEqual(coverage_factor(float("inf")), 2.0)
+
+
+class Agreement(TestCase):
+    def test_the_largest_tightest_set_that_meets_the_rule(self) -> None:
+        found = agreement([21.54, 21.77, 21.58, 21.61], POLICIES["range"], 0.10)
+        self.assertEqual((found.agree, found.members), (True, (0, 2, 3)))
+
+    @given(st.lists(st.integers(1000, 3000), min_size=2, max_size=6), st.integers(1, 40))
+    def test_members_meet_the_rule_or_nobody_agrees(self, hundredths: list[int], limit: int) -> None:
+        xs = [h / 100 for h in hundredths]
+        found = agreement(xs, POLICIES["range"], limit / 100)
+        chosen = [hundredths[i] for i in found.members]
+        self.assertEqual(found.agree, max(chosen) - min(chosen) <= limit)
+        if not found.agree:
+            self.assertEqual(len(chosen), len(xs))
+
+
+class Band(TestCase):
+    def test_stands_on_the_accepted_value_else_on_the_median(self) -> None:
+        with_accepted = class_band([1.0, 2.0], [0.1, 0.1], 1.5)
+        without = class_band([1.0, 1.1, 9.0], [0.1, 0.1, 0.1], None)
+        assert with_accepted and without
+        self.assertEqual(((with_accepted.low + with_accepted.high) / 2, with_accepted.centre), (1.5, "accepted"))
+        self.assertAlmostEqual((without.low + without.high) / 2, 1.1)
+        self.assertIsNone(class_band([], [], None))

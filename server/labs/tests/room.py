@@ -1,0 +1,76 @@
+"""A small room for tests: one section with staff and three students, another section of somebody else."""
+
+import uuid
+from datetime import UTC, datetime
+from typing import Any
+
+from django.contrib.auth.hashers import make_password
+from django.test import Client, TestCase
+
+from labs import actions
+from labs.models import Bench, Session
+from people.models import Person, Role, Section
+
+WHEN = datetime(2026, 3, 2, 9, tzinfo=UTC)
+TRUE = "0.3519"  # the hidden value: unlike anything a reading gives
+PASSWORD = make_password("secret-word", hasher="md5")
+
+
+def person(username: str, role: str, section: Section | None = None) -> Person:
+    name = username.title()
+    return Person.objects.create(username=username, name=name, role=role, section=section, password=PASSWORD)
+
+
+class Room(TestCase):
+    """Sets the room up; ``as_`` signs somebody in."""
+
+    session: Session
+    bench: Bench
+    other_bench: Bench
+
+    @classmethod
+    def setUpTestData(cls) -> None:
+        cls.instructor, cls.assistant = person("ines", Role.INSTRUCTOR), person("aldo", Role.ASSISTANT)
+        cls.section = Section.objects.create(name="Group", term="Spring", code="GREEN4", owner=cls.instructor)
+        cls.section.assistants.add(cls.assistant)
+        cls.stranger = person("otto", Role.INSTRUCTOR)
+        cls.student = person("sami", Role.STUDENT, cls.section)
+        cls.neighbour = person("tova", Role.STUDENT, cls.section)
+        cls.session = cls.planned()
+        actions.open_session(cls.session)
+        cls.bench, cls.other_bench = cls.session.benches.order_by("number")
+
+    @classmethod
+    def planned(cls) -> Session:
+        samples = [{"name": "Bottle", "accepted": {"c_s": TRUE}}]
+        options = {"c_t": "0.1026", "rough_trial": "no"}
+        return actions.plan_session(
+            cls.section, "acid-base-titration", "Bottles", "Room 1", WHEN, 90, options, {}, 2, samples
+        )
+
+    def as_(self, who: Person) -> Client:
+        client = Client()
+        client.force_login(who, backend="django.contrib.auth.backends.ModelBackend")
+        return client
+
+
+def entry(key: str, text: str, trial: int | None = None, **more: Any) -> dict[str, Any]:
+    """An entry as a client sends it."""
+    now = datetime.now(UTC).isoformat()
+    return {"id": str(uuid.uuid4()), "key": key, "text": text, "trial": trial, "written_at": now, **more}
+
+
+def write(client: Client, bench: Bench, *entries: dict[str, Any]) -> list[dict[str, Any]]:
+    """Sends entries; the answers."""
+    answer = client.post(f"/api/benches/{bench.pk}/entries", {"entries": list(entries)}, "application/json")
+    assert answer.status_code == 200, answer.content
+    found: list[dict[str, Any]] = answer.json()
+    return found
+
+
+def titrate(client: Client, bench: Bench, *trials: tuple[str, str]) -> None:
+    """Writes a whole titration."""
+    entries = [entry("V_s", "20.00")]
+    for number, (start, end) in enumerate(trials, 1):
+        entries += [entry("V_start", start, number), entry("end_point", "held", number), entry("V_end", end, number)]
+    assert all(kept["kept"] for kept in write(client, bench, *entries))

@@ -1,0 +1,128 @@
+"""Planning, opening, closing and releasing, as the instructor's screens ask for it."""
+
+from typing import Any
+
+from labs.models import Session
+from labs.tests.room import Room, entry, titrate, write
+
+
+class Planning(Room):
+    def plan(self, **changes: Any) -> Any:
+        body = {
+            "method": "acid-base-titration", "section": self.section.pk, "title": "New", "room": "2", "minutes": 90,
+            "starts_at": "2026-03-09T09:00:00Z", "benches": 3, "options": {"titrant": "H2SO4"}, "instruments": {},
+            "samples": [{"name": "A", "accepted": {"c_s": "0.1"}}, {"name": "B"}], **changes,
+        }  # fmt: skip
+        return self.as_(self.instructor).post("/api/sessions", body, "application/json")
+
+    def test_benches_get_samples_in_turn_and_teams_from_the_roster(self) -> None:
+        answer = self.plan()
+        self.assertEqual(answer.status_code, 201)
+        benches = answer.json()["benches"]
+        self.assertEqual([bench["sample"] for bench in benches], ["A", "B", "A"])
+        self.assertEqual([bench["team"] for bench in benches], [["Sami"], ["Tova"], []])
+        self.assertEqual(answer.json()["card"]["lacks"], ["1 bench has no team."])
+
+    def test_a_choice_sets_what_follows_from_it(self) -> None:
+        """Sulfuric acid gives two H⁺ per formula without anybody saying so."""
+        chosen = {option["key"]: option["text"] for option in self.plan().json()["options"]}
+        self.assertEqual(chosen["z_t"], "2")
+
+    def test_what_does_not_go_together_is_refused_and_nothing_is_kept(self) -> None:
+        before = Session.objects.count()
+        for changes, sentence in (
+            ({"options": {"titrant": "milk"}}, "Did you mean"),
+            ({"options": {"c_t": "0"}}, "zero makes the result meaningless"),
+            ({"options": {"M_s": "Xx9"}}, "not a chemical formula"),
+            ({"instruments": {"burette": "balance-0.01"}}, "cannot be the burette"),
+            ({"instruments": {"kettle": "balance-0.01"}}, "instrument role"),
+            ({"method": "alchemy"}, "There is no method “alchemy”"),
+            ({"samples": [{"name": "A", "accepted": {"V": "1"}}]}, "not a result"),
+            ({"samples": [{"name": "A", "accepted": {"c_s": "much"}}]}, "not one number"),
+            ({"benches": 0}, "greater than or equal to 1"),
+            ({"benches": 49}, "less than or equal to 48"),
+            ({"title": ""}, "title"),
+            ({"starts_at": "soon"}, "starts_at"),
+            ({"section": 10_000}, "your own sections"),
+        ):
+            with self.subTest(sentence):
+                answer = self.plan(**changes)
+                self.assertIn(answer.status_code, (400, 409, 422))
+                self.assertRegex(" ".join(answer.json()["problems"]), sentence)
+        self.assertEqual(Session.objects.count(), before)
+
+    def test_prediction_answers_as_choices_change(self) -> None:
+        body = {"method": "acid-base-titration", "options": {}, "instruments": {"burette": "burette-50-a"}}
+        answer = self.as_(self.instructor).post("/api/predict", body, "application/json").json()
+        self.assertRegex(answer["relative"], "^± ")
+        self.assertEqual(answer["options"]["z_t"], "1")
+
+
+class States(Room):
+    def act(self, action: str, session: Session | None = None) -> Any:
+        address = f"/api/sessions/{(session or self.session).pk}/state"
+        return self.as_(self.instructor).post(address, {"action": action}, "application/json")
+
+    def test_opening_freezes_options_and_instruments(self) -> None:
+        session = self.planned()
+        self.assertEqual(session.options, {"c_t": "0.1026", "rough_trial": "no"})
+        self.assertEqual(self.act("open", session).json()["state"], "open")
+        session.refresh_from_db()
+        self.assertEqual(session.options["agreement_limit"], "0.10")
+        self.assertEqual(session.instruments, {"burette": "burette-50-b", "pipette": "pipette-20-a"})
+
+    def test_nothing_is_written_before_opening_or_after_closing(self) -> None:
+        client = self.as_(self.student)
+        self.act("close")
+        kept = write(client, self.bench, entry("V_s", "20.00"))[0]
+        self.assertFalse(kept["kept"])
+        self.assertIn("not open", kept["problem"])
+
+    def test_steps_out_of_order_are_refused_with_a_sentence(self) -> None:
+        self.assertIn("already", self.act("open").json()["problems"][0])
+        planned = self.planned()
+        self.assertEqual(self.act("close", planned).status_code, 409)
+        self.assertEqual(self.act("release", planned).status_code, 409)
+
+
+class OnTheFloor(Room):
+    def floor(self, **headers: str) -> Any:
+        return self.as_(self.instructor).get(f"/api/sessions/{self.session.pk}/floor", headers=headers)
+
+    def test_a_tile_shows_where_the_bench_is_and_what_it_found(self) -> None:
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.64"))
+        tile, silent = self.floor().json()["benches"]
+        self.assertEqual([trial["text"] for trial in tile["trials"]], ["21.54", "21.54"])
+        self.assertEqual(tile["result"]["text"], "0.11050")
+        self.assertEqual((tile["level"], silent["result"]), ("keep", None))
+
+    def test_needs_are_sorted_by_urgency_with_the_words_to_say(self) -> None:
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("21.00", "0.10"))
+        write(self.as_(self.neighbour), self.other_bench, entry("call", "Pink went away again?"))
+        needs = self.floor().json()["needs"]
+        self.assertEqual([need["level"] for need in needs], ["stop", "call"])
+        self.assertIn("aloud", needs[0]["word"])
+
+    def test_seen_takes_a_need_away_and_only_that_one(self) -> None:
+        write(self.as_(self.neighbour), self.other_bench, entry("call", "Help"))
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("21.00", "0.10"))
+        stop = self.floor().json()["needs"][0]
+        write(self.as_(self.instructor), self.bench, entry("seen", stop["id"]))
+        self.assertEqual([need["level"] for need in self.floor().json()["needs"]], ["call"])
+
+    def test_an_answer_reaches_the_bench_and_ends_the_call(self) -> None:
+        write(self.as_(self.student), self.bench, entry("call", "Go on?"))
+        write(self.as_(self.instructor), self.bench, entry("message", "Yes, drop by drop."))
+        talk = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["talk"]
+        self.assertEqual([(said["kind"], said["text"]) for said in talk][-1], ("message", "Yes, drop by drop."))
+        self.assertEqual(self.floor().json()["benches"][0]["call"], "")
+
+    def test_a_student_cannot_speak_as_staff(self) -> None:
+        kept = write(self.as_(self.student), self.bench, entry("message", "All fine"), entry("seen", "x"))
+        self.assertEqual([one["kept"] for one in kept], [False, False])
+
+    def test_nothing_new_is_304_and_an_entry_is_200(self) -> None:
+        stamp = self.floor()["ETag"]
+        self.assertEqual(self.floor(if_none_match=stamp).status_code, 304)
+        write(self.as_(self.student), self.bench, entry("V_s", "20.00"))
+        self.assertEqual(self.floor(if_none_match=stamp).status_code, 200)

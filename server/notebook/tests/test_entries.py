@@ -1,0 +1,114 @@
+"""The record: added to, never overwritten; sent twice, kept once; corrected with a reason; sealed against change."""
+
+import uuid
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
+
+from django.db import connection
+from django.test import TransactionTestCase
+
+from labs.tests.room import Room, entry, titrate, write
+from notebook.actions import broken_link
+from notebook.models import Entry
+
+
+class Writing(Room):
+    def setUp(self) -> None:
+        self.client_ = self.as_(self.student)
+
+    def bench_now(self) -> Any:
+        return self.client_.get(f"/api/benches/{self.bench.pk}").json()
+
+    def test_sending_twice_keeps_once(self) -> None:
+        batch = [entry("V_s", "20.00"), entry("V_start", "0.24", 1)]
+        for _ in range(3):
+            self.assertTrue(all(kept["kept"] for kept in write(self.client_, self.bench, *batch)))
+        self.assertEqual(self.bench.entries.count(), 2)
+
+    def test_an_id_of_another_bench_is_refused(self) -> None:
+        sent = entry("V_s", "20.00")
+        write(self.client_, self.bench, sent)
+        kept = write(self.as_(self.neighbour), self.other_bench, sent)[0]
+        self.assertFalse(kept["kept"])
+        self.assertIn("another bench", kept["problem"])
+
+    def test_a_taken_place_is_only_corrected_with_a_reason(self) -> None:
+        first = entry("V_start", "0.24", 1)
+        write(self.client_, self.bench, first)
+        kept = write(
+            self.client_, self.bench,
+            entry("V_start", "0.42", 1),
+            entry("V_start", "0.42", 1, supersedes=first["id"]),
+            entry("V_start", "0.42", 1, supersedes=first["id"], reason="Digits swapped"),
+        )  # fmt: skip
+        self.assertEqual([one["kept"] for one in kept], [False, False, True])
+        self.assertIn("0.24 is written there already", kept[0]["problem"])
+        self.assertIn("why", kept[1]["problem"])
+        here = next(one for one in self.bench_now()["entries"] if one["key"] == "V_start")
+        self.assertEqual((here["text"], here["old"]), ("0.42", ["0.24"]))
+        self.assertEqual([e.text for e in self.bench.entries.all()], ["0.24", "0.42"])
+
+    def test_two_devices_correcting_the_same_reading_do_not_undo_each_other(self) -> None:
+        first = entry("V_start", "0.24", 1)
+        write(self.client_, self.bench, first)
+        both = [entry("V_start", text, 1, supersedes=first["id"], reason="Misread") for text in ("0.25", "0.26")]
+        kept = write(self.client_, self.bench, *both)
+        self.assertEqual([k["kept"] for k in kept], [True, False])
+        self.assertIn("in the meantime", kept[1]["problem"])
+
+    def test_a_wrong_reading_changes_nothing_and_the_rest_of_the_batch_is_kept(self) -> None:
+        kept = write(
+            self.client_, self.bench, entry("V_s", "20.00"), entry("V_start", "abc", 1), entry("V_end", "99.00", 1),
+            entry("V_start", "0.24", 1),
+        )  # fmt: skip
+        self.assertEqual([k["kept"] for k in kept], [True, False, False, True])
+        self.assertTrue(all(k["problem"].endswith(".") for k in kept if not k["kept"]))
+        self.assertEqual(self.bench.entries.count(), 2)
+
+    def test_a_draft_is_judged_without_being_written(self) -> None:
+        asked = {"key": "V_start", "text": "24.5", "trial": 1}
+        answer = self.client_.post(f"/api/benches/{self.bench.pk}/try", asked, "application/json").json()
+        self.assertEqual((answer["level"], answer["suggest"]), ("look", "24.50"))
+        self.assertEqual(self.bench.entries.count(), 0)
+
+    def test_a_clock_ahead_of_the_server_is_not_believed(self) -> None:
+        write(self.client_, self.bench, entry("V_s", "20.00") | {"written_at": "2099-01-01T00:00:00Z"})
+        made = self.bench.entries.get()
+        self.assertLessEqual(made.written_at, made.received_at)
+
+    def test_the_chain_holds_and_shows_a_changed_past(self) -> None:
+        titrate(self.client_, self.bench, ("0.24", "21.78"))
+        self.assertIsNone(broken_link(list(self.bench.entries.all())))
+        Entry.objects.filter(bench=self.bench, sequence=3).update(text="overshot")
+        self.assertEqual(broken_link(list(self.bench.entries.all())), 3)
+        self.assertFalse(self.client_.get(f"/api/benches/{self.bench.pk}/report").json()["whole"])
+
+    def test_an_entry_taken_out_of_the_middle_shows(self) -> None:
+        titrate(self.client_, self.bench, ("0.24", "21.78"))
+        Entry.objects.filter(bench=self.bench, sequence=2).delete()
+        self.assertEqual(broken_link(list(self.bench.entries.all())), 3)
+
+    def test_notes_and_calls_do_not_touch_the_sheet(self) -> None:
+        write(self.client_, self.bench, entry("note", "Turned pale"), entry("call", "Come"))
+        self.assertEqual(self.bench_now()["entries"], [])
+
+
+class TwoDevicesAtOnce(TransactionTestCase):
+    """Entries of two devices that arrive in the same moment form one chain."""
+
+    def setUp(self) -> None:
+        Room.setUpTestData.__func__(Room)  # type: ignore[attr-defined]
+
+    def test_one_chain(self) -> None:
+        room = Room()
+        clients = [room.as_(Room.student), room.as_(Room.instructor)]
+
+        def send(number: int) -> None:
+            write(clients[number % 2], Room.bench, entry("note", f"Note {number} {uuid.uuid4()}"))
+            connection.close()
+
+        with ThreadPoolExecutor(4) as pool:
+            list(pool.map(send, range(12)))
+        entries = list(Room.bench.entries.all())
+        self.assertEqual([e.sequence for e in entries], list(range(1, 13)))
+        self.assertIsNone(broken_link(entries))

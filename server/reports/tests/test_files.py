@@ -1,0 +1,65 @@
+"""The report and its files: what is downloaded can be computed again by the command line, to the same result."""
+
+import csv
+import io
+import json
+
+from pypdf import PdfReader
+
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.sheet_file import read_sheet
+from chromata_core.methods.registry import method
+from labs.tests.room import Room, entry, titrate, write
+
+
+class Files(Room):
+    def setUp(self) -> None:
+        client = self.as_(self.student)
+        titrate(client, self.bench, ("0.24", "21.78"), ("0.10", "21.64"))
+        first = self.bench.entries.get(key="V_end", trial=2)
+        write(client, self.bench, entry("V_end", "21.67", 2, supersedes=str(first.pk), reason="Misread"))
+        write(client, self.bench, entry("own.c_s", "0.1106"), entry("answer.1", "The burette."), entry("note", "=1+1"))
+
+    def file(self, name: str) -> bytes:
+        answer = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/{name}")
+        self.assertEqual(answer.status_code, 200)
+        self.assertIn(f"bench-1-{name}", answer["Content-Disposition"])
+        return answer.content
+
+    def test_json_computes_to_the_same_result(self) -> None:
+        data = json.loads(self.file("data.json"))
+        results = data.pop("results")
+        file = read_sheet(json.dumps(data))
+        again = evaluate(method(file.method), file.sheet).results
+        self.assertEqual([r.value for r in again], [r["value"] for r in results])
+
+    def test_csv_of_readings_reads_back_and_names_corrections(self) -> None:
+        text = self.file("readings.csv").decode()
+        rows = list(csv.DictReader(io.StringIO(text)))
+        corrected = next(row for row in rows if row["corrected_from"])
+        self.assertEqual(
+            (corrected["text"], corrected["corrected_from"], corrected["reason"]), ("21.67", "21.64", "Misread")
+        )
+        self.assertEqual(len(read_sheet(text).sheet.given), len(rows))
+
+    def test_a_text_that_a_spreadsheet_would_run_stays_a_text(self) -> None:
+        write(self.as_(self.student), self.bench, entry("answer.2", "=HYPERLINK(1)"))
+        self.assertIn("'=HYPERLINK(1)", self.file("readings.csv").decode())
+
+    def test_csv_of_results_has_the_budgeted_uncertainty(self) -> None:
+        row = next(csv.DictReader(io.StringIO(self.file("results.csv").decode())))
+        self.assertAlmostEqual(float(row["value"]), 0.1026 * 21.555 / 20, places=9)
+        self.assertAlmostEqual(float(row["U"]), float(row["u"]) * float(row["k"]), delta=1e-6)
+
+    def test_pdf_holds_result_worked_lines_correction_and_budget(self) -> None:
+        pages = PdfReader(io.BytesIO(self.file("report.pdf"))).pages
+        text = " ".join(page.extract_text() for page in pages)
+        for said in ("Bottles", "0.1106", "21.57", "Misread", "Burette calibration", "The burette.", "chain verified"):
+            with self.subTest(said):
+                self.assertIn(said, text)
+
+    def test_an_empty_bench_has_a_report_that_says_so(self) -> None:
+        report = self.as_(self.neighbour).get(f"/api/benches/{self.other_bench.pk}/report").json()
+        self.assertEqual(report["evaluation"]["results"], [])
+        pdf = self.as_(self.neighbour).get(f"/api/benches/{self.other_bench.pk}/files/report.pdf").content
+        self.assertIn("No result yet", PdfReader(io.BytesIO(pdf)).pages[0].extract_text())
