@@ -11,7 +11,7 @@ from chromata_core.methods.registry import method
 from chromata_core.quantity.typed import parse_reading
 from config.errors import Refused
 from labs.models import Bench, HiddenValue, Sample, Session
-from people.models import Person, Role, Section
+from people.models import Role, Section
 
 
 @transaction.atomic
@@ -34,11 +34,8 @@ def plan_session(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments),
     )  # fmt: skip
-    made = [_sample(session, sample) for sample in samples]
-    places = [
-        Bench.objects.create(session=session, number=number, sample=made[(number - 1) % len(made)] if made else None)
-        for number in range(1, benches + 1)
-    ]
+    places = [Bench.objects.create(session=session, number=number) for number in range(1, benches + 1)]
+    set_samples(session, samples)
     for place, student in enumerate(section.students.filter(role=Role.STUDENT).order_by("name")):
         places[place % benches].team.add(student)
     return session
@@ -92,11 +89,30 @@ def release_session(session: Session) -> None:
 
 
 @transaction.atomic
-def set_team(bench: Bench, people: Sequence[Person]) -> None:
-    """Who works at a bench. One person stands at one bench of a session."""
-    if bench.session.state == Session.State.CLOSED:
+def set_teams(session: Session, places: Mapping[int, int | None]) -> None:
+    """Puts people at benches: ``places`` gives a bench number by person, None for no bench. One bench a person."""
+    if session.state == Session.State.CLOSED:
         raise Refused("The session is closed; its teams stay as they were.")
-    for person in people:
-        for other in Bench.objects.filter(session=bench.session, team=person).exclude(pk=bench.pk):
-            other.team.remove(person)
-    bench.team.set(people)
+    benches = {bench.number: bench for bench in session.benches.all()}
+    people = {person.pk: person for person in session.section.students.filter(role=Role.STUDENT)}
+    for person_id, number in places.items():
+        if person_id not in people:
+            raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
+        if number is not None and number not in benches:
+            raise Refused(f"There is no bench {number} in this session.", 422)
+        for bench in benches.values():
+            bench.team.remove(people[person_id])
+        if number is not None:
+            benches[number].team.add(people[person_id])
+
+
+@transaction.atomic
+def set_samples(session: Session, samples: Sequence[Mapping[str, object]]) -> None:
+    """Gives a planned session its samples anew and deals them out to the benches in turn."""
+    if session.state != Session.State.PLANNED:
+        raise Refused("The session has begun; what the benches were given stays as it is.")
+    session.samples.all().delete()
+    made = [_sample(session, sample) for sample in samples]
+    for bench in session.benches.all():
+        bench.sample = made[(bench.number - 1) % len(made)] if made else None
+        bench.save()

@@ -32,6 +32,25 @@ class PlanSerializer(ChoicesSerializer):
     samples = serializers.ListField(child=SampleSerializer(), default=list, max_length=12)
 
 
+class SamplesSerializer(serializers.Serializer[Any]):
+    """All samples of a session."""
+
+    samples = serializers.ListField(child=SampleSerializer(), max_length=12)
+
+
+class PlaceSerializer(serializers.Serializer[Any]):
+    """Where a student stands: a bench number, or none."""
+
+    person = serializers.IntegerField()
+    bench = serializers.IntegerField(allow_null=True)
+
+
+class TeamsSerializer(serializers.Serializer[Any]):
+    """Who stands where; people who are not named stay where they are."""
+
+    places = serializers.ListField(child=PlaceSerializer(), max_length=400)
+
+
 class StateSerializer(serializers.Serializer[Any]):
     """What to do with a session."""
 

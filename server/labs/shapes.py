@@ -50,6 +50,32 @@ class OptionChosen:
 
 
 @dataclass(frozen=True, slots=True)
+class StudentPlace:
+    """A student of the section and the number of their bench, None where they have none."""
+
+    id: int
+    name: str
+    bench: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class SampleGiven:
+    """A sample with its accepted results by key; they are only told to the instructor."""
+
+    name: str
+    accepted: dict[str, str]
+
+
+@dataclass(frozen=True, slots=True)
+class Comparable:
+    """A result that can have an accepted value."""
+
+    key: str
+    label: str
+    unit: str
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants."""
 
@@ -57,6 +83,9 @@ class SessionPlan:
     options: list[OptionChosen]
     instruments: list[str]
     benches: list[BenchPlace]
+    students: list[StudentPlace]
+    samples: list[SampleGiven]
+    comparable: list[Comparable]
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,11 +2,21 @@
 
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.sheet import resolve_options
+from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.vocabulary import NumberOption, Option, SubstanceOption
 from chromata_core.methods.registry import method
 from labs.models import HiddenValue, Session
-from labs.shapes import BenchPlace, OptionChosen, SessionCard, SessionPlan
+from labs.policy import may_see_accepted
+from labs.shapes import (
+    BenchPlace,
+    Comparable,
+    OptionChosen,
+    SampleGiven,
+    SessionCard,
+    SessionPlan,
+    StudentPlace,
+)
+from people.models import Person, Role
 
 
 def session_card(session: Session) -> SessionCard:
@@ -43,8 +53,8 @@ def lacking(session: Session) -> list[str]:
     return found
 
 
-def session_plan(session: Session) -> SessionPlan:
-    """A session whole."""
+def session_plan(session: Session, person: Person) -> SessionPlan:
+    """A session whole, as ``person`` may see it."""
     chosen = method(session.method)
     options = resolve_options(chosen, session.options)
     tools = [(role.label, instrument(session.instruments.get(role.key, role.default)).short) for role in chosen.roles]
@@ -57,7 +67,23 @@ def session_plan(session: Session) -> SessionPlan:
             BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", [p.name for p in b.team.all()])
             for b in benches
         ],
+        students=_students(session),
+        samples=_samples(session, may_see_accepted(person, session)),
+        comparable=[Comparable(q.key, q.label, q.unit) for q in active(chosen.quantities, options) if q.accepted],
     )
+
+
+def _students(session: Session) -> list[StudentPlace]:
+    numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
+    roster = session.section.students.filter(role=Role.STUDENT).order_by("name")
+    return [StudentPlace(one.pk, one.name, numbers.get(one.pk)) for one in roster]
+
+
+def _samples(session: Session, seen: bool) -> list[SampleGiven]:
+    return [
+        SampleGiven(sample.label, {hidden.key: hidden.text for hidden in sample.hidden.all()} if seen else {})
+        for sample in session.samples.order_by("pk")
+    ]
 
 
 def _fixed(option: Option) -> bool:

@@ -12,6 +12,8 @@ urlpatterns = [
     path("sessions", views.Sessions.as_view()),
     path("sessions/<int:session_id>", views.SessionDetail.as_view()),
     path("sessions/<int:session_id>/state", views.SessionState.as_view()),
+    path("sessions/<int:session_id>/teams", views.Teams.as_view()),
+    path("sessions/<int:session_id>/samples", views.Samples.as_view()),
     path("sessions/<int:session_id>/floor", views.FloorNow.as_view()),
     path("benches", views.MyBenches.as_view()),
     path("benches/<int:bench_id>", views.BenchNow.as_view()),

@@ -16,7 +16,13 @@ from labs import actions
 from labs.live import bench_view, floor, floor_stamp
 from labs.models import Bench, Session
 from labs.policy import bench_for, benches_for, session_for, sessions_for
-from labs.serializers import ChoicesSerializer, PlanSerializer, StateSerializer
+from labs.serializers import (
+    ChoicesSerializer,
+    PlanSerializer,
+    SamplesSerializer,
+    StateSerializer,
+    TeamsSerializer,
+)
 from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
 from people.policy import must_own, person_of, sections_for
@@ -75,7 +81,7 @@ class Sessions(APIView):
         if section is None:
             raise Refused("Choose one of your own sections.", 422)
         session = actions.plan_session(section, said.pop("method"), **said)
-        made = answer(session_plan(session))
+        made = answer(session_plan(session, person_of(request)))
         made.status_code = 201
         return made
 
@@ -85,7 +91,33 @@ class SessionDetail(APIView):
 
     @extend_schema(operation_id="session", responses=shape(SessionPlan))
     def get(self, request: Request, session_id: int) -> Response:
-        return answer(session_plan(session_for(person_of(request), session_id)))
+        person = person_of(request)
+        return answer(session_plan(session_for(person, session_id), person))
+
+
+class Teams(APIView):
+    """Who stands at which bench."""
+
+    @extend_schema(operation_id="set_teams", request=TeamsSerializer, responses=shape(SessionPlan))
+    def put(self, request: Request, session_id: int) -> Response:
+        session = session_for(person_of(request), session_id)
+        asked = TeamsSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        actions.set_teams(session, {one["person"]: one["bench"] for one in asked.validated_data["places"]})
+        return answer(session_plan(session, person_of(request)))
+
+
+class Samples(APIView):
+    """What the benches are given, with the accepted values."""
+
+    @extend_schema(operation_id="set_samples", request=SamplesSerializer, responses=shape(SessionPlan))
+    def put(self, request: Request, session_id: int) -> Response:
+        must_own(person_of(request))
+        session = session_for(person_of(request), session_id)
+        asked = SamplesSerializer(data=request.data)
+        asked.is_valid(raise_exception=True)
+        actions.set_samples(session, asked.validated_data["samples"])
+        return answer(session_plan(session, person_of(request)))
 
 
 _ACTIONS = {"open": actions.open_session, "close": actions.close_session, "release": actions.release_session}

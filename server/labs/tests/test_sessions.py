@@ -58,6 +58,32 @@ class Planning(Room):
         self.assertEqual(answer["options"]["z_t"], "1")
 
 
+class ChangingAPlan(Room):
+    def put(self, what: str, body: Any, session: Session) -> Any:
+        address = f"/api/sessions/{session.pk}/{what}"
+        return self.as_(self.instructor).put(address, body, "application/json")
+
+    def test_a_student_moves_to_another_bench_and_stands_at_one_only(self) -> None:
+        places = [{"person": self.student.pk, "bench": 2}, {"person": self.neighbour.pk, "bench": None}]
+        plan = self.put("teams", {"places": places}, self.session).json()
+        self.assertEqual([bench["team"] for bench in plan["benches"]], [[], ["Sami"]])
+        self.assertEqual([one["bench"] for one in plan["students"]], [2, None])
+
+    def test_places_that_do_not_exist_are_refused_whole(self) -> None:
+        for person, bench in ((self.student.pk, 9), (self.instructor.pk, 1)):
+            places = [{"person": self.student.pk, "bench": 2}, {"person": person, "bench": bench}]
+            self.assertEqual(self.put("teams", {"places": places}, self.session).status_code, 422)
+        self.assertEqual([p.name for p in self.bench.team.all()], ["Sami"])
+
+    def test_samples_are_given_anew_until_the_session_opens(self) -> None:
+        planned = self.planned()
+        samples = {"samples": [{"name": "New", "accepted": {"c_s": "0.2000"}}]}
+        plan = self.put("samples", samples, planned).json()
+        self.assertEqual(plan["samples"], samples["samples"])
+        self.assertEqual({bench["sample"] for bench in plan["benches"]}, {"New"})
+        self.assertEqual(self.put("samples", samples, self.session).status_code, 409)
+
+
 class States(Room):
     def act(self, action: str, session: Session | None = None) -> Any:
         address = f"/api/sessions/{(session or self.session).pk}/state"

@@ -88,6 +88,22 @@ export function useSessionState(id: number) {
   });
 }
 
+/** Puts students at benches, or gives a planned session its samples; the plan as it then is. */
+export function useChangePlan(id: number) {
+  const queries = useQueryClient();
+  const path = { session_id: id };
+  return useMutation({
+    mutationFn: (change: { places: Shapes['PlaceRequest'][] } | { samples: Shapes['SampleRequest'][] }) =>
+      'places' in change
+        ? said(api.PUT('/api/sessions/{session_id}/teams', { params: { path }, body: change }))
+        : said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change })),
+    onSuccess: async (plan) => {
+      queries.setQueryData(['session', id], plan);
+      await queries.invalidateQueries({ queryKey: ['sessions'] });
+    },
+  });
+}
+
 /** Something an instructor writes at a bench from the floor. */
 export function useWriteAt(sessionId: number) {
   const queries = useQueryClient();

@@ -312,6 +312,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What the benches are given, with the accepted values. */
+        put: operations["set_samples"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/state": {
         parameters: {
             query?: never;
@@ -323,6 +340,23 @@ export interface paths {
         put?: never;
         /** @description Opens, closes or releases a session. */
         post: operations["set_state"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/teams": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Who stands at which bench. */
+        put: operations["set_teams"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -444,6 +478,12 @@ export interface components {
             instruments?: {
                 [key: string]: string;
             };
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Comparable: {
+            key: string;
+            label: string;
+            unit: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparison: {
@@ -795,6 +835,11 @@ export interface components {
             optional: boolean;
             choices: components["schemas"]["ChoiceOut"][];
         };
+        /** @description Where a student stands: a bench number, or none. */
+        PlaceRequest: {
+            person: number;
+            bench: number | null;
+        };
         /** @description A session to be planned. */
         PlanRequest: {
             method: string;
@@ -929,12 +974,23 @@ export interface components {
             readonly id: number;
             name: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SampleGiven: {
+            name: string;
+            accepted: {
+                [key: string]: string;
+            };
+        };
         /** @description What some benches are given, with its accepted results (never shown to students before release). */
         SampleRequest: {
             name: string;
             accepted?: {
                 [key: string]: string;
             };
+        };
+        /** @description All samples of a session. */
+        SamplesRequest: {
+            samples: components["schemas"]["SampleRequest"][];
         };
         /** @description A section, with how many are on its roster. */
         Section: {
@@ -967,6 +1023,9 @@ export interface components {
             options: components["schemas"]["OptionChosen"][];
             instruments: string[];
             benches: components["schemas"]["BenchPlace"][];
+            students: components["schemas"]["StudentPlace"][];
+            samples: components["schemas"]["SampleGiven"][];
+            comparable: components["schemas"]["Comparable"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {
@@ -999,12 +1058,22 @@ export interface components {
             cautions: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StudentPlace: {
+            id: number;
+            name: string;
+            bench: number | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Talk: {
             id: string;
             kind: string;
             text: string;
             author: string;
             at: string;
+        };
+        /** @description Who stands where; people who are not named stay where they are. */
+        TeamsRequest: {
+            places: components["schemas"]["PlaceRequest"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         TrialOut: {
@@ -1481,6 +1550,31 @@ export interface operations {
             };
         };
     };
+    set_samples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SamplesRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+        };
+    };
     set_state: {
         parameters: {
             query?: never;
@@ -1502,6 +1596,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionCard"];
+                };
+            };
+        };
+    };
+    set_teams: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TeamsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
                 };
             };
         };

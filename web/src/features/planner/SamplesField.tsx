@@ -8,7 +8,7 @@ import type { Sample } from './usePlan';
 interface Props {
   samples: Sample[];
   /** The results that can be compared with an accepted value. */
-  results: Shapes['QuantityLine'][];
+  results: Pick<Shapes['Comparable'], 'key' | 'label' | 'unit'>[];
   onChange: (samples: Sample[]) => void;
 }
 

@@ -9,6 +9,8 @@ import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Samples } from './Samples';
+import { Teams } from './Teams';
 
 /** A session's plan: what was chosen, who stands where, and the button that opens it. */
 export function SessionPage() {
@@ -80,14 +82,8 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           <Sheet title="Instruments at each bench">
             <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
           </Sheet>
-          <Sheet title="Benches">
-            <Pairs
-              rows={plan.benches.map((bench) => [
-                `Bench ${bench.number}${bench.sample ? ` · ${bench.sample}` : ''}`,
-                bench.team.join(', ') || 'no team yet',
-              ])}
-            />
-          </Sheet>
+          {mine && card.state === 'planned' && <Samples plan={plan} />}
+          <Teams plan={plan} />
         </Box>
       </Box>
     </Box>

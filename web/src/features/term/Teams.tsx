@@ -1,0 +1,59 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { sentence, type Shapes } from '../../api/client';
+import { useChangePlan } from '../../api/hooks';
+import { Sheet } from '../../identity/Sheet';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+/** Who stands at which bench; a change is kept at once. */
+export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
+  const change = useChangePlan(plan.card.id);
+  const put = (person: number, bench: number | null) => change.mutate({ places: [{ person, bench }] });
+  const fixed = plan.card.state === 'closed';
+  return (
+    <Sheet
+      title="Who stands where"
+      note={`${plan.students.filter((one) => one.bench !== null).length} of ${plan.students.length} placed`}
+    >
+      {change.error && (
+        <VerdictLine level="look" lead="Not changed.">
+          {sentence(change.error)}
+        </VerdictLine>
+      )}
+      {plan.students.map((one) => (
+        <Box
+          key={one.id}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1fr 150px',
+            alignItems: 'center',
+            borderBottom: `1px solid ${ink.ruleSoft}`,
+            py: 0.25,
+          }}
+        >
+          {one.name}
+          <TextField
+            select
+            value={one.bench ?? ''}
+            disabled={fixed}
+            onChange={(event) => put(one.id, event.target.value === '' ? null : Number(event.target.value))}
+            slotProps={{
+              htmlInput: { 'aria-label': `Bench of ${one.name}` },
+              select: { displayEmpty: true },
+            }}
+          >
+            <MenuItem value="">no bench</MenuItem>
+            {plan.benches.map((bench) => (
+              <MenuItem key={bench.id} value={bench.number}>
+                Bench {bench.number}
+              </MenuItem>
+            ))}
+          </TextField>
+        </Box>
+      ))}
+      {plan.students.length === 0 && 'Nobody is on the roster of this section yet.'}
+    </Sheet>
+  );
+}
