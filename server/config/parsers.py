@@ -1,7 +1,7 @@
 """JSON as it comes in: what cannot be read is refused with a sentence, however strange it is."""
 
 from collections.abc import Mapping
-from typing import Any, BinaryIO
+from typing import IO, Any
 
 from rest_framework.exceptions import ParseError
 from rest_framework.parsers import JSONParser
@@ -11,7 +11,7 @@ class Json(JSONParser):
     """DRF's parser lets two oddities through as errors of ours: bytes that are no text, and bottomless nesting."""
 
     def parse(
-        self, stream: BinaryIO, media_type: str | None = None, parser_context: Mapping[str, Any] | None = None
+        self, stream: IO[Any], media_type: str | None = None, parser_context: Mapping[str, Any] | None = None
     ) -> Any:
         """The parsed body; ParseError with a sentence."""
         try:

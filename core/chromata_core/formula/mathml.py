@@ -32,7 +32,8 @@ def mathml(node: Node, render: Render) -> str:
             return f"<msqrt>{mathml(argument, render)}</msqrt>"
         case Call(function, argument):
             inside = mathml(argument, render)
-            return f"<mrow><mi>{FUNCTIONS[function].shown}</mi><mo>(</mo>{inside}<mo>)</mo></mrow>"
+            name = f'<mi mathvariant="normal">{FUNCTIONS[function].shown}</mi>'
+            return f"<mrow>{name}<mo>(</mo>{inside}<mo>)</mo></mrow>"
         case Binary("/", left, right):
             return f"<mfrac><mrow>{mathml(left, render)}</mrow><mrow>{mathml(right, render)}</mrow></mfrac>"
         case Binary("**", left, right):

@@ -21,37 +21,56 @@ def person(username: str, role: str, section: Section | None = None) -> Person:
     return Person.objects.create(username=username, name=name, role=role, section=section, password=PASSWORD)
 
 
-class Room(TestCase):
-    """Sets the room up; ``as_`` signs somebody in."""
+class Furnished:
+    """What ``furnish`` puts into a test case."""
 
+    instructor: Person
+    assistant: Person
+    stranger: Person
+    student: Person
+    neighbour: Person
+    section: Section
     session: Session
     bench: Bench
     other_bench: Bench
 
+
+def furnish(room: Any) -> None:
+    """Makes the people, the section and an open session of two benches, as attributes of ``room``."""
+    room.instructor, room.assistant = person("ines", Role.INSTRUCTOR), person("aldo", Role.ASSISTANT)
+    room.section = Section.objects.create(name="Group", term="Spring", code="GREEN4", owner=room.instructor)
+    room.section.assistants.add(room.assistant)
+    room.stranger = person("otto", Role.INSTRUCTOR)
+    room.student = person("sami", Role.STUDENT, room.section)
+    room.neighbour = person("tova", Role.STUDENT, room.section)
+    room.session = planned(room.section)
+    actions.open_session(room.session)
+    room.bench, room.other_bench = room.session.benches.order_by("number")
+
+
+def planned(section: Section) -> Session:
+    """A planned titration of two benches with a hidden value."""
+    samples = [{"name": "Bottle", "accepted": {"c_s": TRUE}}]
+    options = {"c_t": "0.1026", "rough_trial": "no"}
+    return actions.plan_session(section, "acid-base-titration", "Bottles", "Room 1", WHEN, 90, options, {}, 2, samples)
+
+
+def signed_in(who: Person) -> Client:
+    """A client of their own."""
+    client = Client()
+    client.force_login(who, backend="django.contrib.auth.backends.ModelBackend")
+    return client
+
+
+class Room(Furnished, TestCase):
+    """Furnished once for each class of tests; ``as_`` signs somebody in."""
+
     @classmethod
     def setUpTestData(cls) -> None:
-        cls.instructor, cls.assistant = person("ines", Role.INSTRUCTOR), person("aldo", Role.ASSISTANT)
-        cls.section = Section.objects.create(name="Group", term="Spring", code="GREEN4", owner=cls.instructor)
-        cls.section.assistants.add(cls.assistant)
-        cls.stranger = person("otto", Role.INSTRUCTOR)
-        cls.student = person("sami", Role.STUDENT, cls.section)
-        cls.neighbour = person("tova", Role.STUDENT, cls.section)
-        cls.session = cls.planned()
-        actions.open_session(cls.session)
-        cls.bench, cls.other_bench = cls.session.benches.order_by("number")
-
-    @classmethod
-    def planned(cls) -> Session:
-        samples = [{"name": "Bottle", "accepted": {"c_s": TRUE}}]
-        options = {"c_t": "0.1026", "rough_trial": "no"}
-        return actions.plan_session(
-            cls.section, "acid-base-titration", "Bottles", "Room 1", WHEN, 90, options, {}, 2, samples
-        )
+        furnish(cls)
 
     def as_(self, who: Person) -> Client:
-        client = Client()
-        client.force_login(who, backend="django.contrib.auth.backends.ModelBackend")
-        return client
+        return signed_in(who)
 
 
 def entry(key: str, text: str, trial: int | None = None, **more: Any) -> dict[str, Any]:

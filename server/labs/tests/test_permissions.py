@@ -7,7 +7,7 @@ from django.test import Client
 from pypdf import PdfReader
 
 from labs import actions
-from labs.tests.room import TRUE, Room, entry, titrate
+from labs.tests.room import TRUE, Room, entry, planned, titrate
 from people.models import Person
 
 
@@ -84,7 +84,7 @@ class Reach(Room):
         self.assertEqual(client.post("/api/sessions", plan, "application/json").status_code, 403)
 
     def test_a_planned_session_is_not_there_for_students(self) -> None:
-        session = self.planned()
+        session = planned(self.section)
         bench = session.benches.get(number=1)
         self.assertEqual(self.as_(self.student).get(f"/api/benches/{bench.pk}").status_code, 404)
 

@@ -3,7 +3,7 @@
 from typing import Any
 
 from labs.models import Session
-from labs.tests.room import Room, entry, titrate, write
+from labs.tests.room import Room, entry, planned, titrate, write
 
 
 class Planning(Room):
@@ -76,9 +76,9 @@ class ChangingAPlan(Room):
         self.assertEqual([p.name for p in self.bench.team.all()], ["Sami"])
 
     def test_samples_are_given_anew_until_the_session_opens(self) -> None:
-        planned = self.planned()
+        later = planned(self.section)
         samples = {"samples": [{"name": "New", "accepted": {"c_s": "0.2000"}}]}
-        plan = self.put("samples", samples, planned).json()
+        plan = self.put("samples", samples, later).json()
         self.assertEqual(plan["samples"], samples["samples"])
         self.assertEqual({bench["sample"] for bench in plan["benches"]}, {"New"})
         self.assertEqual(self.put("samples", samples, self.session).status_code, 409)
@@ -90,7 +90,7 @@ class States(Room):
         return self.as_(self.instructor).post(address, {"action": action}, "application/json")
 
     def test_opening_freezes_options_and_instruments(self) -> None:
-        session = self.planned()
+        session = planned(self.section)
         self.assertEqual(session.options, {"c_t": "0.1026", "rough_trial": "no"})
         self.assertEqual(self.act("open", session).json()["state"], "open")
         session.refresh_from_db()
@@ -106,9 +106,9 @@ class States(Room):
 
     def test_steps_out_of_order_are_refused_with_a_sentence(self) -> None:
         self.assertIn("already", self.act("open").json()["problems"][0])
-        planned = self.planned()
-        self.assertEqual(self.act("close", planned).status_code, 409)
-        self.assertEqual(self.act("release", planned).status_code, 409)
+        later = planned(self.section)
+        self.assertEqual(self.act("close", later).status_code, 409)
+        self.assertEqual(self.act("release", later).status_code, 409)
 
 
 class OnTheFloor(Room):

@@ -1,13 +1,12 @@
 """The record: added to, never overwritten; sent twice, kept once; corrected with a reason; sealed against change."""
 
-import uuid
 from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
 from django.db import connection
 from django.test import TransactionTestCase
 
-from labs.tests.room import Room, entry, titrate, write
+from labs.tests.room import Furnished, Room, entry, furnish, signed_in, titrate, write
 from notebook.actions import broken_link
 from notebook.models import Entry
 
@@ -93,22 +92,21 @@ class Writing(Room):
         self.assertEqual(self.bench_now()["entries"], [])
 
 
-class TwoDevicesAtOnce(TransactionTestCase):
+class TwoDevicesAtOnce(Furnished, TransactionTestCase):
     """Entries of two devices that arrive in the same moment form one chain."""
 
     def setUp(self) -> None:
-        Room.setUpTestData.__func__(Room)  # type: ignore[attr-defined]
+        furnish(self)
 
     def test_one_chain(self) -> None:
-        room = Room()
-        clients = [room.as_(Room.student), room.as_(Room.instructor)]
+        clients = [signed_in(self.student), signed_in(self.instructor)]
 
         def send(number: int) -> None:
-            write(clients[number % 2], Room.bench, entry("note", f"Note {number} {uuid.uuid4()}"))
+            write(clients[number % 2], self.bench, entry("note", f"Note {number}"))
             connection.close()
 
         with ThreadPoolExecutor(4) as pool:
             list(pool.map(send, range(12)))
-        entries = list(Room.bench.entries.all())
+        entries = list(self.bench.entries.all())
         self.assertEqual([e.sequence for e in entries], list(range(1, 13)))
         self.assertIsNone(broken_link(entries))

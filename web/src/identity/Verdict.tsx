@@ -40,8 +40,16 @@ export function StateTag({ level, word }: { level: Level; word?: string }) {
   );
 }
 
+interface LineProps {
+  level: Level;
+  lead: string;
+  children: ReactNode;
+  /** Keeps the room of two lines, so that nothing jumps while somebody types. */
+  steady?: boolean;
+}
+
 /** A verdict in a line or two. */
-export function VerdictLine({ level, lead, children }: { level: Level; lead: string; children: ReactNode }) {
+export function VerdictLine({ level, lead, children, steady = false }: LineProps) {
   const state = STATES[level];
   return (
     <Box
@@ -53,7 +61,7 @@ export function VerdictLine({ level, lead, children }: { level: Level; lead: str
         borderRadius: 2,
         bgcolor: state.wash,
         color: state.colour,
-        minHeight: 62,
+        minHeight: steady ? 62 : 0,
       }}
     >
       <state.Icon sx={{ fontSize: 22, mt: 0.1, flexShrink: 0 }} />

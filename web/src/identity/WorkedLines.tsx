@@ -19,10 +19,13 @@ export function WorkedLines({ lines }: { lines: Shapes['WorkedLine'][] }) {
             {line.trial_name && `, ${line.trial_name}`}
           </Box>
           <Box
-            sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}
+            sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}
+            role="math"
             aria-label={line.plain}
           >
-            <Mathml of={`${line.symbol}<mo>=</mo>${line.formula}<mo>=</mo>${line.numbers}<mo>=</mo>`} />
+            <Mathml of={`${line.symbol}<mo>=</mo>${line.formula}`} />
+            <Mathml of={`<mo>=</mo>${line.numbers}`} />
+            <Mathml of="<mo>=</mo>" />
             <Box component="span" sx={{ fontWeight: 700, fontSize: 17 }}>
               <Figure text={line.answer.text} doubtful={line.answer.doubtful} unit={line.answer.unit} />
             </Box>

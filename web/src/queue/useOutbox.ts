@@ -1,11 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { benchKey } from '../api/hooks';
 import { keep, send, waiting, type Draft } from './outbox';
 
 export interface Outbox {
-  /** Written here, not yet acknowledged. */
+  /** Written here and not yet seen in what the server says of the bench: to be counted as done. */
   pending: Draft[];
+  /** How many of them are only on this device. */
+  unsent: number;
   online: boolean;
   /** Sentences about entries the server refused. */
   refused: string[];
@@ -17,26 +19,50 @@ export interface Outbox {
 export function useOutbox(bench: number): Outbox {
   const queries = useQueryClient();
   const [pending, setPending] = useState<Draft[]>([]);
+  const [unsent, setUnsent] = useState(0);
   const [online, setOnline] = useState(true);
   const [refused, setRefused] = useState<string[]>([]);
+  const acknowledged = useRef<Draft[]>([]);
+  const running = useRef(Promise.resolve());
+  const idle = useRef(true);
 
-  const flush = useCallback(async () => {
-    const before = await waiting(bench);
-    setPending(before);
-    if (before.length === 0) return;
+  const show = useCallback(async () => {
+    const here = await waiting(bench);
+    setUnsent(here.length);
+    setPending([...acknowledged.current, ...here]);
+    return here;
+  }, [bench]);
+
+  const once = useCallback(async () => {
+    const here = await show();
+    if (here.length === 0 && acknowledged.current.length === 0) return;
     try {
       const problems = await send(bench);
+      acknowledged.current.push(...here);
       setOnline(true);
       if (problems.length > 0) setRefused(problems);
-      await queries.invalidateQueries({ queryKey: benchKey(bench) });
+      // Only when the bench was read again does it show these entries itself.
+      await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
+      acknowledged.current = [];
     } catch {
       setOnline(false);
     }
-    setPending(await waiting(bench));
-  }, [bench, queries]);
+    await show();
+  }, [bench, queries, show]);
+
+  // One after the other: two at once would each forget what the other has sent.
+  const flush = useCallback(() => {
+    idle.current = false;
+    running.current = running.current.then(once).finally(() => {
+      idle.current = true;
+    });
+    return running.current;
+  }, [once]);
 
   useEffect(() => {
-    const again = () => void flush();
+    const again = () => {
+      if (idle.current) void flush();
+    };
     again();
     const timer = window.setInterval(again, 4000);
     window.addEventListener('online', again);
@@ -49,11 +75,12 @@ export function useOutbox(bench: number): Outbox {
   const write = useCallback<Outbox['write']>(
     async (entry) => {
       setRefused([]);
-      await keep(bench, entry);
+      const draft = await keep(bench, entry);
+      setPending((before) => [...before, draft]);
       await flush();
     },
     [bench, flush],
   );
 
-  return { pending, online, refused, write, dismiss: () => setRefused([]) };
+  return { pending, unsent, online, refused, write, dismiss: () => setRefused([]) };
 }

@@ -65,7 +65,7 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
 }
 
 function Saved({ outbox }: { outbox: Outbox }) {
-  const count = outbox.pending.length;
+  const count = outbox.unsent;
   const saved = count === 0;
   const [colour, wash, Icon] = saved
     ? [ink.keep, ink.keepWash, CheckIcon]

@@ -96,6 +96,7 @@ function AtTheBench({ bench }: { bench: Bench }) {
         >
           <StepsRail
             steps={bench.evaluation.steps}
+            task={task}
             colour={colour}
             pending={outbox.pending}
             onTimer={(step) =>

@@ -48,7 +48,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
       sx={{
         display: 'grid',
         gap: { xs: 1.5, md: 3 },
-        gridTemplateColumns: { xs: 'minmax(0,1fr) 128px', sm: 'minmax(0, 1fr) minmax(180px, 230px)' },
+        gridTemplateColumns: { xs: 'minmax(0,1fr) 92px', sm: 'minmax(0, 1fr) minmax(180px, 230px)' },
         alignItems: 'start',
       }}
     >
@@ -102,7 +102,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
         </Box>
         {tool && !text && <Expected decimals={tool.decimals} unit={unit} />}
         {text && verdict && (
-          <VerdictLine level={verdict.level} lead={verdict.lead}>
+          <VerdictLine level={verdict.level} lead={verdict.lead} steady>
             {verdict.text}
             {verdict.suggest && (
               <Button size="small" variant="outlined" sx={{ ml: 1 }} onClick={() => setText(verdict.suggest)}>

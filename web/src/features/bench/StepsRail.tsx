@@ -5,13 +5,15 @@ import type { Draft } from '../../queue/outbox';
 import { CheckIcon } from '../../identity/Icons';
 import { ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
-import { begun } from './hand';
+import { begun, type Task } from './hand';
 import { StepTimer } from './StepTimer';
 
 type Step = Shapes['StepOut'];
 
 interface Props {
   steps: Step[];
+  /** What is in hand: its timer stands there and not here. */
+  task: Task;
   colour: string;
   pending: Draft[];
   onTimer: (step: Step) => void;
@@ -19,7 +21,7 @@ interface Props {
 }
 
 /** Steps hang on a graduated tube; the liquid in it stands at the step reached. */
-export function StepsRail({ steps, colour, pending, onTimer, onChoose }: Props) {
+export function StepsRail({ steps, task, colour, pending, onTimer, onChoose }: Props) {
   const rows = gathered(steps);
   const clock = useNow(5000);
   return (
@@ -34,7 +36,7 @@ export function StepsRail({ steps, colour, pending, onTimer, onChoose }: Props) 
             <StepLine
               key={row.key}
               step={row.step}
-              {...{ pending, onTimer, onChoose, colour, ends, clock }}
+              {...{ task, pending, onTimer, onChoose, colour, ends, clock }}
             />
           ) : (
             <Box
@@ -139,6 +141,7 @@ const LINGERS = 120;
 
 interface LineProps {
   step: Step;
+  task: Task;
   colour: string;
   pending: Draft[];
   ends: Ends;
@@ -148,11 +151,12 @@ interface LineProps {
   onChoose: (step: Step) => void;
 }
 
-function StepLine({ step, colour, pending, ends, clock, onTimer, onChoose }: LineProps) {
+function StepLine({ step, task, colour, pending, ends, clock, onTimer, onChoose }: LineProps) {
   const now = step.state === 'now';
   const tone = step.state === 'ahead' || now ? ink.ink : ink.inkSoft;
   const started = begun(step, pending);
-  const running = started !== null && started + step.wait_seconds + LINGERS > clock / 1000;
+  const elsewhere = step.key !== task.step || step.trial !== task.trial;
+  const running = elsewhere && started !== null && started + step.wait_seconds + LINGERS > clock / 1000;
   return (
     <Box component="li" aria-current={now ? 'step' : undefined} sx={segment(step.state, colour, ends)}>
       <Button
@@ -178,9 +182,7 @@ function StepLine({ step, colour, pending, ends, clock, onTimer, onChoose }: Lin
       {now && step.detail && (
         <Box sx={{ fontSize: 13, color: ink.inkSoft, lineHeight: 1.35, mb: 0.5 }}>{step.detail}</Box>
       )}
-      {!now && running && (
-        <StepTimer step={step} begun={started} colour={colour} onStart={() => onTimer(step)} />
-      )}
+      {running && <StepTimer step={step} begun={started} colour={colour} onStart={() => onTimer(step)} />}
     </Box>
   );
 }

@@ -5,7 +5,8 @@ import { useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useFloor, useMe, useSessionState, useWriteAt } from '../../api/hooks';
 import { Loaded } from '../../identity/Page';
-import { clock } from '../../identity/time';
+import { dotted } from '../../identity/dotted';
+import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
@@ -82,7 +83,6 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
   const me = useMe();
   const change = useSessionState(session.id);
   const mine = me.data?.role === 'instructor';
-  const left = Math.round((Date.parse(session.starts_at) + session.minutes * 60000 - now) / 60000);
   return (
     <Box
       sx={{
@@ -102,12 +102,10 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
           {session.title}
         </Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-          {session.section} · {session.room} · {floor.result_label}
+          {dotted(session.section, session.room, floor.result_label)}
         </Box>
       </Box>
-      {session.state === 'open' && (
-        <Box sx={{ color: ink.inkSoft }}>{left >= 0 ? `${left} min left` : `${-left} min over`}</Box>
-      )}
+      {session.state === 'open' && <Box sx={{ color: ink.inkSoft }}>{timeLeft(session, now)}</Box>}
       {session.state === 'closed' && (
         <Box sx={{ color: ink.inkSoft }}>closed{session.released ? ', results released' : ''}</Box>
       )}
@@ -130,6 +128,14 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
       )}
     </Box>
   );
+}
+
+/** “36 min left”, “4 min over”, or when it was meant to start. */
+function timeLeft({ starts_at, minutes }: Shapes['SessionCard'], now: number): string {
+  const starts = Date.parse(starts_at);
+  if (now < starts) return `planned for ${day(starts_at)}`;
+  const left = Math.round((starts + minutes * 60000 - now) / 60000);
+  return left >= 0 ? `${left} min left` : `${-left} min over`;
 }
 
 /** Closing ends all writing, so it is asked twice. */

@@ -58,7 +58,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         sx={{
           display: 'grid',
           gap: 3,
-          gridTemplateColumns: { md: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
           alignItems: 'start',
         }}
       >
@@ -77,7 +77,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
                   flexWrap: 'wrap',
                 }}
               >
-                <Box sx={{ fontSize: 18 }} aria-label={quantity.plain}>
+                <Box sx={{ fontSize: 18 }} role="math" aria-label={quantity.plain}>
                   <Mathml of={`${quantity.symbol}<mo>=</mo>${quantity.formula}`} />
                 </Box>
                 <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>

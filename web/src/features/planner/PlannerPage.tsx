@@ -78,7 +78,7 @@ function Planner({ methods, sections, slug }: Props) {
         sx={{
           display: 'grid',
           gap: 3,
-          gridTemplateColumns: { md: 'minmax(0, 1.35fr) minmax(320px, 1fr)' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(320px, 1fr)' },
           alignItems: 'start',
         }}
       >

@@ -72,7 +72,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
         sx={{
           display: 'grid',
           gap: 3,
-          gridTemplateColumns: { md: 'minmax(0, 1.3fr) minmax(0, 1fr)' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.3fr) minmax(0, 1fr)' },
           alignItems: 'start',
         }}
       >

@@ -6,6 +6,7 @@ import { useMe, useSession, useSessionState } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
+import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -47,8 +48,9 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             {card.title}
           </Box>
           <Box sx={{ color: ink.inkSoft }}>
-            <Link to={`/methods/${card.method}`}>{card.method_title}</Link> · {card.section} · {card.room} ·{' '}
-            {day(card.starts_at)} · {card.minutes} min · {card.state}
+            <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
+            {' · '}
+            {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
           </Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
@@ -74,7 +76,14 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           {lack}
         </VerdictLine>
       ))}
-      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { md: '1fr 1fr' }, alignItems: 'start' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
         <Sheet title="Chosen">
           <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
         </Sheet>

@@ -5,6 +5,7 @@ import type { Shapes } from '../../api/client';
 import { useSessions } from '../../api/hooks';
 import { TriangleIcon } from '../../identity/Icons';
 import { Loaded, Page } from '../../identity/Page';
+import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
 
@@ -69,8 +70,12 @@ function Running({ session }: { session: Card }) {
       <Box>
         <Box sx={{ fontSize: 24, fontWeight: 700, lineHeight: 1.2 }}>{session.title}</Box>
         <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>
-          {session.section} · {session.room} · since {day(session.starts_at)} · {session.benches} benches,{' '}
-          {session.students} students
+          {dotted(
+            session.section,
+            session.room,
+            `since ${day(session.starts_at)}`,
+            `${session.benches} benches, ${session.students} students`,
+          )}
         </Box>
       </Box>
       <Button
@@ -123,7 +128,7 @@ function Line({ session }: { session: Card }) {
       <Box>
         <Box sx={{ fontWeight: 700, fontSize: 17 }}>{session.title}</Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-          {session.method_title} · {session.section} · {session.room} · {session.benches} benches
+          {dotted(session.method_title, session.section, session.room, `${session.benches} benches`)}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gap: 0.25 }}>

@@ -1,0 +1,93 @@
+"""The real interface in Debian's Chromium: sign in, look, type, as a person does."""
+
+import os
+import re
+from typing import Any, ClassVar
+
+os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"  # Playwright's loop runs in the thread that also uses the ORM
+
+from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
+
+from labs.tests.room import Furnished, furnish, signed_in
+from people.models import Person
+
+CHROMIUM = "/usr/bin/chromium"
+# Without this Chromium itself asks for accounts, time and updates.
+ONLY_HERE = "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost"
+LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
+
+expect.set_options(timeout=8_000)
+
+
+class BrowserCase(Furnished, StaticLiveServerTestCase):
+    """A room of two benches, and a browser. ``sign_in`` gives a page of somebody's own."""
+
+    browser: ClassVar[Browser]
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        playwright = sync_playwright().start()
+        cls.addClassCleanup(playwright.stop)
+        cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
+        cls.addClassCleanup(cls.browser.close)
+
+    def setUp(self) -> None:
+        self.outside: list[str] = []
+        self.broken: list[str] = []
+        furnish(self)
+
+    def context(self, size: tuple[int, int] = LAPTOP, **options: Any) -> BrowserContext:
+        """A browser of its own, that notes what it asks from elsewhere and what breaks."""
+        context = self.browser.new_context(viewport={"width": size[0], "height": size[1]}, **options)
+        self.addCleanup(context.close)
+        context.on("request", lambda request: self._note(request.url))
+        context.on("weberror", lambda error: self.broken.append(str(error.error)))
+        return context
+
+    def _note(self, url: str) -> None:
+        if not re.match(r"(data|blob):|http://(localhost|127\.0\.0\.1):", url):
+            self.outside.append(url)
+
+    def sign_in(self, who: Person, path: str = "/", size: tuple[int, int] = LAPTOP, **options: Any) -> Page:
+        """A page at ``path`` where ``who`` is signed in."""
+        page = self.context(size, **options).new_page()
+        cookie = signed_in(who).cookies["sessionid"].value
+        page.context.add_cookies([{"name": "sessionid", "value": cookie, "url": self.live_server_url}])
+        page.goto(self.live_server_url + path)
+        return page
+
+    def at_bench(self, size: tuple[int, int] = LAPTOP, **options: Any) -> Page:
+        """The student's own bench."""
+        page = self.sign_in(self.student, f"/benches/{self.bench.pk}", size, **options)
+        expect(page.get_by_text("Bench 1")).to_be_visible()
+        return page
+
+    def tearDown(self) -> None:
+        self.assertEqual(self.outside, [], "something was fetched from outside")
+        self.assertEqual(self.broken, [], "a script broke")
+
+
+def done(page: Page, times: int = 1) -> None:
+    """Ticks steps off."""
+    for _ in range(times):
+        heading = page.locator("main h1").inner_text()
+        page.get_by_role("button", name="Done, go on").click()
+        expect(page.locator("main h1")).not_to_have_text(heading)
+
+
+def reading(page: Page, text: str, title: str) -> None:
+    """Types a reading into the field in hand and keeps it with Enter."""
+    expect(page.locator("main h1")).to_have_text(title)
+    page.keyboard.type(text)
+    expect(page.get_by_text("Keep.", exact=True)).to_be_visible()
+    page.keyboard.press("Enter")
+
+
+def trial(page: Page, number: int, start: str, end: str, seen: str = "The colour held for 30 s") -> None:
+    """A whole trial from flask to end reading."""
+    done(page)
+    reading(page, start, f"Burette, start, trial {number}")
+    page.get_by_role("button", name=seen).click()
+    reading(page, end, f"Burette, end, trial {number}")

@@ -1,0 +1,75 @@
+"""Every view, light and dark, wide and narrow: nothing broken, nothing cut off, WCAG 2.2 AA by axe."""
+
+import gzip
+import re
+from pathlib import Path
+from typing import Any
+
+from django.conf import settings
+from playwright.sync_api import Page, expect
+
+from e2e.browser import PHONE, BrowserCase
+from labs.tests.room import signed_in, titrate
+
+AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
+RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
+DIST = Path(settings.ROOT) / "web/dist"
+BUDGET_KB = 300
+
+
+class EveryView(BrowserCase):
+    def setUp(self) -> None:
+        super().setUp()
+        titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.87"))
+
+    def views(self) -> list[tuple[Any, str, str]]:
+        """Who, where, and a text that shows that the view is there."""
+        bench, session = self.bench.pk, self.session.pk
+        return [
+            (self.instructor, "/", "Running now"),
+            (self.instructor, "/methods", "Method book"),
+            (self.instructor, "/methods/acid-base-titration", "The computation"),
+            (self.instructor, "/methods/hydrate", "The computation"),
+            (self.instructor, "/plan", "What to expect"),
+            (self.instructor, f"/sessions/{session}", "Who stands where"),
+            (self.instructor, f"/sessions/{session}/floor", "Front of the room"),
+            (self.instructor, f"/benches/{bench}/report", "Uncertainty budget"),
+            (self.student, f"/benches/{bench}", "What limits the result"),
+        ]
+
+    def problems(self, page: Page) -> list[str]:
+        page.evaluate(AXE.read_text())
+        found = page.evaluate("rules => axe.run({runOnly: rules})", RULES)["violations"]
+        return [f"{v['id']}: {v['nodes'][0]['html'][:120]} {v['nodes'][0]['failureSummary'][:200]}" for v in found]
+
+    def test_each_is_accessible_in_light_and_dark(self) -> None:
+        for scheme in ("light", "dark"):
+            for who, path, text in self.views():
+                with self.subTest(path, scheme=scheme):
+                    page = self.sign_in(who, path, color_scheme=scheme, reduced_motion="reduce")
+                    expect(page.get_by_text(text).first).to_be_visible()
+                    page.wait_for_timeout(300)
+                    self.assertEqual(self.problems(page), [])
+                    self.assertNotRegex(page.inner_text("body"), r"NaN|undefined|\[object|null\b")
+                    page.context.close()
+
+    def test_none_runs_off_a_phone(self) -> None:
+        for who, path, text in self.views():
+            with self.subTest(path):
+                page = self.sign_in(who, path, PHONE)
+                expect(page.get_by_text(text).first).to_be_attached()
+                self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), PHONE[0])
+                page.context.close()
+
+    def test_the_bench_loads_little_script(self) -> None:
+        page = self.sign_in(self.student, f"/benches/{self.bench.pk}")
+        expect(page.get_by_text("What limits the result")).to_be_visible()
+        names = page.evaluate("performance.getEntriesByType('resource').map(e => e.name)")
+        scripts = {re.sub(r".*/static/", "", name) for name in names if name.endswith(".js")}
+        self.assertTrue(scripts)
+        size = sum(len(gzip.compress((DIST / name).read_bytes())) for name in scripts) / 1000
+        self.assertLessEqual(size, BUDGET_KB, f"{size:.0f} kB gzip of script for the bench")
+
+    def test_an_address_of_nothing_is_answered_with_a_sentence(self) -> None:
+        page = self.sign_in(self.student, f"/benches/{self.other_bench.pk}")
+        expect(page.get_by_text("There is nothing here under that address.")).to_be_visible()

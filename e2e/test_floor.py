@@ -1,0 +1,49 @@
+"""The floor: the room live, needs in order, words that reach the bench."""
+
+import time
+
+from playwright.sync_api import expect
+
+from e2e.browser import BrowserCase
+from labs.tests.room import entry, signed_in, titrate, write
+
+
+class Floor(BrowserCase):
+    def test_a_reading_shows_within_two_seconds(self) -> None:
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        expect(floor.get_by_text("Front of the room")).to_be_visible()
+        titrate(signed_in(self.student), self.bench, ("0.24", "21.78"))
+        begun = time.monotonic()
+        expect(floor.get_by_text("21.54")).to_be_visible()
+        self.assertLess(time.monotonic() - begun, 2.0)
+
+    def test_a_call_is_answered_and_the_answer_stands_at_the_bench(self) -> None:
+        bench = self.at_bench()
+        bench.get_by_role("button", name="Help").click()
+        bench.get_by_label("What is the matter?").fill("Pink went away, keep going?")
+        bench.get_by_role("button", name="Call", exact=True).click()
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        expect(floor.get_by_text("Bench 1 calls", exact=True)).to_be_visible()
+        floor.get_by_role("button", name="Answer").click()
+        floor.get_by_label("Message to the bench").fill("Yes, drop by drop.")
+        floor.get_by_role("button", name="Send").click()
+        expect(floor.get_by_text("Bench 1 calls", exact=True)).to_have_count(0)
+        expect(bench.get_by_text("Yes, drop by drop.")).to_be_visible()
+
+    def test_an_impossible_trial_is_voided_from_the_floor(self) -> None:
+        titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "23.50"))
+        last = self.bench.entries.get(key="V_start", trial=2)
+        write(
+            signed_in(self.student), self.bench, entry("V_start", "23.90", 2, supersedes=str(last.pk), reason="Misread")
+        )
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        floor.get_by_role("button", name="Void trial 2").click()
+        expect(floor.get_by_text("Nobody. Walk round and look.")).to_be_visible()
+        self.assertEqual(self.bench.entries.filter(key="void", trial=2).count(), 1)
+
+    def test_the_projector_shows_no_names(self) -> None:
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        expect(floor.get_by_text("Sami")).to_be_visible()
+        floor.get_by_role("button", name="Projector").click()
+        expect(floor.get_by_text("Sami")).to_have_count(0)
+        expect(floor.get_by_text("Needs you now")).to_have_count(0)
