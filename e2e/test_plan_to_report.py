@@ -54,8 +54,8 @@ class PlanToReport(BrowserCase):
         page.get_by_role("option", name="Sami").click()
         page.get_by_label("PIN").fill("secret-word")
         page.get_by_role("button", name="Go to my bench").click()
-        session = Session.objects.get(title="Vinegar of the canteen")
-        page.goto(f"{self.live_server_url}/benches/{session.benches.get(number=1).pk}")
+        bench = Session.objects.get(title="Vinegar of the canteen").benches.get(number=1)
+        page.wait_for_url(f"**/benches/{bench.pk}")
         return page
 
     def work(self, page: Page) -> None:

@@ -3,11 +3,19 @@ import { Display } from './Display';
 import { Pipette } from './Pipette';
 import { Tube } from './Tube';
 
+interface Props {
+  tool: Shapes['Instrument'];
+  text: string;
+  colour: string;
+  /** Little room: the scale alone. */
+  narrow?: boolean;
+}
+
 /** The instrument in hand, drawn at what was typed. */
-export function Drawn({ tool, text, colour }: { tool: Shapes['Instrument']; text: string; colour: string }) {
+export function Drawn({ tool, text, colour, narrow = false }: Props) {
   const plain = text.trim().replace(',', '.');
   const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
   if (tool.digital) return <Display tool={tool} text={plain} />;
   if (tool.kind === 'pipette') return <Pipette tool={tool} colour={colour} />;
-  return <Tube tool={tool} value={value} text={plain} colour={colour} />;
+  return <Tube tool={tool} value={value} text={plain} colour={colour} narrow={narrow} />;
 }

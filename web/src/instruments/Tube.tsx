@@ -2,7 +2,9 @@ import type { Shapes } from '../api/client';
 import { FIGURES, ink } from '../identity/tokens';
 import { meniscusPath, scaleWindow } from './scale';
 
-const HEIGHT = 430;
+// On a phone there is room for the scale and the mark, and for nothing beside it.
+const WIDE = { height: 430, reach: 11, from: 0, width: 250 };
+const NARROW = { height: 250, reach: 6, from: 18, width: 140 };
 const LEFT = 62;
 const RIGHT = 152;
 
@@ -12,10 +14,12 @@ interface Props {
   value: number | null;
   text: string;
   colour: string;
+  narrow: boolean;
 }
 
 /** A burette or a cylinder around the typed value: “does yours look like this?” */
-export function Tube({ tool, value, text, colour }: Props) {
+export function Tube({ tool, value, text, colour, narrow }: Props) {
+  const { height, reach, from, width } = narrow ? NARROW : WIDE;
   const graduation = Number(tool.graduation);
   const low = Number(tool.low);
   const high = Number(tool.high);
@@ -25,8 +29,8 @@ export function Tube({ tool, value, text, colour }: Props) {
     low,
     high,
     graduation,
-    reach: 11,
-    height: HEIGHT,
+    reach,
+    height,
     numbersRun: tool.numbers_run,
   });
   const y = window.at(shown) + 12;
@@ -34,19 +38,19 @@ export function Tube({ tool, value, text, colour }: Props) {
   const stuck = tool.numbers_run === 'down' ? 'numbers run down' : 'numbers run up';
   return (
     <svg
-      viewBox={`0 0 250 ${HEIGHT + 28}`}
+      viewBox={`${from} 0 ${width} ${height + 28}`}
       role="img"
       aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, empty`}
       style={{ width: '100%', height: '100%', maxHeight: 470 }}
     >
       <clipPath id="tube">
-        <rect x={LEFT} y={4} width={RIGHT - LEFT} height={HEIGHT + 16} rx={8} />
+        <rect x={LEFT} y={4} width={RIGHT - LEFT} height={height + 16} rx={8} />
       </clipPath>
       <rect
         x={LEFT}
         y={4}
         width={RIGHT - LEFT}
-        height={HEIGHT + 16}
+        height={height + 16}
         rx={8}
         fill={ink.sheet}
         stroke={ink.rule}
@@ -54,7 +58,7 @@ export function Tube({ tool, value, text, colour }: Props) {
       />
       {inside && (
         <g clipPath="url(#tube)">
-          <path d={`${meniscusPath(LEFT, RIGHT, y, sag)} V${HEIGHT + 30} H${LEFT} Z`} fill={ink.liquid} />
+          <path d={`${meniscusPath(LEFT, RIGHT, y, sag)} V${height + 30} H${LEFT} Z`} fill={ink.liquid} />
           <path d={meniscusPath(LEFT, RIGHT, y, sag)} fill="none" stroke={ink.deep} strokeWidth={2.6} />
         </g>
       )}
@@ -92,30 +96,35 @@ export function Tube({ tool, value, text, colour }: Props) {
             strokeWidth={1.6}
             strokeDasharray="4 3"
           />
-          <text
-            x={RIGHT + 13}
-            y={y - 3}
-            fill={colour}
-            style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}
-          >
-            {text}
-          </text>
-          <text x={RIGHT + 13} y={y + 15} fill={ink.inkSoft} style={{ fontSize: 12 }}>
-            read here
-          </text>
+          {!narrow && <Words x={RIGHT + 13} y={y} text={text} colour={colour} />}
         </g>
       )}
-      <text
-        x={RIGHT + 13}
-        y={tool.numbers_run === 'down' ? HEIGHT + 8 : 24}
-        fill={ink.inkSoft}
-        style={{ fontSize: 12 }}
-      >
-        {stuck.slice(0, 12)}
-        <tspan x={RIGHT + 13} dy={14}>
-          {stuck.slice(12)}
-        </tspan>
-      </text>
+      {!narrow && (
+        <text
+          x={RIGHT + 13}
+          y={tool.numbers_run === 'down' ? height + 8 : 24}
+          fill={ink.inkSoft}
+          style={{ fontSize: 12 }}
+        >
+          {stuck.slice(0, 12)}
+          <tspan x={RIGHT + 13} dy={14}>
+            {stuck.slice(12)}
+          </tspan>
+        </text>
+      )}
     </svg>
+  );
+}
+
+function Words({ x, y, text, colour }: { x: number; y: number; text: string; colour: string }) {
+  return (
+    <>
+      <text x={x} y={y - 3} fill={colour} style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}>
+        {text}
+      </text>
+      <text x={x} y={y + 15} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+        read here
+      </text>
+    </>
   );
 }

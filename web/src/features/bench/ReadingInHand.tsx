@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Drawn } from '../../instruments/Drawn';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { partOf, standing, toolOf, type Bench, type Task } from './hand';
+import { Entry } from './Entry';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
 import { useTry } from './useTry';
@@ -23,6 +25,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
   const field = useRef<HTMLInputElement>(null);
+  const narrow = useMediaQuery('(max-width: 599px)');
   useEffect(() => field.current?.focus({ preventScroll: true }), []);
   const tool = toolOf(bench, task.key);
   const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : ownUnit(bench, task.key);
@@ -61,8 +64,10 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
           </Box>
         )}
         <Box
+          onClick={() => field.current?.focus()}
           sx={{
             display: 'flex',
+            cursor: 'text',
             alignItems: 'baseline',
             gap: 1,
             px: 2,
@@ -74,27 +79,13 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
             '&:focus-within': { boxShadow: `0 0 0 3px ${ink.liquid}` },
           }}
         >
-          <input
-            ref={field}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
+          <Entry
+            field={field}
+            text={text}
+            colour={colour}
+            label={`${task.title}${unit ? `, in ${unit}` : ''}`}
+            onChange={setText}
             onKeyDown={onKeyDown}
-            inputMode="none"
-            autoComplete="off"
-            aria-label={`${task.title}${unit ? `, in ${unit}` : ''}`}
-            size={1}
-            style={{
-              flex: 1,
-              minWidth: 0,
-              border: 0,
-              outline: 0,
-              background: 'transparent',
-              color: 'inherit',
-              fontFamily: FIGURES,
-              fontSize: 56,
-              fontWeight: 700,
-              padding: 0,
-            }}
           />
           <Box component="span" sx={{ fontSize: 24, color: ink.inkSoft }}>
             {unit}
@@ -128,7 +119,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
         />
       </Box>
       <Box sx={{ gridColumn: 2, gridRow: { xs: 2, sm: '1 / span 2' } }}>
-        {tool && <Drawn tool={tool} text={text} colour={colour} />}
+        {tool && <Drawn tool={tool} text={text} colour={colour} narrow={narrow} />}
       </Box>
     </Box>
   );

@@ -183,7 +183,9 @@ function Readings({ report }: { report: Shapes['Report'] }) {
             <tr key={trial.number}>
               <th style={{ ...cell, textAlign: 'left', width: 90 }}>
                 {trial.name === 'rough' ? 'Rough' : trial.name}
-                <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
+                {trial.state !== 'rough' && (
+                  <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
+                )}
               </th>
               <td style={cell}>
                 <Box

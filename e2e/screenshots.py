@@ -1,0 +1,65 @@
+"""Takes the pictures of docs/screenshots from a running demo: ``bin/screenshots [URL]``."""
+
+import sys
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+FOLDER = Path(__file__).resolve().parents[1] / "docs/screenshots"
+LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
+
+
+# name, who, address, size, dark, what is done there
+VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
+    ("sign-in", "", "/", LAPTOP, False, []),
+    ("term", "instructor", "/", LAPTOP, False, []),
+    ("methods", "instructor", "/methods", LAPTOP, False, []),
+    ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
+    ("hydrate", "instructor", "/methods/hydrate", LAPTOP, False, []),
+    ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
+    ("session", "instructor", "/sessions/3", LAPTOP, False, []),
+    ("floor", "instructor", "/sessions/2/floor", LAPTOP, False, []),
+    ("report", "instructor", "/benches/5/report", LAPTOP, False, []),
+    ("bench", "instructor", "/benches/12", LAPTOP, False, ["type 19.21"]),
+    ("bench-phone", "instructor", "/benches/12", PHONE, False, ["type 19.2"]),
+    ("bench-dark", "instructor", "/benches/12", TABLET, True, ["type 19.21"]),
+]
+SIGN_IN = {"instructor": "Ilse Varga", "student": "Noor Amadi"}
+
+
+def act(page: Page, step: str) -> None:
+    """``type TEXT`` or ``click BUTTON``."""
+    verb, _, what = step.partition(" ")
+    if verb == "type":
+        page.keyboard.type(what, delay=20)
+    else:
+        page.get_by_role("button", name=what).first.click()
+    page.wait_for_timeout(900)
+
+
+def main(url: str) -> None:
+    """Writes every picture."""
+    FOLDER.mkdir(exist_ok=True)
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium")
+        for name, who, path, (width, height), dark, steps in VIEWS:
+            context = browser.new_context(
+                viewport={"width": width, "height": height}, color_scheme="dark" if dark else "light"
+            )
+            page = context.new_page()
+            page.goto(url)
+            if who:
+                page.get_by_role("button", name=SIGN_IN[who]).click()
+                page.get_by_role("button", name="Sign out").wait_for()
+                page.goto(url + path)
+            page.wait_for_timeout(1500)
+            for step in steps:
+                act(page, step)
+            page.screenshot(path=FOLDER / f"{name}.png")
+            print(f"docs/screenshots/{name}.png")
+            context.close()
+        browser.close()
+
+
+if __name__ == "__main__":
+    main((sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8000").rstrip("/"))
