@@ -3,6 +3,7 @@ ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd -P)"
 VAR="${CHROMATA_VAR:-$ROOT/var}"
 VENV="$ROOT/.venv"
 mkdir -p "$VAR"
+unset PYTHONDONTWRITEBYTECODE  # compiled files are what makes a second start quick
 
 say() { printf '%s\n' "$*"; }
 fail() { printf 'Stopped: %s\n' "$*" >&2; exit 1; }

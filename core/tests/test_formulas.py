@@ -3,6 +3,7 @@
 from dataclasses import replace
 from unittest import TestCase
 
+import pint
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -56,6 +57,19 @@ class Units(TestCase):
         self.assertAlmostEqual(unit("°C").to_si(25), 298.15, places=9)
         self.assertAlmostEqual(unit("M").to_si(0.1), 100.0)
         self.assertEqual(conversion("L", "mL"), (1000.0, 0.0))
+        self.assertAlmostEqual(unit("°F").to_si(212), 373.15, places=9)
+        self.assertEqual(unit("kcal").to_si(1), 4184.0)
+
+    def test_every_unit_agrees_with_pint_s_own_list(self) -> None:
+        """Our short list beside the whole one that pint ships; torr and mmHg are told apart in both."""
+        whole = pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
+        for symbol in (
+            "mL", "L", "cm**3", "mg", "kg", "mmol/L", "kPa", "mbar", "atm", "torr", "kcal", "kJ/mol", "mV", "mA", "min",
+            "h", "nm", "J/(g*K)", "g/dL", "degC", "ppm",
+        ):  # fmt: skip
+            with self.subTest(symbol):
+                peer = whole.Quantity(3.0, symbol).to_base_units()
+                self.assertAlmostEqual(unit(symbol).to_si(3.0) / peer.magnitude, 1.0, places=9)
 
     def test_a_sum_of_unlike_things_is_refused_with_both_named(self) -> None:
         known = {"m": unit("g").dimension, "V": unit("mL").dimension}

@@ -11,6 +11,7 @@ import pint
 from pint.util import UnitsContainer
 
 from chromata_core.errors import UnitError
+from chromata_core.quantity.definitions import DEFINITIONS
 
 Dimension = UnitsContainer
 NO_DIMENSION = UnitsContainer()
@@ -42,10 +43,8 @@ class Unit:
 
 @lru_cache(maxsize=1)
 def _registry() -> "pint.UnitRegistry[Any]":
-    registry: pint.UnitRegistry[Any] = pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
-    registry.define("mm_Hg = 133.322387415 pascal")
-    registry.define("cm_Hg = 10 * mm_Hg")
-    registry.define("in_Hg = 25.4 * mm_Hg")
+    registry: pint.UnitRegistry[Any] = pint.UnitRegistry(None, autoconvert_offset_to_baseunit=True)
+    registry.load_definitions(DEFINITIONS.strip().splitlines())
     return registry
 
 

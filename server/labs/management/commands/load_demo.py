@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from django.core.management.base import BaseCommand
+from django.core.management import call_command
+from django.core.management.base import BaseCommand, CommandParser
 from django.db import transaction
 
 from labs.demo.people import make_people
@@ -15,9 +16,15 @@ class Command(BaseCommand):
 
     help = __doc__ or ""
 
+    def add_arguments(self, parser: CommandParser) -> None:
+        """--migrate brings the database up to date first: one process instead of two at every start."""
+        parser.add_argument("--migrate", action="store_true")
+
     @transaction.atomic
     def handle(self, *args: Any, **options: Any) -> None:
         """Loads it once."""
+        if options["migrate"]:
+            call_command("migrate", interactive=False, verbosity=0)
         if Person.objects.exists():
             self.stdout.write("People exist already: the demo was not loaded again.")
             return
