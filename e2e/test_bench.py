@@ -58,15 +58,22 @@ class NetworkAndSleep(BrowserCase):
         page = self.at_bench()
         done(page, 2)
         expect(page.locator("main h1")).to_have_text("Sample volume")
+        expect(page.get_by_text("All saved")).to_be_visible()
         page.context.set_offline(True)
         page.keyboard.type("20.00")
         page.keyboard.press("Enter")
         expect(page.get_by_text("No network: 1 kept here")).to_be_visible()
         page.get_by_role("button", name="Done, go on").click()
         expect(page.get_by_text("No network: 2 kept here")).to_be_visible()
+        expect(page.get_by_text("20.00")).to_be_visible()
+        page.keyboard.type("0.24")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("cell", name="0.24")).to_be_visible()  # what waits stands in the ledger already
         page.context.set_offline(False)
         expect(page.get_by_text("All saved")).to_be_visible(timeout=12_000)
-        self.assertEqual([e.key for e in self.bench.entries.all()], ["step.labels", "step.fill", "V_s", "step.portion"])
+        self.assertEqual(
+            [e.key for e in self.bench.entries.all()], ["step.labels", "step.fill", "V_s", "step.portion", "V_start"]
+        )
 
     def test_a_running_timer_goes_on_over_a_reload(self) -> None:
         page = self.at_bench()

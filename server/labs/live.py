@@ -12,6 +12,7 @@ from chromata_core.method.outcome import Evaluation, TrialOut
 from chromata_core.method.sheet import Sheet, bind
 from chromata_core.methods.registry import method
 from chromata_core.statistics.class_band import class_band
+from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
@@ -90,7 +91,24 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
     chosen = method(session.method)
     quantity = next(q for q in chosen.quantities if q.result)
-    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs)
+    comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
+    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, comparison)
+
+
+def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassComparison | None:
+    """What the class found. An accepted value was only given to evaluations of people who may see it."""
+    found = [(bench, r) for bench, state in states for r in state.results if r.key == key]
+    results = [
+        BenchResult(
+            bench.number,
+            bench.sample.label if bench.sample else "",
+            result.value,
+            result.expanded,
+            float(result.comparison.accepted) if result.comparison else None,
+        )
+        for bench, result in found
+    ]
+    return class_comparison(found[0][1].label, found[0][1].unit, results) if found else None
 
 
 _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}

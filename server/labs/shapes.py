@@ -8,6 +8,7 @@ from chromata_core.method.describe import PartOut
 from chromata_core.method.finding import Level
 from chromata_core.method.outcome import Evaluation, Shown
 from chromata_core.statistics.class_band import Band
+from chromata_core.statistics.class_comparison import ClassComparison
 
 
 @dataclass(frozen=True, slots=True)
@@ -184,3 +185,4 @@ class Floor:
     unit: str
     benches: list[FloorBench]
     needs: list[Need]
+    comparison: ClassComparison | None

@@ -59,6 +59,8 @@ def _references(method: Method) -> Iterator[str]:
             yield f"Series “{part.key}” needs an “until” rule that names an option."
         if isinstance(part, Observation) and not set(part.voids) <= {choice.key for choice in part.choices}:
             yield f"Observation “{part.key}” voids on a choice it does not have."
+    if method.compares and method.compares not in {q.key for q in method.quantities if q.result}:
+        yield f"Products are compared by “{method.compares}”, which is not a result."
     known = {part.key for part in method.readings}
     follow = {part.follows for part in method.readings if isinstance(part, Reading) and part.follows}
     yield from (f"A reading follows “{key}”, which is not declared." for key in follow - known)

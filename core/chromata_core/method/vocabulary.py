@@ -265,7 +265,10 @@ class Example:
 
 @dataclass(frozen=True, slots=True)
 class Method:
-    """An experiment, whole. ``slug`` is its name everywhere; ``version`` grows whenever results could change."""
+    """An experiment, whole. ``slug`` is its name everywhere; ``version`` grows whenever results could change.
+
+    ``compares`` is the result by which products are compared and ranked; the first result if it is empty.
+    """
 
     slug: str
     version: int
@@ -283,6 +286,7 @@ class Method:
     questions: tuple[str, ...]
     example: Example
     trials: Trials = Trials("Trial", 1, 1)
+    compares: str = ""
     slips: tuple[Slip, ...] = ()
     faults: tuple[Fault, ...] = ()
     waste: str = ""

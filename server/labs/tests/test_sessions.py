@@ -122,6 +122,13 @@ class OnTheFloor(Room):
         self.assertEqual(tile["result"]["text"], "0.11050")
         self.assertEqual((tile["level"], silent["result"]), ("keep", None))
 
+    def test_the_class_is_compared(self) -> None:
+        for who, bench, end in ((self.student, self.bench, "21.78"), (self.neighbour, self.other_bench, "21.88")):
+            titrate(self.as_(who), bench, ("0.24", end))
+        found = self.floor().json()["comparison"]
+        self.assertEqual([len(product["results"]) for product in found["products"]], [2])
+        self.assertIn("Mean of 2 benches: 0.1108 mol/L", found["sentence"])
+
     def test_needs_are_sorted_by_urgency_with_the_words_to_say(self) -> None:
         titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("21.00", "0.10"))
         write(self.as_(self.neighbour), self.other_bench, entry("call", "Pink went away again?"))

@@ -436,6 +436,17 @@ export interface components {
             sample: string;
             team: string[];
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BenchResult: {
+            bench: number;
+            product: string;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            expanded: number;
+            /** Format: double */
+            accepted: number | null;
+        };
         /** @description Everything a bench screen shows. */
         BenchView: {
             id: number;
@@ -478,6 +489,17 @@ export interface components {
             instruments?: {
                 [key: string]: string;
             };
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassComparison: {
+            label: string;
+            unit: string;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            products: components["schemas"]["Product"][];
+            sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparable: {
@@ -632,6 +654,7 @@ export interface components {
             unit: string;
             benches: components["schemas"]["FloorBench"][];
             needs: components["schemas"]["Need"][];
+            comparison: components["schemas"]["ClassComparison"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorBench: {
@@ -876,6 +899,17 @@ export interface components {
             advice: string;
             basis: string;
             warnings: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Product: {
+            label: string;
+            results: components["schemas"]["BenchResult"][];
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            s: number;
+            /** Format: double */
+            accepted: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         QuantityLine: {

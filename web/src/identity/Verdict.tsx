@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import type { Shapes } from '../api/client';
-import { CheckIcon, LoopIcon, OctagonIcon, TriangleIcon } from './Icons';
+import { CheckIcon, HandIcon, LoopIcon, OctagonIcon, TriangleIcon } from './Icons';
 import { ink } from './tokens';
 
 export type Level = Shapes['LevelEnum'];
@@ -17,6 +17,21 @@ export const STATES = {
 /** A small word with its shape. */
 export function StateTag({ level, word }: { level: Level; word?: string }) {
   const state = STATES[level];
+  return <Tag {...state} word={word ?? state.word} />;
+}
+
+/** A call for help: a raised hand. */
+export function CallTag({ word = 'Calls' }: { word?: string }) {
+  return <Tag Icon={HandIcon} colour={ink.repeat} wash={ink.repeatWash} word={word} />;
+}
+
+type Look = Omit<(typeof STATES)[Level], 'word' | 'colour' | 'wash'> & {
+  word: string;
+  colour: string;
+  wash: string;
+};
+
+function Tag({ Icon, colour, wash, word }: Look) {
   return (
     <Box
       component="span"
@@ -27,15 +42,15 @@ export function StateTag({ level, word }: { level: Level; word?: string }) {
         px: 1,
         py: 0.25,
         borderRadius: 99,
-        bgcolor: state.wash,
-        color: state.colour,
+        bgcolor: wash,
+        color: colour,
         fontWeight: 700,
         fontSize: 12.5,
         whiteSpace: 'nowrap',
       }}
     >
-      <state.Icon sx={{ fontSize: 15 }} />
-      {word ?? state.word}
+      <Icon sx={{ fontSize: 15 }} />
+      {word}
     </Box>
   );
 }

@@ -132,6 +132,7 @@ METHOD = Method(
         {"c_t": "0.1026", "c_t.limit": "0.0004", "M_s": "C4H6O5", "dilution": "5"},
     ),
     trials=Trials("Trial", 2, 6, agree="V", rough="rough_trial"),
+    compares="m_dose",
     slips=(
         Slip("final-reading", "the burette's final reading is used instead of the difference", "V", "V_end"),
         Slip("rough-included", "the rough trial is averaged too", with_rough=True),

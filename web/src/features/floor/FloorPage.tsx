@@ -9,7 +9,8 @@ import { dotted } from '../../identity/dotted';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
-import { StateTag, VerdictLine } from '../../identity/Verdict';
+import { CallTag, StateTag, VerdictLine } from '../../identity/Verdict';
+import { ClassDots } from './ClassDots';
 import { NeedCard, type Answering } from './NeedCard';
 import { Tile } from './Tile';
 
@@ -71,6 +72,7 @@ function Room({ floor, projector, onProjector }: Props) {
               />
             ))}
           </Box>
+          {floor.comparison && <ClassDots comparison={floor.comparison} colour={colour} />}
         </Box>
         {!projector && <Needs floor={floor} now={now} />}
       </Box>
@@ -180,7 +182,7 @@ function Counts({ benches }: { benches: Shapes['FloorBench'][] }) {
     >
       Front of the room
       <Box aria-hidden sx={{ flex: 1, height: '1px', bgcolor: ink.rule, minWidth: 20 }} />
-      {calls > 0 && <StateTag level="repeat" word={`${calls} call${calls > 1 ? 's' : ''}`} />}
+      {calls > 0 && <CallTag word={`${calls} call${calls > 1 ? 's' : ''}`} />}
       {COUNTED.map(([level, word]) => {
         const count = benches.filter((bench) => bench.level === level && !bench.call).length;
         return count > 0 && <StateTag key={level} level={level} word={`${count} ${word}`} />;

@@ -3,10 +3,9 @@ import { Link } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { BandLine } from '../../identity/BandLine';
 import { Figure } from '../../identity/Figure';
-import { HandIcon } from '../../identity/Icons';
 import { ago } from '../../identity/time';
 import { FIGURES, ink } from '../../identity/tokens';
-import { StateTag, STATES } from '../../identity/Verdict';
+import { CallTag, StateTag, STATES } from '../../identity/Verdict';
 
 type Bench = Shapes['FloorBench'];
 
@@ -46,7 +45,7 @@ export function Tile({ bench, colour, unit, now, large, closed, sample }: Props)
     >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', minHeight: 24 }}>
         <Box sx={{ fontWeight: 700, fontSize: large ? 20 : 15.5 }}>Bench {bench.number}</Box>
-        {bench.call ? <Calls /> : bench.level !== 'keep' && <StateTag level={bench.level} />}
+        {bench.call ? <CallTag /> : bench.level !== 'keep' && <StateTag level={bench.level} />}
       </Box>
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5, lineHeight: 1.3, minHeight: 35 }}>
         {bench.team.length > 0 && (
@@ -93,28 +92,6 @@ export function Tile({ bench, colour, unit, now, large, closed, sample }: Props)
           sx={{ height: '100%', width: `${bench.progress * 100}%`, bgcolor: colour, transition: 'width .5s' }}
         />
       </Box>
-    </Box>
-  );
-}
-
-function Calls() {
-  return (
-    <Box
-      component="span"
-      sx={{
-        display: 'inline-flex',
-        alignItems: 'center',
-        gap: 0.5,
-        px: 1,
-        py: 0.25,
-        borderRadius: 99,
-        bgcolor: ink.repeatWash,
-        color: ink.repeat,
-        fontWeight: 700,
-        fontSize: 12.5,
-      }}
-    >
-      <HandIcon sx={{ fontSize: 15 }} /> Calls
     </Box>
   );
 }

@@ -1,0 +1,48 @@
+"""Two products told apart, or honestly not: Welch's t on published data."""
+
+from unittest import TestCase
+
+from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+
+# Student's sleep data: W. S. Gosset, Biometrika 6 (1908) 1; extra hours of sleep by two drugs, ten patients each.
+# Welch's t as printed in the manual page of R's t.test for them: t = −1.8608, df = 17.776, p = 0.07939.
+SLEEP = {
+    "drug 1": (0.7, -1.6, -0.2, -1.2, -0.1, 3.4, 3.7, 0.8, 0.0, 2.0),
+    "drug 2": (1.9, 0.8, 1.1, 0.1, -0.1, 4.4, 5.5, 1.6, 4.6, 3.4),
+}
+
+
+def compared(groups: dict[str, tuple[float, ...]], shift: float = 0.0) -> ClassComparison:
+    results = [
+        BenchResult(number, name, value + (shift if name == "drug 2" else 0), 0.1)
+        for name, values in groups.items()
+        for number, value in enumerate(values, 1)
+    ]
+    found = class_comparison("Extra sleep", "h", results)
+    assert found
+    return found
+
+
+class Products(TestCase):
+    def test_welch_s_p_is_the_published_one_and_means_are_ranked(self) -> None:
+        found = compared(SLEEP)
+        self.assertEqual([product.label for product in found.products], ["drug 2", "drug 1"])
+        self.assertEqual([round(product.mean, 2) for product in found.products], [2.33, 0.75])
+        self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", found.sentence)
+
+    def test_a_clear_difference_is_said(self) -> None:
+        self.assertIn("drug 2 holds more than drug 1", compared(SLEEP, shift=3).sentence)
+
+    def test_one_bench_each_proves_nothing(self) -> None:
+        self.assertIn("At least two benches", compared({"a": (1.0,), "b": (2.0,)}).sentence)
+
+    def test_one_product_gives_mean_and_spread(self) -> None:
+        self.assertEqual(compared({"a": (1.00, 1.02)}).sentence, "Mean of 2 benches: 1.010 h, s = 0.014 h.")
+
+    def test_nothing_yet(self) -> None:
+        self.assertIsNone(class_comparison("x", "", []))
+
+    def test_the_axis_holds_every_value_and_the_accepted_one(self) -> None:
+        found = class_comparison("x", "", [BenchResult(1, "a", 1.0, 0.1, accepted=3.0), BenchResult(2, "a", 1.1, 0.1)])
+        assert found
+        self.assertTrue(found.low < 1.0 and found.high > 3.0)

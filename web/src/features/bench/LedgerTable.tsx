@@ -1,0 +1,218 @@
+import { styled } from '@mui/material/styles';
+import Box from '@mui/material/Box';
+import type { Shapes } from '../../api/client';
+import { Figure } from '../../identity/Figure';
+import { FIGURES, ink } from '../../identity/tokens';
+import { STATES } from '../../identity/Verdict';
+import type { Draft } from '../../queue/outbox';
+import { asSlot, sameSlot, trialName, type Bench, type Slot } from './hand';
+
+const Table = styled('table')({
+  borderCollapse: 'collapse',
+  width: '100%',
+  '& th, & td': {
+    padding: '6px 0 6px 8px',
+    textAlign: 'right',
+    borderBottom: `1px solid ${ink.ruleSoft}`,
+    verticalAlign: 'bottom',
+    whiteSpace: 'nowrap',
+  },
+  '& th:first-of-type': { textAlign: 'left', paddingLeft: 0, fontWeight: 400, whiteSpace: 'normal' },
+  '& thead th': { fontSize: 13, color: ink.inkSoft, fontWeight: 700 },
+});
+
+const Cell = styled('button')({
+  font: 'inherit',
+  color: 'inherit',
+  background: 'none',
+  border: 0,
+  padding: 0,
+  cursor: 'pointer',
+  fontSize: 16.5,
+  minHeight: 24,
+  '&:hover': { background: ink.liquid },
+});
+
+interface Props {
+  bench: Bench;
+  pending: Draft[];
+  onChoose: (slot: Slot) => void;
+}
+
+/** What is read once for the bench. */
+export function BenchReadings({ bench, pending, onChoose }: Props) {
+  return bench.parts
+    .filter((part) => part.scope === 'bench' && part.kind !== 'observation')
+    .map((part) => {
+      const reading = bench.evaluation.bench.find((one) => one.key === part.key);
+      const waits = pending.findLast((draft) => draft.key === part.key);
+      if (!reading && !waits) return null;
+      return (
+        <Box key={part.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+          <span>
+            {part.label}, {part.unit}
+          </span>
+          {reading ? (
+            <Value reading={reading} bench={bench} onChoose={onChoose} />
+          ) : (
+            <Waiting text={waits?.text ?? ''} />
+          )}
+        </Box>
+      );
+    });
+}
+
+function Waiting({ text }: { text: string }) {
+  return <i title="kept here, not sent yet">{text}</i>;
+}
+
+interface Column {
+  number: number;
+  name: string;
+  why: string;
+  state: string;
+  trial?: Shapes['TrialOut'];
+}
+
+/** Trials known to the server, and those begun here that it has not heard of yet. */
+function columnsOf(bench: Bench, pending: Draft[]): Column[] {
+  const known = bench.evaluation.trials;
+  const begun = [...new Set(pending.map((draft) => draft.trial ?? null))]
+    .filter((number): number is number => number !== null && !known.some((trial) => trial.number === number))
+    .sort((a, b) => a - b);
+  const name = (number: number) => trialName(bench, number).replace(/^.* /, '').replace('trial', 'rough');
+  return [
+    ...known.map((trial) => ({ ...trial, trial })),
+    ...begun.map((number) => ({ number, name: name(number), why: '', state: 'open' })),
+  ];
+}
+
+/** Readings and what follows from them, a column for each trial. */
+export function TrialReadings({ bench, pending, onChoose }: Props) {
+  const { evaluation, parts } = bench;
+  const trials = columnsOf(bench, pending);
+  const rows = parts
+    .filter((part) => part.scope === 'trial' && part.kind !== 'observation')
+    .flatMap((part) => places(part, bench));
+  const quantities = evaluation.trials
+    .flatMap((trial) => trial.quantities)
+    .filter((q, at, all) => all.findIndex((o) => o.key === q.key) === at);
+  return (
+    <Table>
+      {trials.length > 0 && (
+        <thead>
+          <tr>
+            <th>
+              {evaluation.steps
+                .find((step) => step.trial !== null)
+                ?.trial_name.replace(/^Rough /, '')
+                .replace(/ \d+$/, '')}
+            </th>
+            {trials.map((trial) => (
+              <th key={trial.number} title={trial.why}>
+                {trial.name}
+                {trial.state === 'void' && <div style={{ fontWeight: 400 }}>void</div>}
+                {trial.state === 'set aside' && <div style={{ fontWeight: 400 }}>set aside</div>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {rows.map((row) => (
+          <tr key={`${row.key}${row.index ?? ''}`}>
+            <th scope="row">{row.label}</th>
+            {trials.map((trial) => {
+              const reading = trial.trial?.readings.find(
+                (one) => one.key === row.key && one.index === row.index,
+              );
+              const waits = pending.find((draft) => sameSlot(asSlot(draft), { ...row, trial: trial.number }));
+              const muted = trial.state === 'void' || trial.state === 'rough' || trial.state === 'set aside';
+              return (
+                <td
+                  key={trial.number}
+                  style={{
+                    opacity: muted ? 0.65 : 1,
+                    textDecoration: trial.state === 'void' ? 'line-through' : 'none',
+                  }}
+                >
+                  {reading ? (
+                    <Value reading={reading} bench={bench} onChoose={onChoose} />
+                  ) : waits ? (
+                    <Waiting text={waits.text} />
+                  ) : (
+                    ''
+                  )}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+        {quantities.map((quantity) => (
+          <tr key={quantity.key}>
+            <th scope="row" style={{ color: ink.inkSoft }}>
+              {quantity.label}
+              {quantity.shown.unit ? `, ${quantity.shown.unit}` : ''}
+            </th>
+            {trials.map((trial) => {
+              const found = trial.trial?.quantities.find((one) => one.key === quantity.key);
+              const muted = trial.state !== 'counted' && trial.state !== 'open';
+              return (
+                <td key={trial.number} style={{ fontSize: 15.5, opacity: muted ? 0.65 : 1 }}>
+                  {found && <Figure text={found.shown.text} />}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+interface Place {
+  key: string;
+  index: number | null;
+  label: string;
+}
+
+/** One row for a reading; for a series one for each weighing so far. */
+function places(part: Shapes['PartOut'], bench: Bench): Place[] {
+  const name = part.unit ? `${part.label}, ${part.unit}` : part.label;
+  const made = bench.evaluation.trials
+    .flatMap((trial) => trial.readings)
+    .filter((one) => one.key === part.key);
+  if (part.kind !== 'series')
+    return part.optional && made.length === 0 ? [] : [{ key: part.key, index: null, label: name }];
+  const most = Math.max(1, ...made.map((one) => one.index ?? 0));
+  return Array.from({ length: most }, (_, at) => ({
+    key: part.key,
+    index: at + 1,
+    label: `${name} (${at + 1})`,
+  }));
+}
+
+function Value({
+  reading,
+  bench,
+  onChoose,
+}: {
+  reading: Shapes['ReadingOut'];
+  bench: Bench;
+  onChoose: Props['onChoose'];
+}) {
+  const entry = bench.entries.find((one) => sameSlot(one, reading));
+  const colour = reading.level === 'keep' ? 'inherit' : STATES[reading.level].colour;
+  const Shape = STATES[reading.level].Icon;
+  return (
+    <Cell onClick={() => onChoose(reading)} title="Touch to correct it" style={{ color: colour }}>
+      {entry?.old.map((old) => (
+        <s key={old} style={{ display: 'block', fontFamily: FIGURES, fontSize: 12.5, color: ink.inkSoft }}>
+          {old}
+        </s>
+      ))}
+      {reading.level !== 'keep' && <Shape sx={{ fontSize: 14, verticalAlign: -2, mr: 0.25 }} />}
+      <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} />
+    </Cell>
+  );
+}
