@@ -7,12 +7,22 @@ from django.conf import settings
 from django.test.runner import DiscoverRunner
 
 
+EVERYTHING = ("core/tests", "server", "e2e")
+
+
+def _place(label: str) -> str:
+    """A folder of the checkout, or of the server, by its path; anything else (a module, a test) as it is."""
+    for folder in (settings.ROOT / label, settings.ROOT / "server" / label):
+        if folder.is_dir():
+            return str(folder)
+    return label
+
+
 class Runner(DiscoverRunner):
     """Looks in core/tests, server and e2e when no label is given."""
 
     def build_suite(self, test_labels: Sequence[str] | None = None, **kwargs: object) -> TestSuite:
-        labels = test_labels or [str(settings.ROOT / name) for name in ("core/tests", "server", "e2e")]
-        return super().build_suite(labels, **kwargs)
+        return super().build_suite([_place(label) for label in test_labels or EVERYTHING], **kwargs)
 
     def setup_test_environment(self, **kwargs: object) -> None:
         """Passwords of tests need not resist guessing, and signing in should not take a second."""
