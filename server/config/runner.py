@@ -6,7 +6,6 @@ from unittest import TestSuite
 from django.conf import settings
 from django.test.runner import DiscoverRunner
 
-
 EVERYTHING = ("core/tests", "server", "e2e")
 
 
