@@ -1,13 +1,13 @@
 """What a class found, product by product: means, spread, and whether two products differ by more than chance.
 
-Welch's t test for unequal variances: B. L. Welch, Biometrika 34 (1947) 28; Satterthwaite's degrees of freedom.
+Two products are told apart by Welch's t test, which does not assume equal spreads.
 """
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import sqrt
 
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.statistics.comparing import welch
 from chromata_core.statistics.replicates import replicates
 
 _CHANCE = 0.05
@@ -81,22 +81,10 @@ def _sentence(products: list[Product], unit: str) -> str:
     return f"{order}. {_difference(products[0], products[1])}"
 
 
-def _welch(first: Product, second: Product) -> float:
-    """Two-sided p of Welch's t, degrees of freedom by Satterthwaite; 1 where neither product scatters."""
-    from scipy.special import stdtr  # slow to import, and only needed for two products
-
-    parts = [product.s**2 / len(product.results) for product in (first, second)]
-    if not sum(parts):
-        return 1.0 if first.mean == second.mean else 0.0
-    t = (first.mean - second.mean) / sqrt(sum(parts))
-    freedom = sum(parts) ** 2 / sum(v * v / (len(p.results) - 1) for v, p in zip(parts, (first, second), strict=True))
-    return float(2 * stdtr(freedom, -abs(t)))
-
-
 def _difference(first: Product, second: Product) -> str:
     if min(len(first.results), len(second.results)) < 2:
         return "At least two benches with each are needed to tell them apart."
-    p = _welch(first, second)
+    p = welch(*([r.value for r in product.results] for product in (first, second))).p
     said = f"p = {with_figures(p, 2)}" if p >= 0.0001 else "p < 0.0001"
     if p < _CHANCE:
         return f"{first.label} holds more than {second.label}; chance alone hardly does that (Welch t, {said})."

@@ -1,0 +1,20 @@
+"""What the air weighs here: a weather report's pressure is reduced to sea level and has to be brought back up.
+
+Standard atmosphere (ISO 2533:1975): p = p₀ (1 − L h / T₀)^(g M / R L), with L = 6.5 K/km, T₀ = 288.15 K. The real
+air is warmer or colder than the standard one: about 0.1 % for each 10 °C and 300 m.
+"""
+
+from chromata_core.errors import ChromataError
+
+_LAPSE, _T0, _EXPONENT = 0.0065, 288.15, 5.255880
+_HIGHEST = 5000.0
+
+
+def station_pressure(sea_level: float, altitude: float) -> float:
+    """Pressure at ``altitude`` in metres (−500 to 5000) from one reduced to sea level; any unit, the same back."""
+    if not -500.0 <= altitude <= _HIGHEST:
+        raise ChromataError(
+            f"An altitude of {altitude:g} m is out of reach; give metres above sea level.", code="altitude"
+        )
+    ratio: float = (1 - _LAPSE * altitude / _T0) ** _EXPONENT
+    return sea_level * ratio

@@ -1,0 +1,48 @@
+"""Standard electrode potentials at 25 °C, V against the standard hydrogen electrode.
+
+Values of the usual compilation (P. Vanýsek, "Electrochemical series", CRC Handbook of Chemistry and Physics), from
+memory; an instructor may override them. Where compilations differ by more than 10 mV the ``note`` says so.
+"""
+
+from dataclasses import dataclass
+
+from chromata_core.errors import ChromataError, unknown
+
+
+@dataclass(frozen=True, slots=True)
+class HalfCell:
+    """Oxidised + n e⁻ → reduced, with its standard potential in volts."""
+
+    key: str
+    reaction: str
+    electrons: int
+    potential: float
+    note: str = ""
+
+
+SERIES: dict[str, HalfCell] = {
+    cell.key: cell
+    for cell in (
+        HalfCell("Mg2+/Mg", "Mg²⁺ + 2 e⁻ → Mg", 2, -2.372),
+        HalfCell("Al3+/Al", "Al³⁺ + 3 e⁻ → Al", 3, -1.662, "Its oxide keeps aluminium far from this value in class."),
+        HalfCell("Zn2+/Zn", "Zn²⁺ + 2 e⁻ → Zn", 2, -0.7618),
+        HalfCell("Fe2+/Fe", "Fe²⁺ + 2 e⁻ → Fe", 2, -0.447, "Compilations give −0.409 to −0.474 V."),
+        HalfCell("Ni2+/Ni", "Ni²⁺ + 2 e⁻ → Ni", 2, -0.257),
+        HalfCell("Sn2+/Sn", "Sn²⁺ + 2 e⁻ → Sn", 2, -0.1375),
+        HalfCell("Pb2+/Pb", "Pb²⁺ + 2 e⁻ → Pb", 2, -0.1262),
+        HalfCell("H+/H2", "2 H⁺ + 2 e⁻ → H₂", 2, 0.0),
+        HalfCell("Cu2+/Cu", "Cu²⁺ + 2 e⁻ → Cu", 2, 0.3419),
+        HalfCell("I2/I-", "I₂ + 2 e⁻ → 2 I⁻", 2, 0.5355),
+        HalfCell("Fe3+/Fe2+", "Fe³⁺ + e⁻ → Fe²⁺", 1, 0.771),
+        HalfCell("Ag+/Ag", "Ag⁺ + e⁻ → Ag", 1, 0.7996),
+        HalfCell("IO3-/I2", "2 IO₃⁻ + 12 H⁺ + 10 e⁻ → I₂ + 6 H₂O", 10, 1.195),
+        HalfCell("Cr2O7/Cr3+", "Cr₂O₇²⁻ + 14 H⁺ + 6 e⁻ → 2 Cr³⁺ + 7 H₂O", 6, 1.36, "Compilations give 1.23 to 1.36 V."),
+    )
+}
+
+
+def half_cell(key: str) -> HalfCell:
+    """The half-cell called ``key``; an error with near names if there is none."""
+    if key not in SERIES:
+        raise ChromataError(unknown("half-cell", key, list(SERIES)), code="half-cell")
+    return SERIES[key]

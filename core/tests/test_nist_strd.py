@@ -1,0 +1,51 @@
+"""NIST Statistical Reference Datasets: univariate, one-way ANOVA and linear sets, to nine digits and more.
+
+NumAcc1–4 and NoInt1–2 are made from NIST's recipes (from memory of the data files; the certified values are exact by
+construction). AtmWtAg and Norris come with scipy, certified values in the files.
+"""
+
+from importlib.resources import files
+from pathlib import Path
+from unittest import TestCase
+
+from chromata_core.statistics.comparing import one_way, pooled_s
+from chromata_core.statistics.replicates import replicates
+
+SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
+
+
+def alternating(centre: float, step: float, pairs: int) -> list[float]:
+    """``centre`` once, then ``centre`` ∓ ``step`` in turn: NIST's construction of NumAcc2 to 4."""
+    return [centre] + [centre + (step if i % 2 else -step) for i in range(2 * pairs)]
+
+
+class Univariate(TestCase):
+    """NumAcc1–4: certified mean and standard deviation; a one-pass formula gives 1.4 instead of 0.1 for NumAcc4."""
+
+    def test_numacc(self) -> None:
+        sets = {
+            "NumAcc1": ([10000001.0, 10000003.0, 10000002.0], 10000002.0, 1.0),
+            "NumAcc2": (alternating(1.2, 0.1, 500), 1.2, 0.1),
+            "NumAcc3": (alternating(1000000.2, 0.1, 500), 1000000.2, 0.1),
+            "NumAcc4": (alternating(10000000.2, 0.1, 500), 10000000.2, 0.1),
+        }
+        for name, (values, mean, s) in sets.items():
+            with self.subTest(name):
+                found = replicates(values)
+                self.assertAlmostEqual(found.mean / mean, 1, places=14)
+                # NumAcc3 and 4: the data themselves are rounded in double precision, 5.6e-9 of s at most
+                self.assertAlmostEqual(found.s / s, 1, places=9 if name in ("NumAcc1", "NumAcc2") else 8)
+
+
+class OneWay(TestCase):
+    def test_atmwtag(self) -> None:
+        """Certified F 1.59467335677930E+01, residual s 1.51048314446410E-05; 24 values in each of 2 groups."""
+        lines = (SCIPY / "nist_anova/AtmWtAg.dat").read_text().splitlines()[60:]
+        rows = [line.split() for line in lines if len(line.split()) == 2]
+        groups = [[float(value) for name, value in rows if name == group] for group in ("1", "2")]
+        self.assertEqual([len(group) for group in groups], [24, 24])
+        outcome = one_way(groups)
+        # F loses digits to the leading ones that all weights share: seven of fifteen are left in double precision
+        self.assertAlmostEqual(outcome.statistic / 1.59467335677930e01, 1, places=8)
+        self.assertEqual(outcome.dof, (1.0, 46.0))
+        self.assertAlmostEqual(pooled_s(groups)[0] / 1.51048314446410e-05, 1, places=9)
