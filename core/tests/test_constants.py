@@ -53,7 +53,8 @@ class Potentials(TestCase):
         energies = free_energies()
         for key, ion, tolerance in (
             ("Zn2+/Zn", "Zn+2", 0.003), ("Cu2+/Cu", "Cu+2", 0.003), ("Ag+/Ag", "Ag+", 0.003),
-            ("Pb2+/Pb", "Pb+2", 0.003), ("Sn2+/Sn", "Sn+2", 0.005), ("Mg2+/Mg", "Mg+2", 0.02), ("Al3+/Al", "Al+3", 0.02), ("Fe2+/Fe", "Fe+2", 0.04),
+            ("Pb2+/Pb", "Pb+2", 0.003), ("Sn2+/Sn", "Sn+2", 0.005), ("Mg2+/Mg", "Mg+2", 0.02),
+            ("Al3+/Al", "Al+3", 0.02), ("Fe2+/Fe", "Fe+2", 0.04),
         ):  # fmt: skip
             with self.subTest(key):
                 cell = half_cell(key)

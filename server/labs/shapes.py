@@ -185,4 +185,4 @@ class Floor:
     unit: str
     benches: list[FloorBench]
     needs: list[Need]
-    comparison: ClassComparison | None
+    class_comparison: ClassComparison | None

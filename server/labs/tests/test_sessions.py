@@ -125,7 +125,7 @@ class OnTheFloor(Room):
     def test_the_class_is_compared(self) -> None:
         for who, bench, end in ((self.student, self.bench, "21.78"), (self.neighbour, self.other_bench, "21.88")):
             titrate(self.as_(who), bench, ("0.24", end))
-        found = self.floor().json()["comparison"]
+        found = self.floor().json()["class_comparison"]
         self.assertEqual([len(product["results"]) for product in found["products"]], [2])
         self.assertIn("Mean of 2 benches: 0.1108 mol/L", found["sentence"])
 

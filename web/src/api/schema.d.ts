@@ -654,7 +654,7 @@ export interface components {
             unit: string;
             benches: components["schemas"]["FloorBench"][];
             needs: components["schemas"]["Need"][];
-            comparison: components["schemas"]["ClassComparison"] | null;
+            class_comparison: components["schemas"]["ClassComparison"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorBench: {

@@ -72,7 +72,7 @@ function Room({ floor, projector, onProjector }: Props) {
               />
             ))}
           </Box>
-          {floor.comparison && <ClassDots comparison={floor.comparison} colour={colour} />}
+          {floor.class_comparison && <ClassDots comparison={floor.class_comparison} colour={colour} />}
         </Box>
         {!projector && <Needs floor={floor} now={now} />}
       </Box>

@@ -1,0 +1,1 @@
+"""Lines and curves through readings: calibration, end points, rates, temperature traces, half-cell ladders."""

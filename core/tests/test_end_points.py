@@ -1,0 +1,101 @@
+"""End points recovered from curves whose equivalence is known, solved apart by the charge balance."""
+
+from collections.abc import Sequence
+from unittest import TestCase
+
+import numpy as np
+from scipy.optimize import brentq
+
+from chromata_core.curves.end_point import (
+    by_first_derivative,
+    by_second_derivative,
+    derivatives,
+    gran,
+    half_equivalence,
+    steepest,
+)
+from chromata_core.curves.line import CurveError
+
+KW = 1e-14
+
+
+def ph(base: float, pka: float = 4.756) -> float:
+    """pH of 25.00 mL of 0.1000 mol/L acetic acid with ``base`` mL of 0.1000 mol/L NaOH, activities left aside."""
+    volume, ka = 25.0 + base, 10**-pka
+
+    def balance(p: float) -> float:
+        h = 10**-p
+        return h + 0.1 * base / volume - KW / h - 0.1 * 25 / volume * ka / (ka + h)
+
+    return float(brentq(balance, 0, 14, xtol=1e-13))
+
+
+def strong(base: float) -> float:
+    """The same for a strong acid."""
+    excess = 0.1 * (25.0 - base) / (25.0 + base)
+    h = (excess + np.sqrt(excess**2 + 4 * KW)) / 2
+    return float(-np.log10(h))
+
+
+FINE = [*np.arange(0, 24, 1.0), *np.arange(24, 24.8, 0.2), *np.arange(24.8, 25.3, 0.05), *np.arange(25.4, 32, 0.5)]
+COARSE = list(np.arange(0.25, 40, 0.5))
+
+
+class KnownEquivalence(TestCase):
+    def test_the_solver_itself_gives_the_tabulated_curve(self) -> None:
+        """Computed apart with the package ``pHcalc``: 2.8809 at 0, 8.7275 at 25.0, 10.3005 at 25.1 mL."""
+        for base, value in ((0, 2.88088), (25.0, 8.72754), (25.1, 10.30047)):
+            self.assertAlmostEqual(ph(base), value, places=4)
+
+    def test_second_derivative_within_two_hundredths_on_uneven_points(self) -> None:
+        for curve in (ph, strong):
+            values = [curve(v) for v in FINE]
+            self.assertAlmostEqual(by_second_derivative(FINE, values).volume, 25.0, delta=0.02)
+            self.assertAlmostEqual(by_first_derivative(FINE, values).volume, 25.0, delta=0.03)
+            self.assertAlmostEqual(steepest(FINE, values).volume, 25.0, delta=0.03)
+
+    def test_coarse_steps_are_right_within_their_own_uncertainty(self) -> None:
+        values = [strong(v) for v in COARSE]
+        for find in (steepest, by_first_derivative, by_second_derivative):
+            found = find(COARSE, values)
+            with self.subTest(found.method):
+                self.assertAlmostEqual(found.step, 0.5)
+                self.assertLess(abs(found.volume - 25.0), 2 * found.u)
+
+    def test_a_falling_curve_is_as_good_as_a_rising_one(self) -> None:
+        falling = [14 - ph(v) for v in FINE]
+        self.assertAlmostEqual(by_second_derivative(FINE, falling).volume, 25.0, delta=0.02)
+
+    def test_noise_of_a_class_meter(self) -> None:
+        """± 0.02 pH on every reading: smoothed over five points the end point stays within half a step."""
+        random = np.random.default_rng(11)
+        steps = list(np.arange(20, 30, 0.2))
+        for _ in range(20):
+            noisy = [ph(v) + random.normal(0, 0.02) for v in steps]
+            self.assertAlmostEqual(by_second_derivative(steps, noisy, reach=2).volume, 25.0, delta=0.15)
+
+    def test_gran_finds_it_without_the_jump_being_fine(self) -> None:
+        found = gran(COARSE, [strong(v) for v in COARSE], 25.0)
+        self.assertAlmostEqual(found.end_point.volume, 25.0, delta=0.02)
+        weak = gran(FINE, [ph(v) for v in FINE], 25.0, weak=True)
+        self.assertAlmostEqual(weak.end_point.volume, 25.0, delta=0.05)
+
+    def test_pka_at_half_equivalence(self) -> None:
+        """4.75646 at 12.5 mL, not exactly the pKₐ of 4.756."""
+        self.assertAlmostEqual(half_equivalence(FINE, [ph(v) for v in FINE], 25.0), 4.7565, delta=0.003)
+
+    def test_a_jump_not_yet_passed_says_to_go_on(self) -> None:
+        volumes: Sequence[float] = [v for v in FINE if v <= 24.6]
+        with self.assertRaisesRegex(CurveError, "not passed"):
+            by_second_derivative(volumes, [ph(v) for v in volumes])
+
+    def test_volumes_that_do_not_grow(self) -> None:
+        with self.assertRaisesRegex(CurveError, "must grow"):
+            steepest([0, 1, 1, 2], [1, 2, 3, 4])
+
+    def test_derivatives_of_a_parabola_are_exact_on_uneven_points(self) -> None:
+        volumes = [0.0, 0.3, 1.0, 1.1, 2.5]
+        found = derivatives(volumes, [3 * v * v - v for v in volumes])
+        for v, first, second in zip(found.volumes, found.first, found.second, strict=True):
+            self.assertAlmostEqual(first, 6 * v - 1, places=9)
+            self.assertAlmostEqual(second, 6, places=9)

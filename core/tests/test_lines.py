@@ -1,0 +1,129 @@
+"""Straight lines and calibration beside NIST, EURACHEM/CITAC and GTC."""
+
+from importlib.resources import files
+from math import sqrt
+from pathlib import Path
+from unittest import TestCase
+
+import GTC
+import numpy as np
+from scipy import stats
+
+from chromata_core.curves.arrhenius import arrhenius
+from chromata_core.curves.calibration import dilution, line_tests, unknown
+from chromata_core.curves.line import CurveError, line
+
+SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
+# EURACHEM/CITAC CG4, A5: cadmium standards in mg/L with three absorbances each (data also in GTC's documentation of
+# LineFitOLS.x_from_y); published b1 0.2410 (0.0050), b0 0.0087 (0.0029), S 0.005486, u(c0) = 0.018 at 0.26 mg/L.
+A5 = {
+    0.1: (0.028, 0.029, 0.029), 0.3: (0.084, 0.083, 0.081), 0.5: (0.135, 0.131, 0.133), 0.7: (0.180, 0.181, 0.183),
+    0.9: (0.215, 0.230, 0.216),
+}  # fmt: skip
+A5_X = [x for x, ys in A5.items() for _ in ys]
+A5_Y = [y for ys in A5.values() for y in ys]
+
+
+class NistNorris(TestCase):
+    def test_certified_to_eleven_digits(self) -> None:
+        """NIST StRD Norris, certified values from the file that scipy ships."""
+        rows = [r.split() for r in (SCIPY / "nist_linregress/Norris.dat").read_text().splitlines()[60:]]
+        ys, xs = zip(*((float(a), float(b)) for a, b in (row for row in rows if len(row) == 2)), strict=True)
+        found = line(xs, ys)
+        for ours, certified in (
+            (found.intercept, -0.262323073774029), (found.slope, 1.00211681802045),
+            (found.u_intercept, 0.232818234301152), (found.u_slope, 0.429796848199937e-3),
+            (found.s, 0.884796396144373), (found.r2, 0.999993745883712),
+        ):  # fmt: skip
+            self.assertAlmostEqual(ours / certified, 1, places=11)
+
+
+class NistNoIntercept(TestCase):
+    def test_noint1_and_noint2(self) -> None:
+        """NoInt1: x 60…70, y 130…140, slope exactly 251/121; NoInt2: slope exactly 8/11 (recipes from memory)."""
+        one = line(range(60, 71), range(130, 141), through_origin=True)
+        for ours, certified in (
+            (one.slope, 2.07438016528926), (one.u_slope, 0.0165289256198347), (one.s, 3.56753034006338),
+            (one.r2, 0.999365492298663),
+        ):  # fmt: skip
+            self.assertAlmostEqual(ours / certified, 1, places=12)
+        two = line((4, 5, 6), (3, 4, 4), through_origin=True)
+        self.assertAlmostEqual(two.slope, 8 / 11, places=14)
+        self.assertAlmostEqual(two.u_slope / 0.0420827318078432, 1, places=12)
+        self.assertAlmostEqual(two.s / 0.369274472937998, 1, places=12)
+
+
+class Calibration(TestCase):
+    def test_a5_line_and_unknown(self) -> None:
+        found = line(A5_X, A5_Y)
+        self.assertEqual(f"{found.slope:.4f} {found.u_slope:.4f} {found.intercept:.4f}", "0.2410 0.0050 0.0087")
+        self.assertEqual(f"{found.u_intercept:.4f} {found.s:.6f}", "0.0029 0.005486")
+        there = unknown(found, A5_X, [0.0712, 0.0716])
+        self.assertAlmostEqual(there.value, 0.2601659751037, places=10)
+        self.assertAlmostEqual(there.u, 0.01784461112558, places=10)
+        self.assertEqual((there.dof, there.side), (13, "inside"))
+
+    def test_inverse_prediction_is_gtc_s(self) -> None:
+        xs, ys = (0.1, 0.3, 0.5, 0.6, 0.7, 0.9), (0.086, 0.269, 0.446, 0.538, 0.626, 0.782)  # R's Formaldehyde
+        peer = GTC.type_a.line_fit(xs, ys)
+        for readings in ([0.300], [0.300, 0.304, 0.298]):
+            theirs = peer.x_from_y(readings)
+            ours = unknown(line(xs, ys), xs, readings)
+            self.assertAlmostEqual(ours.value, theirs.x, places=12)
+            self.assertAlmostEqual(ours.u, theirs.u, places=12)
+            self.assertEqual(ours.dof, round(theirs.df))
+
+    def test_standards_own_uncertainty_by_monte_carlo(self) -> None:
+        """Standards shaken by their volumetric uncertainty, the line drawn anew: the spread of x₀ is what is added."""
+        xs, ys = np.array([2.0, 4.0, 6.0, 8.0]), np.array([0.201, 0.399, 0.602, 0.798])
+        us = 0.01 * xs
+        random, readings = np.random.default_rng(5), [0.515]
+        shaken = [unknown(line(x, ys), xs, readings).value for x in random.normal(xs, us, (20_000, 4))]
+        plain, full = (unknown(line(xs, ys), xs, readings, u) for u in (None, us))
+        self.assertAlmostEqual(sqrt(full.u**2 - plain.u**2) / float(np.std(shaken)), 1, delta=0.03)
+
+    def test_weighted_line_is_numpy_s(self) -> None:
+        xs, ys, w = (1.0, 2.0, 4.0, 8.0), (1.1, 1.9, 4.2, 7.7), (4.0, 2.0, 1.0, 0.5)
+        slope, intercept = np.polyfit(xs, ys, 1, w=np.sqrt(w))
+        found = line(xs, ys, w)
+        self.assertAlmostEqual(found.slope, slope, places=12)
+        self.assertAlmostEqual(found.intercept, intercept, places=12)
+
+    def test_bracket_and_dilution(self) -> None:
+        found = line(A5_X, A5_Y)
+        above = unknown(found, A5_X, [0.45])
+        self.assertEqual((above.side, above.dilute), ("above", 4))
+        self.assertEqual(unknown(found, A5_X, [0.02]).side, "below")
+        self.assertEqual(dilution(1.0, 0.9), 2)
+
+    def test_curvature_is_found_and_a_line_is_left_alone(self) -> None:
+        """The quadratic term's p is that of a parabola fitted by least squares (numpy's covariance)."""
+        xs = [1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0]
+        ys = [0.10, 0.21, 0.29, 0.41, 0.50, 0.58, 0.66]
+        coefficients, covariance = np.polyfit(xs, ys, 2, cov=True)
+        t = coefficients[0] / sqrt(covariance[0, 0])
+        tested = line_tests(xs, ys)
+        self.assertAlmostEqual(tested.no_curvature or 0, 2 * stats.t.sf(abs(t), 4), places=10)
+        self.assertTrue(line_tests(xs, [x - 0.05 * x * x for x in xs]).bent)
+        self.assertFalse(line_tests(xs, [0.1, 0.2, 0.3, 0.4, 0.5001, 0.6, 0.7]).bent)
+
+    def test_what_cannot_be_a_line_is_said(self) -> None:
+        for xs, ys, sentence in (
+            ((1, 2), (1, 2), "at least 3 points"), ((1, 1, 1), (1, 2, 3), "same x"), ((1, 2, 3), (1, 2), "pair up"),
+        ):  # fmt: skip
+            with self.assertRaisesRegex(CurveError, sentence):
+                line(xs, ys)
+        with self.assertRaisesRegex(CurveError, "flat"):
+            unknown(line((1, 2, 3), (1, 1, 1)), (1, 2, 3), [1])
+
+
+class Rates(TestCase):
+    def test_arrhenius_on_dinitrogen_pentoxide(self) -> None:
+        """N₂O₅, F. Daniels and E. H. Johnston, J. Am. Chem. Soc. 43 (1921) 53: k in 1/s (from memory): 103 kJ/mol."""
+        celsius = (0, 25, 35, 45, 55, 65)
+        rates = (7.87e-7, 3.46e-5, 1.35e-4, 4.98e-4, 1.50e-3, 4.87e-3)
+        found = arrhenius(celsius, rates)
+        self.assertAlmostEqual(found.energy / 1000, 103.3, delta=1.0)
+        self.assertAlmostEqual(found.log_factor, 31.27, delta=0.4)
+        with self.assertRaisesRegex(CurveError, "greater than zero"):
+            arrhenius((1, 2, 3), (1, 0, 2))

@@ -1,0 +1,54 @@
+"""Temperature traces and half-cell ladders: what is put in comes back."""
+
+from unittest import TestCase
+
+import numpy as np
+
+from chromata_core.curves.ladder import ladder
+from chromata_core.curves.line import CurveError
+from chromata_core.curves.mixing import at_mixing
+
+# Standard potentials of the usual handbook table (from memory), V.
+METALS = {"Ag": 0.7996, "Cu": 0.3419, "Pb": -0.1262, "Zn": -0.7618}
+
+
+class Mixing(TestCase):
+    def test_a_cooling_cup_is_brought_back_to_the_moment_of_mixing(self) -> None:
+        """Newtonian cooling of 0.06 °C a minute from a true rise of 6.40 °C, mixed at 4 minutes."""
+        times = list(np.arange(0, 12, 0.5))
+        trace = [21.30 if t <= 4 else 27.70 - 0.06 * (t - 4) if t > 5 else 24.0 for t in times]
+        found = at_mixing(times, trace, 4, 5.5)
+        self.assertAlmostEqual(found.change, 6.40, places=6)
+        self.assertLess(max(trace) - 21.30, 6.40)  # the highest reading alone is too low
+
+    def test_too_few_readings_after(self) -> None:
+        with self.assertRaisesRegex(CurveError, "Go on reading"):
+            at_mixing([0, 1, 2], [20, 25, 26], 0.5, 1)
+
+
+def pairs(**wrong: float) -> dict[tuple[str, str], float]:
+    names = list(METALS)
+    found = {(a, b): METALS[a] - METALS[b] for i, a in enumerate(names) for b in names[i + 1 :]}
+    return {pair: value + wrong.get("".join(pair), 0.0) for pair, value in found.items()}
+
+
+class Ladders(TestCase):
+    def test_consistent_pairs_give_the_table_back(self) -> None:
+        found = ladder(pairs(), "Zn")
+        for metal, potential in METALS.items():
+            self.assertAlmostEqual(found.potentials[metal], potential - METALS["Zn"], places=12)
+        self.assertIsNone(found.suspect)
+
+    def test_one_bad_contact_stands_out(self) -> None:
+        for pair, names in (("CuPb", ("Cu", "Pb")), ("AgZn", ("Ag", "Zn"))):
+            self.assertEqual(ladder(pairs(**{pair: -0.12}), "Zn").suspect, names)
+
+    def test_ordinary_scatter_accuses_nobody(self) -> None:
+        random = np.random.default_rng(3)
+        for _ in range(50):
+            shaken = {pair: value + random.normal(0, 0.004) for pair, value in pairs().items()}
+            self.assertIsNone(ladder(shaken, "Zn").suspect)
+
+    def test_metals_that_are_not_connected(self) -> None:
+        with self.assertRaisesRegex(CurveError, "connect"):
+            ladder({("Ag", "Cu"): 0.46, ("Pb", "Zn"): 0.64}, "Zn")
