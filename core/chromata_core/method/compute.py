@@ -1,7 +1,7 @@
 """One numeric pass over a sheet: from elementary inputs with their error sources to every quantity, as columns.
 
-What the columns hold decides what comes out: a complex step gives values and the linear budget (as here); plain
-altered columns give what-if and slips; random columns would give the Monte Carlo.
+What the columns hold decides what comes out: a complex step gives values and the linear budget (as here); altered
+formulas or readings give slips and faults; random columns give the Monte Carlo (``monte_carlo.py``).
 """
 
 from collections.abc import Mapping
@@ -18,8 +18,7 @@ from chromata_core.method.sheet import VOID, Bound, Slot
 from chromata_core.method.vocabulary import NumberOption, OwnError, Quantity, Reading, Series, SubstanceOption
 from chromata_core.quantity.units import unit
 from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
-from chromata_core.uncertainty.columns import STEP, Columns, columns_of, value_of
-from chromata_core.uncertainty.replicates import mean_column
+from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
 from chromata_core.uncertainty.source import Input, Source, standard
 
 Formulas = Mapping[str, str]
@@ -30,7 +29,7 @@ SPREAD = "spread:"
 class Computed:
     """Columns of everything that could be computed: for the bench (with the summary) and for each trial."""
 
-    columns: Columns
+    columns: StepColumns
     bench: Mapping[str, Column]
     trials: Mapping[int, Mapping[str, Column]]
     voided: Mapping[int, str]
@@ -47,22 +46,33 @@ def compute(
     """Every quantity of ``bound``. ``formulas`` replaces quantities' formulas and ``with_rough`` averages the rough
     trial too (slips); ``changes`` replaces readings (a fault).
     """
-    inputs: dict[object, Input] = {**_constants(bound), **_readings(bound, changes or {})}
-    columns = columns_of(inputs, _reserved(bound))
-    position = {source.id: place for place, source in enumerate(columns.sources)}
+    columns = columns_of(inputs_of(bound, changes or {}), reserved(bound))
+    bench, trials = trial_by_trial(bound, columns, formulas or {})
+    voided = _voided(bound, trials)
+    agreed, counted = _choose(bound, trials, voided)
+    counted = (0, *counted) if with_rough and 0 in trials else counted
+    summarise(bound, bench, [trials[n] for n in counted], columns, formulas or {})
+    return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)
+
+
+def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
+    """Every elementary input with its sources: constants by option key, readings by slot."""
+    return {**_constants(bound), **_readings(bound, changes)}
+
+
+def trial_by_trial(
+    bound: Bound, columns: Columns, formulas: Formulas
+) -> tuple[dict[str, Column], dict[int, dict[str, Column]]]:
+    """What can be computed before trials are averaged: the bench's columns, and each trial's."""
     bench: dict[str, Column] = {str(key): column for key, column in columns.by_key.items() if isinstance(key, str)}
     _put_readings(bound, columns, None, bench)
-    _put_quantities(bound, "bench", None, bench, position, formulas or {})
+    _put_quantities(bound, "bench", None, bench, columns, formulas)
     trials: dict[int, dict[str, Column]] = {}
     for number in bound.trial_numbers():
         trials[number] = dict(bench)
         _put_readings(bound, columns, number, trials[number])
-        _put_quantities(bound, "trial", number, trials[number], position, formulas or {})
-    voided = _voided(bound, trials)
-    agreed, counted = _choose(bound, trials, voided)
-    counted = (0, *counted) if with_rough and 0 in trials else counted
-    _summarise(bound, bench, [trials[n] for n in counted], columns, position, formulas or {})
-    return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)
+        _put_quantities(bound, "trial", number, trials[number], columns, formulas)
+    return bench, trials
 
 
 def _constants(bound: Bound) -> dict[object, Input]:
@@ -125,7 +135,7 @@ def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
     return [error for error in quantity.errors if error.covers or not _covered(bound)]
 
 
-def _reserved(bound: Bound) -> list[Source]:
+def reserved(bound: Bound) -> list[Source]:
     """Sources that enter during the computation: judgement at each trial, and the spread of each mean."""
     found: list[Source] = []
     for quantity in bound.quantities:
@@ -133,7 +143,7 @@ def _reserved(bound: Bound) -> list[Source]:
             u = _judged(bound, error)
             trials = bound.trial_numbers()
             found += [Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True) for n in trials]
-        if _mean_of(quantity):
+        if mean_of(quantity):
             found.append(Source(f"{SPREAD}{quantity.key}", "Spread of the trials", 0.0, "normal"))
     return found
 
@@ -145,14 +155,14 @@ def _judged(bound: Bound, error: OwnError) -> float:
     return standard(float(bound.number(error.option)), error.distribution) * factor
 
 
-def _with_freedom(columns: Columns, counted: int) -> Columns:
+def _with_freedom(columns: StepColumns, counted: int) -> StepColumns:
     """The spread of n trials has n − 1 degrees of freedom; n is only known once the trials are chosen."""
     freedom = float(max(counted - 1, 1))
     sources = tuple(replace(s, dof=freedom) if s.id.startswith(SPREAD) else s for s in columns.sources)
     return replace(columns, sources=sources)
 
 
-def _mean_of(quantity: Quantity) -> str:
+def mean_of(quantity: Quantity) -> str:
     """The trial quantity whose mean this is, empty if it is no mean."""
     match parse_formula(quantity.formula) if quantity.scope == "summary" else None:
         case Call("mean", Name(key)):
@@ -180,7 +190,7 @@ def _put_quantities(
     scope: str,
     trial: int | None,
     into: dict[str, Column],
-    position: Mapping[str, int],
+    columns: Columns,
     formulas: Formulas,
 ) -> None:
     for quantity in bound.quantities:
@@ -190,9 +200,8 @@ def _put_quantities(
         with np.errstate(all="ignore"):
             column = numeric(tree)(into)
         for error in _judgements(bound, quantity):
-            place = position[f"{error.label}:{trial}"]
-            column = column.astype(complex)
-            column[place] += 1j * STEP * _judged(bound, error) * (column[0].real if error.relative else 1.0)
+            source = f"{error.label}:{trial}"
+            column = columns.moved(column, source, _judged(bound, error), relative=error.relative)
         into[quantity.key] = column
 
 
@@ -246,19 +255,20 @@ def _complete(bound: Bound, values: Mapping[str, Column]) -> bool:
     return all(q.key in values for q in bound.quantities if q.scope == "trial")
 
 
-def _summarise(
-    bound: Bound, bench: dict[str, Column], counted: list[dict[str, Column]], columns: Columns,
-    position: Mapping[str, int], formulas: Formulas,
-) -> None:  # fmt: skip
+def summarise(
+    bound: Bound, bench: dict[str, Column], counted: list[dict[str, Column]], columns: Columns, formulas: Formulas
+) -> None:
+    """Adds the quantities over the trials that count to ``bench``."""
     if not counted:
         return
     for quantity in bound.quantities:
         if quantity.scope != "summary":
             continue
-        averaged = _mean_of(quantity)
+        averaged = mean_of(quantity)
         if averaged:
-            stack = np.stack([trial[averaged] + np.zeros(len(columns.own)) for trial in counted])
-            bench[quantity.key] = mean_column(stack, columns.own, position[f"{SPREAD}{quantity.key}"])
+            bench[quantity.key] = columns.mean(
+                np.stack([trial[averaged] for trial in counted]), f"{SPREAD}{quantity.key}"
+            )
         elif all(name in bench for name in names(parse_formula(formulas.get(quantity.key, quantity.formula)))):
             with np.errstate(all="ignore"):
                 bench[quantity.key] = numeric(parse_formula(formulas.get(quantity.key, quantity.formula)))(bench)

@@ -7,36 +7,84 @@ are in it, because a shared source is one column.
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+from typing import Protocol
 
 import numpy as np
 
 from chromata_core.formula.functions import Column
+from chromata_core.uncertainty.replicates import random_part
 from chromata_core.uncertainty.source import Input, Source
 
 STEP = 1e-100
 
 
+class Columns(Protocol):
+    """Inputs by key as columns, and the two things that happen to columns besides arithmetic."""
+
+    @property
+    def index(self) -> Mapping[str, int]:
+        """The place of each source by its id."""
+        ...
+
+    @property
+    def by_key(self) -> Mapping[object, Column]:
+        """Each input's column."""
+        ...
+
+    def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
+        """``column`` with an error along ``source`` of standard size ``amount``, or that fraction of the column."""
+        ...
+
+    def mean(self, trials: Column, spread: str) -> Column:
+        """The mean over the first axis of ``trials``; its random part goes along the source ``spread``."""
+        ...
+
+
 @dataclass(frozen=True, slots=True)
-class Columns:
+class StepColumns:
     """The sources in column order, and each input's column by key."""
 
     sources: tuple[Source, ...]
+    index: Mapping[str, int]
     own: Column
     by_key: Mapping[object, Column]
 
+    def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
+        """A further imaginary step along ``source``."""
+        changed = column.astype(complex)
+        changed[self.index[source]] += 1j * STEP * amount * (column.real.flat[0] if relative else 1.0)
+        return changed
 
-def columns_of(inputs: Mapping[object, Input], extra: Iterable[Source] = ()) -> Columns:
-    """Columns for ``inputs``; ``extra`` reserves columns for sources that appear later (spread of trials)."""
+    def mean(self, trials: Column, spread: str) -> Column:
+        """The mean, with the spread of the values in place of their own errors where it is larger."""
+        full = trials + np.zeros(len(self.own))
+        mean: Column = full.mean(axis=0)
+        part = random_part(full.real[:, 0], contributions_of(mean)[self.own])
+        if part is None:
+            return mean
+        replaced: Column = mean.copy()
+        replaced.imag[self.own] = 0.0
+        replaced.imag[self.index[spread]] = part * STEP
+        return replaced
+
+
+def ordered(inputs: Iterable[Input], extra: Iterable[Source] = ()) -> tuple[Source, ...]:
+    """Every source once; ``extra`` are those that enter later (judgement, spread of trials)."""
     sources: dict[str, Source] = {}
-    for item in inputs.values():
+    for item in inputs:
         for source, _ in item.sources:
             sources.setdefault(source.id, source)
     for source in extra:
         sources.setdefault(source.id, source)
-    ordered = tuple(sources.values())
-    index = {source.id: position for position, source in enumerate(ordered)}
+    return tuple(sources.values())
+
+
+def columns_of(inputs: Mapping[object, Input], extra: Iterable[Source] = ()) -> StepColumns:
+    """Complex-step columns for ``inputs``."""
+    sources = ordered(inputs.values(), extra)
+    index = {source.id: position for position, source in enumerate(sources)}
     by_key = {key: _column(item, index) for key, item in inputs.items()}
-    return Columns(ordered, np.array([source.own for source in ordered], dtype=bool), by_key)
+    return StepColumns(sources, index, np.array([source.own for source in sources], dtype=bool), by_key)
 
 
 def _column(item: Input, index: Mapping[str, int]) -> Column:

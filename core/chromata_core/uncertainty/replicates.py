@@ -1,4 +1,4 @@
-"""The mean of replicates, with its random part taken once: from the spread, or from the readings' own known errors.
+"""The random part of a mean of replicates: from their spread, or from the readings' own known errors, never from both.
 
 The spread of trials already contains each trial's own errors (reading the scale, judging the end point), so the two
 are never added. The larger is used: with few trials the spread may be small by luck, and an instrument cannot be
@@ -9,21 +9,15 @@ does not average them away. See docs/decisions/0003-spread-or-own-errors.md.
 from math import sqrt
 
 from chromata_core.formula.functions import Column
-from chromata_core.uncertainty.columns import STEP
 
 
-def mean_column(trials: Column, own: Column, spread_at: int) -> Column:
-    """Mean over the first axis of ``trials`` (trials × sources); its spread goes into column ``spread_at``."""
-    mean: Column = trials.mean(axis=0)
-    n = trials.shape[0]
+def random_part(values: Column, own: Column) -> float | None:
+    """Standard uncertainty of the mean of ``values`` from their spread (type A, s/√n), in their unit.
+
+    None where there is one value, or where the known ``own`` contributions to the mean are larger and stay.
+    """
+    n = len(values)
     if n < 2:
-        return mean
-    values = trials.real[:, 0]
+        return None
     type_a = sqrt(float(((values - values.mean()) ** 2).sum()) / (n - 1) / n)
-    known = sqrt(float(((mean.imag[own] / STEP) ** 2).sum()))
-    if type_a <= known:
-        return mean
-    replaced: Column = mean.copy()
-    replaced.imag[own] = 0.0
-    replaced.imag[spread_at] = type_a * STEP
-    return replaced
+    return None if type_a <= sqrt(float((own**2).sum())) else type_a

@@ -1,0 +1,83 @@
+"""Inputs as random columns: each source drawn from its own distribution (JCGM 101:2008, 6.4).
+
+A spread of trials is drawn as a normal of its type A uncertainty: 6.4.9 would take a scaled t, which for two or three
+trials has no standard deviation at all. What few trials leave open is told by k = t in the stated U; the draws ask
+whether the model is linear and the distribution a bell. See docs/decisions/0007-draws-for-linearity.md.
+"""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from math import sqrt
+
+import numpy as np
+
+from chromata_core.formula.functions import Column
+from chromata_core.uncertainty.source import Input, Source
+
+
+@dataclass(frozen=True, slots=True)
+class Spread:
+    """What the linear pass found of a mean: its type A uncertainty, and its own errors by source, which it replaces."""
+
+    type_a: float
+    own: Mapping[str, float]
+
+
+@dataclass(frozen=True, slots=True)
+class DrawnColumns:
+    """Draws of every source (standard size 1), and each input's column of draws."""
+
+    index: Mapping[str, int]
+    deviations: Column
+    by_key: Mapping[object, Column]
+    spreads: Mapping[str, Spread]
+
+    def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
+        """``column`` with that source's draws, ``amount`` wide (times the column itself when ``relative``)."""
+        shift = amount * self.deviations[self.index[source]]
+        changed: Column = column * (1 + shift) if relative else column + shift
+        return changed
+
+    def mean(self, trials: Column, spread: str) -> Column:
+        """The mean; where the spread replaces own errors, these are taken out again and the spread's draws put in."""
+        mean: Column = (trials + np.zeros(self.deviations.shape[1])).mean(axis=0)
+        part = self.spreads.get(spread)
+        if part is None:
+            return mean
+        for source, size in part.own.items():
+            mean = mean - size * self.deviations[self.index[source]]
+        return self.moved(mean, spread, part.type_a)
+
+
+def drawn(
+    inputs: Mapping[object, Input],
+    sources: Sequence[Source],
+    spreads: Mapping[str, Spread],
+    random: np.random.Generator,
+    size: int,
+) -> DrawnColumns:
+    """``size`` draws of ``inputs``."""
+    index = {source.id: place for place, source in enumerate(sources)}
+    deviations = np.empty((len(sources), size))
+    for place, source in enumerate(sources):
+        deviations[place] = _standard_draws(source, random, size)
+    return DrawnColumns(index, deviations, {key: _column(i, index, deviations) for key, i in inputs.items()}, spreads)
+
+
+def _column(item: Input, index: Mapping[str, int], deviations: Column) -> Column:
+    column = np.full(deviations.shape[1] if item.sources else 1, item.value)
+    for source, effect in item.sources:
+        column = column + source.u * effect * deviations[index[source.id]]
+    return column
+
+
+def _standard_draws(source: Source, random: np.random.Generator, size: int) -> Column:
+    """Draws with standard deviation 1 of the source's distribution."""
+    match source.distribution:
+        case "rectangular" | "resolution":
+            return random.uniform(-sqrt(3.0), sqrt(3.0), size)
+        case "triangular":
+            # the sum of two rectangular halves
+            return random.uniform(-sqrt(1.5), sqrt(1.5), size) + random.uniform(-sqrt(1.5), sqrt(1.5), size)
+        case _:
+            return random.standard_normal(size)
