@@ -4,7 +4,7 @@ What the columns hold decides what comes out: a complex step gives values and th
 formulas or readings give slips and faults; random columns give the Monte Carlo (``monte_carlo.py``).
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -13,7 +13,7 @@ from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.functions import Column
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Call, Name, names
+from chromata_core.formula.tree import Call, Name, Node, names
 from chromata_core.method.sheet import VOID, Bound, Slot
 from chromata_core.method.vocabulary import NumberOption, OwnError, Quantity, Reading, Series, SubstanceOption
 from chromata_core.quantity.units import unit
@@ -21,8 +21,9 @@ from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
 from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
 from chromata_core.uncertainty.source import Input, Source, standard
 
-Formulas = Mapping[str, str]
 SPREAD = "spread:"
+# Other formulas for a quantity, each with the columns it is worked in (None: all of them).
+Others = Mapping[str, Sequence[tuple[Node, Column | None]]]
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,7 +40,7 @@ class Computed:
 
 def compute(
     bound: Bound,
-    formulas: Formulas | None = None,
+    formulas: Mapping[str, str] | None = None,
     changes: Mapping[str, str] | None = None,
     with_rough: bool = False,
 ) -> Computed:
@@ -47,11 +48,12 @@ def compute(
     trial too (slips); ``changes`` replaces readings (a fault).
     """
     columns = columns_of(inputs_of(bound, changes or {}), reserved(bound))
-    bench, trials = trial_by_trial(bound, columns, formulas or {})
+    others: Others = {key: [(parse_formula(text), None)] for key, text in (formulas or {}).items()}
+    bench, trials = trial_by_trial(bound, columns, others)
     voided = _voided(bound, trials)
     agreed, counted = _choose(bound, trials, voided)
     counted = (0, *counted) if with_rough and 0 in trials else counted
-    summarise(bound, bench, [trials[n] for n in counted], columns, formulas or {})
+    summarise(bound, bench, [trials[n] for n in counted], columns, others)
     return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)
 
 
@@ -61,17 +63,17 @@ def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 
 def trial_by_trial(
-    bound: Bound, columns: Columns, formulas: Formulas
+    bound: Bound, columns: Columns, others: Others
 ) -> tuple[dict[str, Column], dict[int, dict[str, Column]]]:
     """What can be computed before trials are averaged: the bench's columns, and each trial's."""
     bench: dict[str, Column] = {str(key): column for key, column in columns.by_key.items() if isinstance(key, str)}
     _put_readings(bound, columns, None, bench)
-    _put_quantities(bound, "bench", None, bench, columns, formulas)
+    _put_quantities(bound, "bench", None, bench, columns, others)
     trials: dict[int, dict[str, Column]] = {}
     for number in bound.trial_numbers():
         trials[number] = dict(bench)
         _put_readings(bound, columns, number, trials[number])
-        _put_quantities(bound, "trial", number, trials[number], columns, formulas)
+        _put_quantities(bound, "trial", number, trials[number], columns, others)
     return bench, trials
 
 
@@ -186,23 +188,29 @@ def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[
 
 
 def _put_quantities(
-    bound: Bound,
-    scope: str,
-    trial: int | None,
-    into: dict[str, Column],
-    columns: Columns,
-    formulas: Formulas,
+    bound: Bound, scope: str, trial: int | None, into: dict[str, Column], columns: Columns, others: Others
 ) -> None:
     for quantity in bound.quantities:
-        tree = parse_formula(formulas.get(quantity.key, quantity.formula))
-        if quantity.scope != scope or any(name not in into for name in names(tree)):
+        if quantity.scope != scope or (column := _worked(quantity, into, others)) is None:
             continue
-        with np.errstate(all="ignore"):
-            column = numeric(tree)(into)
         for error in _judgements(bound, quantity):
             source = f"{error.label}:{trial}"
             column = columns.moved(column, source, _judged(bound, error), relative=error.relative)
         into[quantity.key] = column
+
+
+def _worked(quantity: Quantity, known: Mapping[str, Column], others: Others) -> Column | None:
+    """The column of ``quantity`` by its formula, or by others where they stand in; None if something is missing."""
+    instead = others.get(quantity.key, ())
+    tree = next((formula for formula, where in instead if where is None), parse_formula(quantity.formula))
+    if any(name not in known for name in names(tree)):
+        return None
+    with np.errstate(all="ignore"):
+        column = numeric(tree)(known)
+        for formula, where in instead:
+            if where is not None and all(name in known for name in names(formula)):
+                column = np.where(where, numeric(formula)(known), column)
+    return column
 
 
 def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[int, str]:
@@ -256,7 +264,7 @@ def _complete(bound: Bound, values: Mapping[str, Column]) -> bool:
 
 
 def summarise(
-    bound: Bound, bench: dict[str, Column], counted: list[dict[str, Column]], columns: Columns, formulas: Formulas
+    bound: Bound, bench: dict[str, Column], counted: list[dict[str, Column]], columns: Columns, others: Others
 ) -> None:
     """Adds the quantities over the trials that count to ``bench``."""
     if not counted:
@@ -266,9 +274,7 @@ def summarise(
             continue
         averaged = mean_of(quantity)
         if averaged:
-            bench[quantity.key] = columns.mean(
-                np.stack([trial[averaged] for trial in counted]), f"{SPREAD}{quantity.key}"
-            )
-        elif all(name in bench for name in names(parse_formula(formulas.get(quantity.key, quantity.formula)))):
-            with np.errstate(all="ignore"):
-                bench[quantity.key] = numeric(parse_formula(formulas.get(quantity.key, quantity.formula)))(bench)
+            stack = np.stack(np.broadcast_arrays(*(trial[averaged] for trial in counted)))
+            bench[quantity.key] = columns.mean(stack, f"{SPREAD}{quantity.key}")
+        elif (column := _worked(quantity, bench, others)) is not None:
+            bench[quantity.key] = column

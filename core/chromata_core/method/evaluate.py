@@ -8,6 +8,7 @@ from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.method.checks import every_sheet
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context
+from chromata_core.method.diagnose import diagnose
 from chromata_core.method.figures_school import figures_of
 from chromata_core.method.finding import SEVERITY, Finding, Level, gravest
 from chromata_core.method.outcome import (
@@ -29,7 +30,7 @@ from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
 from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Step
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
-from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.budget import Budget, budget
 from chromata_core.uncertainty.columns import contributions_of, value_of
@@ -266,25 +267,17 @@ def hand_for(at: Context, task: Task) -> Hand:
 
 
 def _own(at: Context) -> list[OwnAnswer]:
+    """The student's own answers, each traced; one may rightly follow from another that was wrong."""
+    given = {q: typed for q in _results(at) if (typed := at.bound.typed.get((f"own.{q.key}", None, None))) is not None}
     found = []
-    for quantity in _results(at):
-        typed = at.bound.typed.get((f"own.{quantity.key}", None, None))
-        if typed is not None:
-            value, made, factor = stated(at, quantity)
-            agrees = _same_number(typed, value, made.expanded * factor)
-            sentence = (
-                "Your readings give the same."
-                if agrees
-                else "Your readings give something else. Go through the worked lines one by one."
-            )
-            found.append(OwnAnswer(quantity.key, quantity.label, typed.text, quantity.unit, agrees, sentence))
+    for quantity, typed in given.items():
+        earlier = {other.key: answer for other, answer in given.items() if other is not quantity}
+        traced = diagnose(at, quantity, typed, earlier)
+        agrees = traced.kind in ("right", "rounded", "carried")
+        found.append(
+            OwnAnswer(quantity.key, quantity.label, typed.text, quantity.unit, agrees, traced.kind, traced.sentence)
+        )
     return found
-
-
-def _same_number(typed: Typed, value: float, expanded: float) -> bool:
-    """Whether an answer is the computed value within its own rounding, or within a tenth of U (early rounding)."""
-    half_step = 0.5 * 10.0**-typed.decimals
-    return abs(float(typed.value) - value) <= max(half_step * 1.0000001, expanded / 10) and typed.figures >= 2
 
 
 def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:

@@ -141,13 +141,14 @@ class Hand:
 
 @dataclass(frozen=True, slots=True)
 class OwnAnswer:
-    """A student's own result beside what the readings give."""
+    """A student's own result, traced; ``kind`` is right, rounded, carried, slip or unexplained."""
 
     key: str
     label: str
     text: str
     unit: str
     agrees: bool
+    kind: str
     sentence: str
 
 

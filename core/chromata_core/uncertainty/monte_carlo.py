@@ -46,7 +46,7 @@ def _fixed(draw: Draw, random: np.random.Generator, draws: int) -> Draws:
 
 
 def _adaptive(draw: Draw, random: np.random.Generator) -> Draws:
-    """Blocks until twice the standard error of mean, u and both limits is below the tolerance of u to one figure (JCGM 101, 7.9.4)."""
+    """Blocks until twice the standard error of mean, u and both limits is below u's tolerance (JCGM 101, 7.9.4)."""
     blocks = [draw(random, BLOCK) for _ in range(LEAST // BLOCK)]
     while len(blocks) * BLOCK < MOST:
         stats = np.array([[found.mean, found.u, found.low, found.high] for found in map(summary, blocks)])

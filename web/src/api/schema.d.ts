@@ -845,6 +845,7 @@ export interface components {
             text: string;
             unit: string;
             agrees: boolean;
+            kind: string;
             sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
