@@ -14,6 +14,7 @@ from chromata_core.errors import ChromataError, SheetError
 from chromata_core.method.describe import card, page, readings_schema
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import explain
+from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, WorkedLine
 from chromata_core.method.sheet_file import SheetFile, read_sheet
 from chromata_core.methods.registry import method, methods
@@ -43,6 +44,8 @@ def _parser() -> argparse.ArgumentParser:
     for command in (describe, compute):
         command.add_argument("slug", metavar="SLUG")
     compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
+    compute.add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
+    compute.add_argument("--seed", type=int, default=1, metavar="N", help="of the random draws (1)")
     for command in (listing, describe, compute):
         command.add_argument("--json", action="store_true", help="JSON instead of text")
     return parser
@@ -73,22 +76,28 @@ def _compute(options: argparse.Namespace) -> tuple[str, object]:
     file = read_sheet(_text_of(options.file))
     if file.method and file.method != chosen.slug:
         raise SheetError([f"The file is for “{file.method}”, not for “{chosen.slug}”."])
-    return _computed(options.slug, file)
+    if options.draws is not None and not 1000 <= options.draws <= 10_000_000:
+        raise SheetError(["--draws must be from 1000 to 10000000."])
+    return _computed(options, file)
 
 
-def _computed(slug: str, file: SheetFile) -> tuple[str, object]:
-    chosen = method(slug)
+def _computed(options: argparse.Namespace, file: SheetFile) -> tuple[str, object]:
+    chosen = method(options.slug)
     outcome = evaluate(chosen, file.sheet, file.accepted)
-    lines = explain(context_of(chosen, file.sheet))
-    data = {**asdict(outcome), "lines": [asdict(line) for line in lines]}
-    return _text(outcome, lines), data
+    at = context_of(chosen, file.sheet)
+    lines = explain(at)
+    draws = draw_results(at, options.draws, options.seed) if options.draws else []
+    data = {**asdict(outcome), "lines": [asdict(line) for line in lines], "draws": [asdict(one) for one in draws]}
+    said = "".join(f"\n  {one.label}: {one.sentence}" for one in draws)
+    return _text(outcome, lines) + (f"\n\nRandom draws{said}" if draws else ""), data
 
 
 def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
     parts = ["Worked computation", *(f"  {line.plain}" for line in lines), "", "Results"]
     for result in outcome.results:
         parts.append(f"  {result.label}: {result.line}  (k = {result.k:.2f}, 95 %)")
-        parts += [f"      {line.label:<28} {line.share:6.1%}" for line in result.budget]
+        parts += [f"      {line.label:<28} {line.share:6.1%}   {line.input}" for line in result.budget]
+        parts.append(f"      by significant figures {result.by_figures.text}; by apparatus errors {result.worst_case}")
         parts += [f"      {result.comparison.sentence}"] if result.comparison else []
     if not outcome.results:
         parts.append("  None yet: readings are missing.")

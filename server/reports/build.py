@@ -1,8 +1,12 @@
 """A bench's report, put together from its record on request; nothing of it is stored."""
 
+from chromata_core.chemistry.molar_mass import BASIS
+from chromata_core.method.effects import what_if
 from chromata_core.method.evaluate import context_of
 from chromata_core.method.explain import constants, explain
+from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.sheet import Bound
+from chromata_core.method.vocabulary import SubstanceOption
 from chromata_core.methods.registry import method
 from labs.live import evaluation_of
 from labs.models import Bench
@@ -13,6 +17,8 @@ from notebook.models import Entry
 from notebook.standing import sheet_of
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Report
+
+_DRAWS = 20_000
 
 
 def report_of(bench: Bench, person: Person) -> Report:
@@ -33,6 +39,8 @@ def report_of(bench: Bench, person: Person) -> Report:
         known=constants(at),
         instruments=_instruments(at.bound),
         lines=explain(at),
+        draws=draw_results(at, _DRAWS),
+        what_if=what_if(at.bound),
         corrections=[_correction(at.bound, entry) for entry in entries if entry.supersedes],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
@@ -43,7 +51,9 @@ def report_of(bench: Bench, person: Person) -> Report:
 
 def _instruments(bound: Bound) -> list[InstrumentUsed]:
     roles = {role.key: role.label for role in bound.method.roles}
-    return [
+    weights = [InstrumentUsed("Molar masses", "Molar masses", [BASIS])]
+    by_weight = any(isinstance(option, SubstanceOption) for option in bound.method.options)
+    return (weights if by_weight else []) + [
         InstrumentUsed(roles[key], tool.short, [f"{term.label}: {term.basis}" for term in tool.errors if term.basis])
         for key, tool in bound.instruments.items()
     ]

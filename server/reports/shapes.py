@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from chromata_core.method.effects import Effect
+from chromata_core.method.monte_carlo import DrawnResult
 from chromata_core.method.outcome import Evaluation, ReadingOut, Shown, WorkedLine
 from labs.shapes import SessionCard
 
@@ -50,6 +52,8 @@ class Report:
     known: list[Shown]
     instruments: list[InstrumentUsed]
     lines: list[WorkedLine]
+    draws: list[DrawnResult]
+    what_if: list[Effect]
     corrections: list[Correction]
     answers: list[Answered]
     notes: list[str]

@@ -11,6 +11,10 @@ from functools import lru_cache
 from chromata_core.errors import ReadingError
 from chromata_core.uncertainty.source import Input, Source, standard
 
+BASIS = (
+    "CIAAW 2021 standard atomic weights (abridged where an interval is given), each ± taken as rectangular, "
+    "correlated within an element"
+)
 _KILO = 1e-3  # atomic weights are g/mol; the engine works in SI, kg/mol
 _WATERS = re.compile(r"[.·*]\s*(?P<count>\d+(?:\.\d+)?)?\s*H2O$")
 
@@ -23,7 +27,9 @@ def molar_mass(formula: str) -> Input:
         mass += weight * count * _KILO
         if spread > 0:
             u = standard(spread * _KILO, "rectangular")
-            sources.append((Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular"), float(count)))
+            sources.append(
+                (Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular", unit="g/mol"), float(count))
+            )
     return Input(mass, tuple(sources))
 
 

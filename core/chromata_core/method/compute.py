@@ -94,7 +94,8 @@ def _number_input(bound: Bound, option: NumberOption) -> Input:
     if not limit:
         return Input(value)
     u = standard(limit, option.limit_distribution)
-    return Input(value, ((Source(option.key, option.limit_label or option.label, u, option.limit_distribution), 1.0),))
+    label = option.limit_label or option.label
+    return Input(value, ((Source(option.key, label, u, option.limit_distribution, unit=option.unit), 1.0),))
 
 
 def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
@@ -121,7 +122,7 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
-            own=not common and reading.scope == "trial",
+            own=not common and reading.scope == "trial", unit="" if term.relative else read_with.unit,
         )  # fmt: skip
         sources.append((source, si if term.relative else 1.0))
     return Input(si, tuple(sources))
@@ -144,9 +145,12 @@ def reserved(bound: Bound) -> list[Source]:
         for error in _judgements(bound, quantity):
             u = _judged(bound, error)
             trials = bound.trial_numbers()
-            found += [Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True) for n in trials]
+            symbol = "" if error.relative else quantity.unit
+            found += [
+                Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True, unit=symbol) for n in trials
+            ]
         if mean_of(quantity):
-            found.append(Source(f"{SPREAD}{quantity.key}", "Spread of the trials", 0.0, "normal"))
+            found.append(Source(f"{SPREAD}{quantity.key}", "Spread of the trials", 0.0, "normal", unit=quantity.unit))
     return found
 
 

@@ -37,9 +37,17 @@ def slip_effects(method: Method) -> list[Effect]:
 
 def fault_effects(method: Method) -> list[Effect]:
     """Each fault with what it does to the worked example."""
-    bound = bind(method, example_sheet(method))
-    bent = [compute(bound, changes=fault.changes) for fault in method.faults]
-    return [_effect(f.key, f.label, f.looks, f.remedy, bound, b) for f, b in zip(method.faults, bent, strict=True)]
+    return what_if(bind(method, example_sheet(method)))
+
+
+def what_if(bound: Bound) -> list[Effect]:
+    """Each fault of the method with what it would do to these readings; none while there is no result."""
+    straight = compute(bound)
+    if not any(q.result and q.key in straight.bench for q in bound.quantities):
+        return []
+    faults = bound.method.faults
+    bent = [compute(bound, changes=fault.changes) for fault in faults]
+    return [_effect(f.key, f.label, f.looks, f.remedy, bound, b) for f, b in zip(faults, bent, strict=True)]
 
 
 def _with_slip(bound: Bound, slip: Slip) -> Computed:
@@ -49,7 +57,7 @@ def _with_slip(bound: Bound, slip: Slip) -> Computed:
 
 def _effect(key: str, says: str, looks: str, remedy: str, bound: Bound, bent: Computed) -> Effect:
     straight = compute(bound)
-    for quantity in (q for q in bound.quantities if q.result):
+    for quantity in (q for q in bound.quantities if q.result and q.key in straight.bench and q.key in bent.bench):
         true, wrong = value_of(straight.bench[quantity.key]), value_of(bent.bench[quantity.key])
         percent = (wrong - true) / true * 100 if true and isfinite(wrong) else 0.0
         if abs(percent) > 1e-9:

@@ -28,11 +28,12 @@ from chromata_core.method.outcome import (
 from chromata_core.method.progress import Task, aim, current_task, task_title, tasks
 from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
 from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Step
+from chromata_core.method.worst_case import worst_case_text
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.uncertainty.budget import Budget, budget
+from chromata_core.uncertainty.budget import Budget, BudgetLine, budget
 from chromata_core.uncertainty.columns import contributions_of, value_of
 from chromata_core.uncertainty.source import WORDS
 
@@ -92,7 +93,7 @@ def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOu
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
     value, made, factor = stated(at, quantity)
     reported = report(value, made.expanded * factor)
-    lines = [BudgetOut(line.label, line.u * factor, line.share, WORDS[line.distribution]) for line in made.lines]
+    lines = [_budget_line(line, quantity, factor) for line in made.lines]
     return ResultOut(
         key=quantity.key,
         label=quantity.label,
@@ -107,10 +108,27 @@ def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOu
         uncertainty=reported.uncertainty,
         power=reported.power,
         line=f"{reported.text} {quantity.unit}".rstrip(),
+        by_figures=at.figured(quantity, None),
+        worst_case=worst_case_text(at, quantity),
         budget=lines,
         advice=_advice(at, lines),
         comparison=_compare(quantity, value, made.expanded * factor, accepted) if accepted else None,
     )
+
+
+def _budget_line(line: BudgetLine, quantity: Quantity, factor: float) -> BudgetOut:
+    scale = unit(line.first.unit)
+    several = f"{line.sources} × " if line.sources > 1 else ""
+    known = ""  # the spread of trials has no size of its own before it is averaged
+    if line.first.u and line.first.unit:
+        known = f"{several}{with_figures(line.first.u / scale.factor, 2)} {line.first.unit}"
+    elif line.first.u:
+        known = f"{several}{with_figures(line.first.u * 100, 2)} %"
+    sensitivity = ""
+    if line.sensitivity is not None:
+        per = "/".join(filter(None, (quantity.unit and f"({quantity.unit})", line.first.unit)))
+        sensitivity = f"{with_figures(line.sensitivity * scale.factor * factor, 3)} {per}".rstrip()
+    return BudgetOut(line.label, line.u * factor, line.share, WORDS[line.first.distribution], known, sensitivity)
 
 
 def _advice(at: Context, lines: list[BudgetOut]) -> str:

@@ -60,12 +60,18 @@ class TrialOut:
 
 @dataclass(frozen=True, slots=True)
 class BudgetOut:
-    """A line of the budget: standard uncertainty in the result's unit, share of the variance from 0 to 1."""
+    """A line of the budget: what it adds in the result's unit, its share of the variance from 0 to 1.
+
+    ``input`` is the standard uncertainty of its source as people know it (several of a kind: “4 × 0.0082 mL”),
+    ``sensitivity`` the result's change per unit of it, empty where several sources stand together.
+    """
 
     label: str
     u: float
     share: float
     distribution: str
+    input: str
+    sensitivity: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,7 +87,10 @@ class Comparison:
 
 @dataclass(frozen=True, slots=True)
 class ResultOut:
-    """A reported result: value and u, U in ``unit``; ``dof`` is None when practically infinite."""
+    """A reported result: value and u, U in ``unit``; ``dof`` is None when practically infinite.
+
+    Beside it the two teaching schools: ``by_figures`` (significant figures), ``worst_case`` (sum of apparatus errors).
+    """
 
     key: str
     label: str
@@ -96,6 +105,8 @@ class ResultOut:
     uncertainty: str
     power: str
     line: str
+    by_figures: Shown
+    worst_case: str
     budget: list[BudgetOut]
     advice: str
     comparison: Comparison | None

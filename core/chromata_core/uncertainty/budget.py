@@ -6,7 +6,7 @@ from functools import lru_cache
 from math import inf, isinf, sqrt
 
 from chromata_core.formula.functions import Column
-from chromata_core.uncertainty.source import Distribution, Source
+from chromata_core.uncertainty.source import Source
 
 PROBABILITY = 0.95
 _NOTHING = 1e-12  # what is left of two equal contributions that cancel
@@ -16,14 +16,16 @@ _NOTHING = 1e-12  # what is left of two equal contributions that cancel
 class BudgetLine:
     """One line of a budget: a cause (several sources of the same label together) and its share of the variance.
 
-    ``u`` is the standard uncertainty it adds to the result, in the result's SI unit; ``share`` is 0 to 1.
+    ``u`` is what it adds to the result, in the result's SI unit; ``share`` is 0 to 1. ``first`` is its first source;
+    ``sensitivity`` (SI, the result's change per unit of that source) is None for several sources together.
     """
 
     label: str
     u: float
     share: float
-    distribution: Distribution
+    first: Source
     sources: int
+    sensitivity: float | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,7 +45,7 @@ def budget(sources: Sequence[Source], contributions: Column) -> Budget:
     variance = sum(squares)
     dof = _welch_satterthwaite(variance, sources, squares)
     k = coverage_factor(dof)
-    return Budget(sqrt(variance), dof, k, k * sqrt(variance), _lines(variance, sources, squares))
+    return Budget(sqrt(variance), dof, k, k * sqrt(variance), _lines(variance, sources, contributions))
 
 
 def _welch_satterthwaite(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> float:
@@ -64,14 +66,17 @@ def _student(dof: int) -> float:
     return float(stdtrit(dof, 0.5 + PROBABILITY / 2))
 
 
-def _lines(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> tuple[BudgetLine, ...]:
-    groups: dict[str, tuple[float, Distribution, int]] = {}
-    for source, square in zip(sources, squares, strict=True):
-        if square > _NOTHING * variance:
-            total, _, count = groups.get(source.label, (0.0, source.distribution, 0))
-            groups[source.label] = (total + square, source.distribution, count + 1)
-    lines = [
-        BudgetLine(label, sqrt(total), total / variance, distribution, count)
-        for label, (total, distribution, count) in groups.items()
-    ]
+def _lines(variance: float, sources: Sequence[Source], contributions: Column) -> tuple[BudgetLine, ...]:
+    groups: dict[str, list[tuple[Source, float]]] = {}
+    for source, contribution in zip(sources, map(float, contributions[: len(sources)]), strict=True):
+        if contribution * contribution > _NOTHING * variance:
+            groups.setdefault(source.label, []).append((source, contribution))
+    lines = [_line(label, members, variance) for label, members in groups.items()]
     return tuple(sorted(lines, key=lambda line: line.share, reverse=True))
+
+
+def _line(label: str, members: list[tuple[Source, float]], variance: float) -> BudgetLine:
+    total = sum(contribution * contribution for _, contribution in members)
+    (first, contribution), single = members[0], len(members) == 1
+    sensitivity = contribution / first.u if single and first.u else None
+    return BudgetLine(label, sqrt(total), total / variance, first, len(members), sensitivity)

@@ -5,6 +5,7 @@ from django.utils.html import format_html
 from django.utils.safestring import SafeString
 
 from chromata_core.method.outcome import ReadingOut, Shown, TrialOut
+from chromata_core.quantity.rounding import with_figures
 
 register = template.Library()
 
@@ -16,6 +17,12 @@ def figure(shown: Shown) -> SafeString:
     if not doubtful:
         return format_html("{}", sure)
     return format_html('<span class="n">{}<span class="d">{}</span></span>', sure, doubtful)
+
+
+@register.filter
+def figures(value: float) -> str:
+    """A number with two significant figures."""
+    return with_figures(value, 2)
 
 
 @register.filter

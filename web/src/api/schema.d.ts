@@ -471,6 +471,8 @@ export interface components {
             /** Format: double */
             share: number;
             distribution: string;
+            input: string;
+            sensitivity: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ChoiceOut: {
@@ -556,6 +558,23 @@ export interface components {
             supersedes?: string | null;
             /** @default  */
             reason: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        DrawnResult: {
+            key: string;
+            label: string;
+            unit: string;
+            draws: number;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            u: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            agrees: boolean;
+            sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Effect: {
@@ -955,6 +974,8 @@ export interface components {
             known: components["schemas"]["Shown"][];
             instruments: components["schemas"]["InstrumentUsed"][];
             lines: components["schemas"]["WorkedLine"][];
+            draws: components["schemas"]["DrawnResult"][];
+            what_if: components["schemas"]["Effect"][];
             corrections: components["schemas"]["Correction"][];
             answers: components["schemas"]["Answered"][];
             notes: string[];
@@ -981,6 +1002,8 @@ export interface components {
             uncertainty: string;
             power: string;
             line: string;
+            by_figures: components["schemas"]["Shown"];
+            worst_case: string;
             budget: components["schemas"]["BudgetOut"][];
             advice: string;
             comparison: components["schemas"]["Comparison"] | null;

@@ -10,6 +10,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
+import { BudgetTable, Schools, WhatIf } from './Beside';
 import { StateTag } from '../../identity/Verdict';
 import { WorkedLines } from '../../identity/WorkedLines';
 
@@ -114,9 +115,12 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             <Sheet title="Uncertainty budget">
               <BudgetBars lines={first.budget} colour={colour} />
               <Box sx={{ mt: 1, color: ink.inkSoft }}>{first.advice}</Box>
+              <Schools result={first} draws={report.draws[0]?.sentence ?? ''} />
+              <BudgetTable lines={first.budget} unit={first.unit} />
               <Basis report={report} />
             </Sheet>
           )}
+          {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
           <Sheet title="Conclusion">
             {evaluation.own.map((own) => (
               <Box key={own.key} sx={{ mb: 1.5 }}>
