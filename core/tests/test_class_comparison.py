@@ -39,6 +39,11 @@ class Products(TestCase):
     def test_one_product_gives_mean_and_spread(self) -> None:
         self.assertEqual(compared({"a": (1.00, 1.02)}).sentence, "Mean of 2 benches: 1.010 h, s = 0.014 h.")
 
+    def test_a_bench_far_off_is_marked_and_kept(self) -> None:
+        found = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
+        self.assertEqual((found.products[0].suspect, len(found.products[0].results)), (6, 6))
+        self.assertIn("Bench 6 lies far from the others", found.sentence)
+
     def test_nothing_yet(self) -> None:
         self.assertIsNone(class_comparison("x", "", []))
 

@@ -89,6 +89,22 @@ class EveryMethod(TestCase):
 
 
 class Prediction(TestCase):
+    def test_the_best_single_improvement_is_named_and_true(self) -> None:
+        method = methods()["acid-base-titration"]
+        prediction = predict(method, {}, {})
+        best = prediction.alternatives[0]
+        self.assertIn(best.text, prediction.improvement)
+        self.assertEqual(
+            [a.percent for a in prediction.alternatives], sorted(a.percent for a in prediction.alternatives)
+        )
+        by_hand = predict(method, {"c_t.limit": "0.00025"}, {})
+        halved = next(a for a in prediction.alternatives if a.what == "Titrant concentration")
+        self.assertEqual(halved.text, by_hand.relative)
+
+    def test_a_cylinder_for_the_sample_makes_it_much_worse(self) -> None:
+        percents = {a.instead: a.percent for a in predict(methods()["acid-base-titration"], {}, {}).alternatives}
+        self.assertGreater(percents["Cylinder 25 mL, class B"], 2 * percents["Burette 50 mL, class A"])
+
     def test_a_better_burette_gives_a_smaller_uncertainty(self) -> None:
         """Class A is half of class B (±0.05 against ±0.10 mL), so its part of the variance is a quarter."""
         method = methods()["acid-base-titration"]

@@ -49,3 +49,21 @@ class OneWay(TestCase):
         self.assertAlmostEqual(outcome.statistic / 1.59467335677930e01, 1, places=8)
         self.assertEqual(outcome.dof, (1.0, 46.0))
         self.assertAlmostEqual(pooled_s(groups)[0] / 1.51048314446410e-05, 1, places=9)
+
+
+# A. A. Michelson, 1879: speed of light in air less 299 000 km/s, 100 measurements (NIST StRD "Michelso" in 1000 km/s).
+MICHELSON = (
+    850, 740, 900, 1070, 930, 850, 950, 980, 980, 880, 1000, 980, 930, 650, 760, 810, 1000, 1000, 960, 960,
+    960, 940, 960, 940, 880, 800, 850, 880, 900, 840, 830, 790, 810, 880, 880, 830, 800, 790, 760, 800,
+    880, 880, 880, 860, 720, 720, 620, 860, 970, 950, 880, 910, 850, 870, 840, 840, 850, 840, 840, 840,
+    890, 810, 810, 820, 800, 770, 760, 740, 750, 760, 910, 920, 890, 860, 880, 720, 840, 850, 850, 780,
+    890, 840, 780, 810, 760, 810, 790, 810, 820, 850, 870, 870, 810, 740, 810, 940, 950, 800, 810, 870,
+)  # fmt: skip
+
+
+class Michelson(TestCase):
+    def test_certified_mean_and_s(self) -> None:
+        """Certified: mean 299.852400000000, standard deviation 0.0790105478190518."""
+        found = replicates([299 + speed / 1000 for speed in MICHELSON])
+        self.assertAlmostEqual(found.mean / 299.8524, 1, places=14)
+        self.assertAlmostEqual(found.s / 0.0790105478190518, 1, places=11)

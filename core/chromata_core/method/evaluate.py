@@ -28,7 +28,7 @@ from chromata_core.method.outcome import (
 from chromata_core.method.progress import Task, aim, current_task, task_title, tasks
 from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
 from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Step
-from chromata_core.method.worst_case import worst_case_text
+from chromata_core.method.worst_case import worst_cases
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
@@ -63,7 +63,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         bench=_readings(at, None, findings),
         trials=[_trial(at, n, findings) for n in at.trials(valid=False)],
         quantities=_quantities(at, None),
-        results=[result_of(at, q, (accepted or {}).get(q.key)) for q in _results(at)],
+        results=_results_out(at, accepted or {}),
         agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),
         findings=[f for f in findings if f.level != "keep"],
         own=_own(at),
@@ -81,6 +81,12 @@ def _results(at: Context) -> list[Quantity]:
     return [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]
 
 
+def _results_out(at: Context, accepted: Accepted) -> list[ResultOut]:
+    found = _results(at)
+    worst = worst_cases(at) if found else {}
+    return [result_of(at, quantity, accepted.get(quantity.key), worst[quantity.key]) for quantity in found]
+
+
 def stated(at: Context, quantity: Quantity) -> tuple[float, Budget, float]:
     """A result's value (declared unit), its budget (SI), and the factor from SI to the declared unit."""
     column = at.computed.bench[quantity.key]
@@ -89,7 +95,7 @@ def stated(at: Context, quantity: Quantity) -> tuple[float, Budget, float]:
     return scale.from_si(value_of(column)), made, 1.0 / scale.factor
 
 
-def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOut:
+def result_of(at: Context, quantity: Quantity, accepted: str | None, worst: str) -> ResultOut:
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
     value, made, factor = stated(at, quantity)
     reported = report(value, made.expanded * factor)
@@ -109,7 +115,7 @@ def result_of(at: Context, quantity: Quantity, accepted: str | None) -> ResultOu
         power=reported.power,
         line=f"{reported.text} {quantity.unit}".rstrip(),
         by_figures=at.figured(quantity, None),
-        worst_case=worst_case_text(at, quantity),
+        worst_case=worst,
         budget=lines,
         advice=_advice(at, lines),
         comparison=_compare(quantity, value, made.expanded * factor, accepted) if accepted else None,

@@ -17,9 +17,15 @@ from chromata_core.uncertainty.columns import value_of
 Known = dict[str, Bounded | list[Bounded]]
 
 
-def worst_case_text(at: Context, quantity: Quantity) -> str:
-    """“± 0.0041 mol/L (0.47 %)” of a result, empty where it cannot be told."""
-    found = _everything(at).get(quantity.key)
+def worst_cases(at: Context) -> dict[str, str]:
+    """“± 0.0041 mol/L (0.47 %)” for each result, empty where it cannot be told."""
+    known = _everything(at)
+    return {
+        quantity.key: _text(quantity, known.get(quantity.key)) for quantity in at.bound.quantities if quantity.result
+    }
+
+
+def _text(quantity: Quantity, found: Bounded | list[Bounded] | None) -> str:
     if not isinstance(found, Bounded) or not (isfinite(found.error) and found.error > 0):
         return ""
     size = found.error / unit(quantity.unit).factor

@@ -4,13 +4,23 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from chromata_core.errors import ChromataError
-from chromata_core.instruments.catalogue import instrument
+from chromata_core.instruments.catalogue import CATALOGUE, instrument
 from chromata_core.method.describe import PartOut, parts_out
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import BudgetOut
-from chromata_core.method.sheet import Given, Sheet, bind
-from chromata_core.method.vocabulary import Method, Reading
+from chromata_core.method.sheet import Bound, Given, Sheet, bind
+from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.quantity.rounding import with_figures
+
+
+@dataclass(frozen=True, slots=True)
+class Alternative:
+    """Another instrument, or a value known twice as well, with the relative U (95 %, per cent) it would give."""
+
+    what: str
+    instead: str
+    percent: float
+    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -18,6 +28,7 @@ class Prediction:
     """What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
 
     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
+    ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
     """
 
     options: dict[str, str]
@@ -28,31 +39,87 @@ class Prediction:
     advice: str
     basis: str
     warnings: list[str]
+    alternatives: list[Alternative]
+    improvement: str
 
 
 def predict(method: Method, options: Mapping[str, str], instruments: Mapping[str, str]) -> Prediction:
     """The prediction for a plan; SheetError lists what is wrong with its options or instruments."""
     bound = bind(method, Sheet(options, instruments))
-    readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
-    given = []
-    for key, trial, index, text in method.example.readings:
-        if bound.part(key) is None or (trial == 0 and not bound.rough):
-            continue
-        given.append(Given(key, _as_read(method, instruments, readings.get(key), text), trial, index))
-    filled = dict(bound.options)
-    parts = parts_out(bound)
+    filled, parts = dict(bound.options), parts_out(bound)
     try:
-        outcome = evaluate(method, Sheet(options, instruments, tuple(given)))
+        outcome = evaluate(method, _expected(method, bound, options, instruments))
     except ChromataError as error:
-        return Prediction(filled, parts, "", "", [], "", "", [error.message])
-    if not outcome.results:
-        return Prediction(filled, parts, "", "", [], "", "", [])
+        return Prediction(filled, parts, "", "", [], "", "", [error.message], [], "")
+    if not outcome.results or not outcome.results[0].value:
+        return Prediction(filled, parts, "", "", [], "", "", [], [], "")
     first = outcome.results[0]
-    relative = f"± {with_figures(first.expanded / abs(first.value) * 100, 2)} %" if first.value else ""
+    percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
-    basis = f"Readings like those of the worked example, {counted} of them averaged."
+    averaged = f", {counted} trials averaged" if counted > 1 else ""
     warnings = [f"{f.what} {f.why} {f.do}" for f in outcome.findings if f.level != "keep" and "digit" not in f.code]
-    return Prediction(filled, parts, first.label, relative, first.budget, first.advice, basis, warnings)
+    others = _alternatives(method, bound, options, instruments)
+    return Prediction(
+        filled, parts, first.label, _said(percent), first.budget, first.advice,
+        f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others),
+    )  # fmt: skip
+
+
+def _expected(method: Method, bound: Bound, options: Mapping[str, str], instruments: Mapping[str, str]) -> Sheet:
+    """The worked example under these choices, as these instruments would show it."""
+    readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
+    given = [
+        Given(key, _as_read(method, instruments, readings.get(key), text), trial, index)
+        for key, trial, index, text in method.example.readings
+        if bound.part(key) is not None and not (trial == 0 and not bound.rough)
+    ]
+    return Sheet(options, instruments, tuple(given))
+
+
+def _alternatives(
+    method: Method, bound: Bound, options: Mapping[str, str], instruments: Mapping[str, str]
+) -> list[Alternative]:
+    found: list[Alternative] = []
+    for role in method.roles:
+        chosen = bound.instruments[role.key].slug
+        for other in CATALOGUE.values():
+            if other.kind in role.kinds and other.slug != chosen:
+                percent = _percent(method, options, {**instruments, role.key: other.slug})
+                found += _alternative(role.label, other.short, percent)
+    for option in method.options:
+        if isinstance(option, NumberOption) and option.symbol and (limit := bound.number(f"{option.key}.limit")):
+            percent = _percent(method, {**options, f"{option.key}.limit": str(limit / 2)}, instruments)
+            found += _alternative(option.limit_label or option.label, f"known to ± {limit / 2}", percent)
+    return sorted(found, key=lambda alternative: alternative.percent)
+
+
+def _alternative(what: str, instead: str, percent: float | None) -> list[Alternative]:
+    return [] if percent is None else [Alternative(what, instead, percent, _said(percent))]
+
+
+def _percent(method: Method, options: Mapping[str, str], instruments: Mapping[str, str]) -> float | None:
+    """Relative U of the first result in per cent; None where these choices give no result."""
+    try:
+        bound = bind(method, Sheet(options, instruments))
+        outcome = evaluate(method, _expected(method, bound, options, instruments))
+    except ChromataError:
+        return None
+    first = outcome.results[0] if outcome.results else None
+    return first.expanded / abs(first.value) * 100 if first and first.value else None
+
+
+def _said(percent: float) -> str:
+    return f"± {with_figures(percent, 2)} %"
+
+
+_WORTH = 0.9  # an improvement of less than a tenth is not worth another instrument
+
+
+def _improvement(percent: float, alternatives: list[Alternative]) -> str:
+    if not alternatives or alternatives[0].percent > _WORTH * percent:
+        return "No other single choice would help much."
+    best = alternatives[0]
+    return f"What would help most: {best.what.lower()}, {best.instead}: {best.text} instead of {_said(percent)}."
 
 
 def _as_read(method: Method, chosen: Mapping[str, str], reading: Reading | None, text: str) -> str:

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.statistics.comparing import welch
+from chromata_core.statistics.outliers import grubbs
 from chromata_core.statistics.replicates import replicates
 
 _CHANCE = 0.05
@@ -26,13 +27,16 @@ class BenchResult:
 
 @dataclass(frozen=True, slots=True)
 class Product:
-    """All benches with one product. ``s`` has n − 1; 0 for a single bench."""
+    """All benches with one product. ``s`` has n − 1; 0 for a single bench. ``suspect`` is a bench far from the others
+    (Grubbs, 95 %): marked and looked at, never dropped by itself.
+    """
 
     label: str
     results: list[BenchResult]
     mean: float
     s: float
     accepted: float | None
+    suspect: int | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,7 +64,14 @@ def class_comparison(label: str, unit: str, results: Sequence[BenchResult]) -> C
 
 def _product(name: str, results: list[BenchResult]) -> Product:
     summary = replicates([result.value for result in results])
-    return Product(name, results, summary.mean, summary.s, results[0].accepted)
+    return Product(name, results, summary.mean, summary.s, results[0].accepted, _suspect(results))
+
+
+def _suspect(results: list[BenchResult]) -> int | None:
+    if len(results) < 3:
+        return None
+    found = grubbs([result.value for result in results])
+    return results[found.index].bench if found.outlier else None
 
 
 def _axis(results: Sequence[BenchResult]) -> tuple[float, float]:
@@ -72,6 +83,11 @@ def _axis(results: Sequence[BenchResult]) -> tuple[float, float]:
 
 
 def _sentence(products: list[Product], unit: str) -> str:
+    suspects = [f"Bench {p.suspect} lies far from the others; look at its record." for p in products if p.suspect]
+    return " ".join([_found(products, unit), *suspects])
+
+
+def _found(products: list[Product], unit: str) -> str:
     if len(products) == 1:
         only = products[0]
         n = len(only.results)

@@ -409,6 +409,14 @@ export interface components {
          */
         ActionEnum: "open" | "close" | "release";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Alternative: {
+            what: string;
+            instead: string;
+            /** Format: double */
+            percent: number;
+            text: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Answered: {
             question: string;
             answer: string;
@@ -907,6 +915,7 @@ export interface components {
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
+         *     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
          */
         Prediction: {
             options: {
@@ -919,6 +928,8 @@ export interface components {
             advice: string;
             basis: string;
             warnings: string[];
+            alternatives: components["schemas"]["Alternative"][];
+            improvement: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Product: {
@@ -930,6 +941,7 @@ export interface components {
             s: number;
             /** Format: double */
             accepted: number | null;
+            suspect: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         QuantityLine: {

@@ -41,6 +41,8 @@ export function Consequences({ prediction, error, colour, benches, instruments }
           <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft, mb: 1 }}>What will limit it</Box>
           <BudgetBars lines={prediction.budget} colour={colour} />
           <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>{prediction.advice}</Box>
+          <Box sx={{ mt: 1 }}>{prediction.improvement}</Box>
+          <Alternatives of={prediction.alternatives} />
         </Sheet>
       )}
       {prediction && (
@@ -57,6 +59,35 @@ export function Consequences({ prediction, error, colour, benches, instruments }
           </Box>
         </Sheet>
       )}
+    </Box>
+  );
+}
+
+/** Other choices with what they would give, the best first. */
+function Alternatives({ of }: { of: Shapes['Alternative'][] }) {
+  return (
+    <Box
+      component="details"
+      sx={{ mt: 1, fontSize: 14, '& summary': { minHeight: 32, cursor: 'pointer', color: ink.inkSoft } }}
+    >
+      <summary>Other choices, one at a time</summary>
+      {of.map((one) => (
+        <Box
+          key={`${one.what}/${one.instead}`}
+          sx={{
+            display: 'flex',
+            justifyContent: 'space-between',
+            gap: 2,
+            py: 0.4,
+            borderBottom: `1px solid ${ink.ruleSoft}`,
+          }}
+        >
+          <span>
+            {one.what}: {one.instead}
+          </span>
+          <span style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{one.text}</span>
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -87,6 +87,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             </Box>
             <WorkedLines lines={report.lines} />
           </Sheet>
+          {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Aim">
@@ -120,7 +121,6 @@ function Whole({ report }: { report: Shapes['Report'] }) {
               <Basis report={report} />
             </Sheet>
           )}
-          {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
           <Sheet title="Conclusion">
             {evaluation.own.map((own) => (
               <Box key={own.key} sx={{ mb: 1.5 }}>
