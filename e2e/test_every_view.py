@@ -30,6 +30,7 @@ class EveryView(BrowserCase):
             (self.instructor, "/methods", "Method book"),
             (self.instructor, "/methods/acid-base-titration", "The computation"),
             (self.instructor, "/methods/hydrate", "The computation"),
+            (self.instructor, "/choices", "Molar masses"),
             (self.instructor, "/plan", "What to expect"),
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Front of the room"),

@@ -1,4 +1,4 @@
-"""The command line: methods · describe SLUG · compute SLUG FILE. The core alone, no database.
+"""The command line: methods · choices · describe SLUG · compute SLUG FILE. The core alone, no database.
 
 Prints people's text, or JSON with --json. Exit status 0: it worked; 1: the input is wrong; 2: the command is.
 """
@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from pathlib import Path
 
+from chromata_core.choices import CHOICES
 from chromata_core.errors import ChromataError, SheetError
 from chromata_core.method.describe import card, page, readings_schema
 from chromata_core.method.evaluate import context_of, evaluate
@@ -37,8 +38,9 @@ def main(arguments: Sequence[str] | None = None) -> int:
 
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="chromata", description="The computation of Chromata, on the command line.")
-    commands = parser.add_subparsers(dest="command", required=True, metavar="methods | describe | compute")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="methods | choices | describe | compute")
     listing = commands.add_parser("methods", help="list the experiments")
+    choices = commands.add_parser("choices", help="choices that change a last digit, and what others would give")
     describe = commands.add_parser("describe", help="one experiment: readings, options, formulas, JSON Schema")
     compute = commands.add_parser("compute", help="readings in (JSON or CSV), results with uncertainty out")
     for command in (describe, compute):
@@ -46,7 +48,7 @@ def _parser() -> argparse.ArgumentParser:
     compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
     compute.add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
     compute.add_argument("--seed", type=int, default=1, metavar="N", help="of the random draws (1)")
-    for command in (listing, describe, compute):
+    for command in (listing, choices, describe, compute):
         command.add_argument("--json", action="store_true", help="JSON instead of text")
     return parser
 
@@ -56,6 +58,11 @@ def _methods(_: argparse.Namespace) -> tuple[str, object]:
     width = max(len(found.slug) for found in cards)
     lines = [f"{found.slug:<{width}}  {found.family_label}: {found.title}. {found.question}" for found in cards]
     return "\n".join(lines), [asdict(found) for found in cards]
+
+
+def _choices(_: argparse.Namespace) -> tuple[str, object]:
+    said = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
+    return "\n".join(said), [asdict(choice) for choice in CHOICES]
 
 
 def _describe(options: argparse.Namespace) -> tuple[str, object]:
@@ -113,7 +120,7 @@ def _text_of(name: str) -> str:
         raise SheetError([f"{name} cannot be read: {reason}."]) from error
 
 
-_COMMANDS = {"methods": _methods, "describe": _describe, "compute": _compute}
+_COMMANDS = {"methods": _methods, "choices": _choices, "describe": _describe, "compute": _compute}
 
 if __name__ == "__main__":
     sys.exit(main())

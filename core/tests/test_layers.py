@@ -10,7 +10,7 @@ ROOT = Path(chromata_core.__file__).parent
 # Lowest first. ``formula`` computes on columns and knows quantities; instruments carry error sources.
 ORDER = (
     "errors", "quantity", "formula", "uncertainty", "statistics", "chemistry", "curves", "instruments", "method",
-    "methods",     "planning", "simulation", "cli",
+    "methods",     "planning", "simulation", "choices", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
 ALLOWED = {"numpy", "pint", "periodictable", "scipy"}

@@ -66,6 +66,34 @@ class ValueWithUncertainty(TestCase):
         self.assertEqual(len(made.value.partition(".")[2]), len(made.uncertainty.partition(".")[2]), made)
 
 
+numbers = st.builds(
+    lambda digits, place: Figured(digits * 10.0**-place, place), st.integers(1, 999_999), st.integers(0, 6)
+)
+
+
+class FiguresSchoolHolds(TestCase):
+    """The rules as laws, on any pair of written numbers."""
+
+    @given(numbers, numbers)
+    def test_a_sum_knows_no_more_decimals_than_its_worst_term(self, a: Figured, b: Figured) -> None:
+        self.assertEqual(figured(parse_formula("a + b"), {"a": a, "b": b}).place, min(a.place, b.place))
+
+    @given(numbers, numbers)
+    def test_a_product_or_quotient_has_the_figures_of_its_worst_factor(self, a: Figured, b: Figured) -> None:
+        for formula in ("a * b", "a / b"):
+            self.assertEqual(figured(parse_formula(formula), {"a": a, "b": b}).figures, min(a.figures, b.figures))
+
+    @given(numbers)
+    def test_a_logarithm_has_as_many_decimals_as_its_argument_figures_and_back(self, a: Figured) -> None:
+        logarithm = figured(parse_formula("log10(a)"), {"a": a})
+        self.assertEqual(logarithm.place, a.figures)
+        self.assertEqual(figured(parse_formula("exp(b)"), {"b": Figured(1.5, a.figures)}).figures, a.figures)
+
+    @given(numbers, st.integers(2, 9))
+    def test_an_exact_factor_limits_nothing(self, a: Figured, n: int) -> None:
+        self.assertEqual(figured(parse_formula(f"{n} * a"), {"a": a}).figures, a.figures)
+
+
 class FiguresSchool(TestCase):
     """Sums keep decimals, products keep figures, logarithms keep the mantissa (common rule; SP 811 B.7.2 for sums)."""
 

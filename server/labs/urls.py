@@ -7,6 +7,7 @@ from labs import views
 urlpatterns = [
     path("methods", views.Methods.as_view()),
     path("methods/<slug:slug>", views.MethodDetail.as_view()),
+    path("choices", views.Choices.as_view()),
     path("instruments", views.Instruments.as_view()),
     path("predict", views.PlanPreview.as_view()),
     path("sessions", views.Sessions.as_view()),

@@ -5,6 +5,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.describe import MethodCard, MethodPage, card, page
@@ -42,6 +43,14 @@ class MethodDetail(APIView):
     @extend_schema(operation_id="method", responses=shape(MethodPage))
     def get(self, request: Request, slug: str) -> Response:
         return answer(page(method(slug)))
+
+
+class Choices(APIView):
+    """Choices that change a last digit."""
+
+    @extend_schema(operation_id="choices", responses=shape(ChoiceMade)(many=True))
+    def get(self, request: Request) -> Response:
+        return answer(list(CHOICES))
 
 
 class Instruments(APIView):

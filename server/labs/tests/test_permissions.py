@@ -15,6 +15,7 @@ def reads(bench: int, session: int) -> list[str]:
     """Every address that can be read."""
     return [
         "/api/me", "/api/sections", "/api/methods", "/api/methods/acid-base-titration", "/api/instruments",
+        "/api/choices",
         "/api/sessions", f"/api/sessions/{session}", f"/api/sessions/{session}/floor",
         f"/api/sessions/{session}/floor?projector=true", "/api/benches", f"/api/benches/{bench}",
         f"/api/benches/{bench}/entries", f"/api/benches/{bench}/report",

@@ -22,6 +22,9 @@ export const useMethod = (slug: string) =>
     queryFn: () => said(api.GET('/api/methods/{slug}', { params: { path: { slug } } })),
   });
 
+export const useChoices = () =>
+  useQuery({ queryKey: ['choices'], staleTime: Infinity, queryFn: () => said(api.GET('/api/choices')) });
+
 export const useInstruments = () =>
   useQuery({
     queryKey: ['instruments'],

@@ -107,6 +107,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Choices that change a last digit. */
+        get: operations["choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demo-accounts": {
         parameters: {
             query?: never;
@@ -481,6 +498,12 @@ export interface components {
             distribution: string;
             input: string;
             sensitivity: string;
+        };
+        /** @description What was chosen among several accepted ways, and what the others would change. */
+        ChoiceMade: {
+            topic: string;
+            made: string;
+            otherwise: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ChoiceOut: {
@@ -1340,6 +1363,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Verdict"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceMade"][];
                 };
             };
         };

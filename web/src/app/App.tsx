@@ -11,6 +11,7 @@ const view = <Name extends string, Props>(
 ) => lazy(async () => ({ default: (await load())[name] }));
 
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
+const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
@@ -43,6 +44,7 @@ export function App() {
                   element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />}
                 />
                 <Route path="/methods" element={<MethodBook />} />
+                <Route path="/choices" element={<ChoicesPage />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />

@@ -12,6 +12,9 @@ export function MethodBook() {
       <Box component="h1" sx={{ mt: 0, fontSize: 28 }}>
         Method book
       </Box>
+      <p>
+        Experiments by family. <Link to="/choices">How Chromata computes</Link>, where several ways are accepted.
+      </p>
       <Loaded of={methods}>
         {(all) => {
           const families = [...new Map(all.map((one) => [one.family, one.family_label]))];

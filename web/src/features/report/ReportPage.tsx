@@ -233,6 +233,7 @@ function Basis({ report }: { report: Shapes['Report'] }) {
       sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft, '& summary': { minHeight: 32, cursor: 'pointer' } }}
     >
       <summary>Where these uncertainties come from</summary>
+      <Link to="/choices">How Chromata computes, where several ways are accepted</Link>
       {report.instruments.map((tool) => (
         <Box key={tool.role} sx={{ mb: 1 }}>
           <strong>{tool.label}</strong>

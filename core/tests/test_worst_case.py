@@ -1,0 +1,37 @@
+"""The school of apparatus errors: absolute errors add in sums, percentage errors in products. Common practice."""
+
+from unittest import TestCase
+
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.worst_case import Bounded, bounded
+from chromata_core.method.evaluate import evaluate
+from chromata_core.methods.registry import method
+from tests.sheets import titration
+
+
+class Rules(TestCase):
+    def test_by_hand(self) -> None:
+        known = {
+            "a": Bounded(21.78, 0.05), "b": Bounded(0.24, 0.05), "c": Bounded(4.0, 0.1),
+            "s": [Bounded(2.0, 0.1), Bounded(4.0, 0.3)],
+        }  # fmt: skip
+        for formula, value, error in (
+            ("a - b", 21.54, 0.10), ("a + b", 22.02, 0.10), ("a * c", 87.12, 87.12 * (0.05 / 21.78 + 0.025)),
+            ("a / c", 5.445, 5.445 * (0.05 / 21.78 + 0.025)), ("c ** 3", 64.0, 64 * 3 * 0.025), ("2 * c", 8.0, 0.2),
+            ("mean(s)", 3.0, 0.2), ("last(s)", 4.0, 0.3), ("sum(s)", 6.0, 0.4),
+        ):  # fmt: skip
+            with self.subTest(formula):
+                found = bounded(parse_formula(formula), known)
+                self.assertAlmostEqual(found.value, value, places=9)
+                self.assertAlmostEqual(found.error, error, places=9)
+
+    def test_a_titration_by_hand(self) -> None:
+        """Class B burette ±0.10 once, ±0.02 at each reading; pipette ±0.03; titrant ±0.0005 in 0.1000 mol/L."""
+        sheet = titration(("0.24", "21.78"), rough=None)
+        result = evaluate(method("acid-base-titration"), sheet).results[0]
+        relative = 0.0005 / 0.1 + (0.10 + 0.02 + 0.02) / 21.54 + 0.03 / 20.00
+        self.assertEqual(result.worst_case, f"± {result.value * relative:.4f} mol/L ({relative * 100:.1f} %)")
+
+    def test_it_is_larger_than_the_gum_uncertainty(self) -> None:
+        result = evaluate(method("acid-base-titration"), titration(("0.24", "21.78"), ("0.10", "21.64"))).results[0]
+        self.assertGreater(float(result.worst_case.split()[1]), result.expanded)
