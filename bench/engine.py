@@ -80,9 +80,7 @@ def draws() -> None:
     ours = timed(lambda: monte_carlo(block, DRAWS), 5)
     grew = (resource.getrusage(resource.RUSAGE_SELF).ru_maxrss - before) / 1024
     plain = timed(bare, 5)
-    print(
-        f"a million draws: {ours:.0f} ms, bare NumPy {plain:.0f} ms, ratio {ours / plain:.2f}, {grew:.0f} MB more memory"
-    )
+    print(f"a million draws: {ours:.0f} ms, bare NumPy {plain:.0f} ms, ratio {ours / plain:.2f}, {grew:.0f} MB more")
 
 
 if __name__ == "__main__":
