@@ -13,7 +13,8 @@ export function MethodBook() {
         Method book
       </Box>
       <p>
-        Experiments by family. <Link to="/choices">How Chromata computes</Link>, where several ways are accepted.
+        Experiments by family. <Link to="/choices">How Chromata computes</Link>, where several ways are
+        accepted.
       </p>
       <Loaded of={methods}>
         {(all) => {
