@@ -188,6 +188,10 @@ class HeatedSeries(TestCase):
         self.assertEqual(verdict.level, "keep")
         self.assertIn("Constant", verdict.text)
 
+    def test_a_missing_digit_is_asked_for_before_constancy_is_judged(self) -> None:
+        verdict = judge(HYDRATE, crucible("33.501"), Given("m_heated", "33.45", 1, 2))
+        self.assertEqual((verdict.level, verdict.suggest), ("look", "33.450"))
+
     def test_mass_going_up_stops(self) -> None:
         self.assertEqual(found(evaluate(HYDRATE, crucible("33.447", "33.470")), "mass-rises").level, "stop")
 

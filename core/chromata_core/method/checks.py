@@ -203,6 +203,9 @@ def _is_rough(at: Context, trial: int) -> bool:
     return at.bound.rough and trial == 0
 
 
+DIGITS = ("missing-digit", "too-many-digits")
+
+
 def every_sheet(at: Context) -> Iterable[Finding]:
     """The checks that need no declaring: digits, impossible values, agreement."""
     yield from _digits(at)

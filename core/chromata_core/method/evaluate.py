@@ -5,7 +5,7 @@ from math import inf, isfinite
 
 from chromata_core.errors import ChromataError
 from chromata_core.formula.mathml import symbol_mathml
-from chromata_core.method.checks import every_sheet
+from chromata_core.method.checks import DIGITS, every_sheet
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context
 from chromata_core.method.diagnose import diagnose
@@ -316,7 +316,8 @@ def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
     here = [
         f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)
     ]
-    worst = gravest([f for f in here if f.level != "keep"])
+    # How the number is written comes first: with its last digit it may deserve another word.
+    worst = next((f for f in here if f.code in DIGITS), None) or gravest([f for f in here if f.level != "keep"])
     if worst is not None:
         lead = {"look": "Look again.", "repeat": "Repeat.", "stop": "Stop.", "keep": "Keep."}[worst.level]
         return Verdict(worst.level, lead, f"{worst.what} {worst.why} {worst.do}", worst.suggest)

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import type { Draft } from '../../queue/outbox';
+import { begun, sameSlot, taskInHand, urgent, type Bench, type Task } from './hand';
+
+const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
+  kind: 'reading',
+  key,
+  trial,
+  index: null,
+  step: key,
+  title: key,
+  lead: '',
+  then: '',
+  aside: '',
+  detail: '',
+  done,
+  optional: false,
+});
+const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T12:00:00Z'): Draft => ({
+  id: key,
+  key,
+  text: '1.00',
+  trial,
+  index: null,
+  written_at,
+  supersedes: null,
+  reason: '',
+});
+const FINISHED: Task = { ...task('', true, null), kind: 'finished' };
+
+function bench(tasks: Task[], extra: object = {}): Bench {
+  const hand = tasks.find((one) => !one.done) ?? FINISHED;
+  return { evaluation: { tasks, hand, findings: [], ...extra } } as unknown as Bench;
+}
+
+describe('the task in hand', () => {
+  const tasks = [task('V_start', true), task('end_point', false), task('V_end', false), task('V_stop', true)];
+
+  it('is the first that is not done', () => {
+    expect(taskInHand(bench(tasks), null, []).key).toBe('end_point');
+  });
+
+  it('goes on at once when an entry waits to be sent', () => {
+    expect(taskInHand(bench(tasks), null, [draft('end_point')]).key).toBe('V_end');
+  });
+
+  it('does not take an entry of another trial for it', () => {
+    expect(taskInHand(bench(tasks), null, [draft('end_point', 2)]).key).toBe('end_point');
+  });
+
+  it('is the one that was chosen, done or not', () => {
+    expect(taskInHand(bench(tasks), { key: 'V_start', trial: 1, index: null }, []).key).toBe('V_start');
+  });
+
+  it('forgets a choice that no longer exists', () => {
+    expect(taskInHand(bench(tasks), { key: 'V_start', trial: 9, index: null }, []).key).toBe('end_point');
+  });
+
+  it('ends when everything is written', () => {
+    expect(taskInHand(bench(tasks.map((one) => ({ ...one, done: true }))), null, []).kind).toBe('finished');
+  });
+});
+
+describe('a timer', () => {
+  const step = { key: 'run', trial: 2, begun: 100 } as Parameters<typeof begun>[0];
+
+  it('runs from what is on the record, or from what was begun here last', () => {
+    expect(begun(step, [])).toBe(100);
+    const here = [
+      draft('timer.run', 2, '2026-03-02T12:00:00Z'),
+      draft('timer.run', 2, '2026-03-02T12:05:00Z'),
+    ];
+    expect(begun(step, here)).toBe(Date.parse('2026-03-02T12:05:00Z') / 1000);
+    expect(begun(step, [draft('timer.run', 1)])).toBe(100);
+  });
+});
+
+describe('an urgent word', () => {
+  it('is a stop about a reading, not a look', () => {
+    const findings = [
+      { level: 'look', key: 'V_end' },
+      { level: 'stop', key: 'V_end', what: 'upside down?' },
+    ];
+    expect(urgent(bench([], { findings }))?.what).toBe('upside down?');
+    expect(urgent(bench([], { findings: findings.slice(0, 1) }))).toBeUndefined();
+  });
+});
+
+describe('slots', () => {
+  it('are the same when key, trial and place are', () => {
+    const one = { key: 'm_heated', trial: 1, index: 2 };
+    expect(sameSlot(one, { ...one })).toBe(true);
+    expect(sameSlot(one, { ...one, index: 3 })).toBe(false);
+  });
+});
