@@ -9,10 +9,9 @@ from dataclasses import dataclass, field, replace
 from math import isfinite
 
 from chromata_core.errors import ChromataError
-from chromata_core.method.compute import compute
 from chromata_core.method.context import Context
 from chromata_core.method.diagnose import diagnose
-from chromata_core.method.effects import example_sheet
+from chromata_core.method.effects import example_sheet, with_slip
 from chromata_core.method.evaluate import context_of
 from chromata_core.method.sheet import Sheet
 from chromata_core.method.vocabulary import Method, Quantity, Reading, Slip
@@ -82,8 +81,7 @@ def _shaken(method: Method, chance: random.Random) -> Sheet:
 
 
 def _inject(at: Context, slip: Slip, chance: random.Random, tally: Tally) -> None:
-    formulas = {slip.quantity: slip.formula} if slip.quantity else {}
-    wrong = compute(at.bound, formulas=formulas, with_rough=slip.with_rough)
+    wrong = with_slip(at.bound, slip, at.computed)
     for quantity in _results(at):
         value, true = _value(wrong.bench[quantity.key], quantity), _value(at.computed.bench[quantity.key], quantity)
         answer = _written(value, chance)

@@ -43,15 +43,20 @@ def compute(
     formulas: Mapping[str, str] | None = None,
     changes: Mapping[str, str] | None = None,
     with_rough: bool = False,
+    choosing_as: Computed | None = None,
 ) -> Computed:
     """Every quantity of ``bound``. ``formulas`` replaces quantities' formulas and ``with_rough`` averages the rough
-    trial too (slips); ``changes`` replaces readings (a fault).
+    trial too (slips); ``changes`` replaces readings (a fault). A slip of arithmetic spoils no trial, so that the trials
+    that count may be taken from another pass, ``choosing_as``.
     """
     columns = columns_of(inputs_of(bound, changes or {}), reserved(bound))
     others: Others = {key: [(parse_formula(text), None)] for key, text in (formulas or {}).items()}
     bench, trials = trial_by_trial(bound, columns, others)
-    voided = _voided(bound, trials)
-    agreed, counted = _choose(bound, trials, voided)
+    if choosing_as is None:
+        voided = _voided(bound, trials)
+        agreed, counted = _choose(bound, trials, voided)
+    else:
+        voided, agreed, counted = dict(choosing_as.voided), choosing_as.agreement, choosing_as.counted
     counted = (0, *counted) if with_rough and 0 in trials else counted
     summarise(bound, bench, [trials[n] for n in counted], columns, others)
     return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)

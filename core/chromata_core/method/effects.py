@@ -32,7 +32,8 @@ def example_sheet(method: Method) -> Sheet:
 def slip_effects(method: Method) -> list[Effect]:
     """Each slip with what it does to the worked example."""
     bound = bind(method, example_sheet(method))
-    return [_effect(slip.key, slip.says, "", "", bound, _with_slip(bound, slip)) for slip in method.slips]
+    straight = compute(bound)
+    return [_effect(slip.key, slip.says, "", "", bound, with_slip(bound, slip, straight)) for slip in method.slips]
 
 
 def fault_effects(method: Method) -> list[Effect]:
@@ -50,9 +51,10 @@ def what_if(bound: Bound) -> list[Effect]:
     return [_effect(f.key, f.label, f.looks, f.remedy, bound, b) for f, b in zip(faults, bent, strict=True)]
 
 
-def _with_slip(bound: Bound, slip: Slip) -> Computed:
+def with_slip(bound: Bound, slip: Slip, straight: Computed) -> Computed:
+    """The sheet worked with ``slip``; which trials count is as in the ``straight`` pass."""
     formulas = {slip.quantity: slip.formula} if slip.quantity else {}
-    return compute(bound, formulas=formulas, with_rough=slip.with_rough)
+    return compute(bound, formulas=formulas, with_rough=slip.with_rough, choosing_as=straight)
 
 
 def _effect(key: str, says: str, looks: str, remedy: str, bound: Bound, bent: Computed) -> Effect:
