@@ -53,6 +53,16 @@ class Correcting(BrowserCase):
         expect(page.get_by_text("Two within 0.06 mL.")).to_be_visible()
 
 
+class FastHands(BrowserCase):
+    def test_digits_typed_while_nothing_has_the_focus_are_not_lost(self) -> None:
+        page = self.at_bench()
+        done(page, 2)
+        expect(page.locator("main h1")).to_have_text("Sample volume")
+        page.evaluate("document.activeElement.blur()")
+        page.keyboard.type("20.00")
+        expect(page.get_by_role("textbox")).to_have_value("20.00")
+
+
 class NetworkAndSleep(BrowserCase):
     def test_what_is_written_without_network_is_kept_and_sent_once(self) -> None:
         page = self.at_bench()

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Drawn } from '../../instruments/Drawn';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -9,6 +9,7 @@ import { partOf, standing, toolOf, type Bench, type Task } from './hand';
 import { Entry } from './Entry';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
+import { useStrayDigits } from './useStrayDigits';
 import { useTry } from './useTry';
 
 interface Props {
@@ -26,7 +27,12 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   const [reason, setReason] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const narrow = useMediaQuery('(max-width: 599px)');
-  useEffect(() => field.current?.focus({ preventScroll: true }), []);
+  // Before the browser paints: who types on at once must not lose a digit.
+  useLayoutEffect(() => field.current?.focus({ preventScroll: true }), []);
+  useStrayDigits((digit) => {
+    setText((now) => now + digit);
+    field.current?.focus({ preventScroll: true });
+  });
   const tool = toolOf(bench, task.key);
   const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : ownUnit(bench, task.key);
   const before = standing(bench, task);
