@@ -246,7 +246,10 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
 
 
 def _spoiled(at: Context) -> Iterator[Finding]:
-    """A trial that was seen to go wrong: void, but kept on the record."""
+    """A trial that was seen to go wrong: void, but kept on the record; silent once enough others agree."""
+    agreed = at.computed.agreement is None or at.computed.agreement.agree
+    if agreed and len(at.computed.counted) >= at.bound.method.trials.minimum:
+        return
     for trial in at.trials(valid=False):
         for part in at.bound.observations:
             seen = at.bound.texts.get((part.key, trial, None))
