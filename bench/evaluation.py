@@ -44,8 +44,8 @@ def peer(make: Callable[[float, float], object]) -> object:
         make(float(end), 0.02 / sqrt(6)) - make(float(start), 0.02 / sqrt(6)) + make(0, 0.05 / sqrt(6))
         for start, end in TITRES
     ]
-    mean = sum(titres) / len(titres)  # type: ignore[arg-type,operator]
-    return titrant * (mean * room + calibration) / (sample * room)  # type: ignore[operator]
+    mean = sum(titres) / len(titres)
+    return titrant * (mean * room + calibration) / (sample * room)
 
 
 def timed(run: Callable[[], object]) -> float:
@@ -68,7 +68,7 @@ def main() -> None:
         budget(computed.columns.sources, contributions_of(computed.bench["c_s"]))
 
     def with_components() -> None:
-        peer(ufloat).error_components()  # type: ignore[attr-defined]
+        peer(ufloat).error_components()
 
     def gtc() -> None:
         found = peer(lambda x, u: GTC.ureal(x, u))

@@ -110,7 +110,7 @@ def _results(at: Context) -> list[Quantity]:
 
 
 def _value(column: object, quantity: Quantity) -> float:
-    return unit(quantity.unit).from_si(value_of(column))  # type: ignore[arg-type]
+    return unit(quantity.unit).from_si(value_of(column))
 
 
 def _written(value: float, chance: random.Random) -> Typed | None:

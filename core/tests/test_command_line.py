@@ -67,7 +67,7 @@ class CommandLine(TestCase):
         text = io.StringIO()
         rows = csv.DictWriter(text, ["key", "trial", "index", "text"])
         rows.writeheader()
-        rows.writerows(SHEET["readings"])  # type: ignore[arg-type]
+        rows.writerows(SHEET["readings"])
         with tempfile.TemporaryDirectory() as folder:
             file = Path(folder) / "readings.csv"
             file.write_text("\ufeff" + text.getvalue(), encoding="utf-8")

@@ -47,12 +47,12 @@ class Impedance(TestCase):
     """GUM H.2: resistance and reactance from voltage, current and phase measured together, hence correlated."""
 
     V = (5.007, 4.994, 5.005, 4.990, 4.999)
-    I = (19.663e-3, 19.639e-3, 19.640e-3, 19.685e-3, 19.678e-3)  # noqa: E741  (the guide's own symbol)
+    CURRENT = (19.663e-3, 19.639e-3, 19.640e-3, 19.685e-3, 19.678e-3)
     PHI = (1.0456, 1.0438, 1.0468, 1.0428, 1.0433)
 
     def test_h2(self) -> None:
         """R 127.732 Ω (0.071), X 219.847 Ω (0.295), Z 254.260 Ω (0.236): correlation as shared sources."""
-        data = np.array([self.V, self.I, self.PHI])
+        data = np.array([self.V, self.CURRENT, self.PHI])
         share = np.linalg.cholesky(np.cov(data) / 5)  # covariance of the means
         causes = [source(f"cause {n}", 1.0) for n in range(3)]
         inputs = {

@@ -1,6 +1,7 @@
 """The WSGI application for gunicorn."""
 
 import os
+from importlib import import_module
 
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 
@@ -9,6 +10,4 @@ from django.core.wsgi import get_wsgi_application
 application = get_wsgi_application()
 
 # The first visitor does not wait for units and methods to be read: every worker begins with them.
-from chromata_core.methods.registry import methods  # noqa: E402
-
-methods()
+import_module("chromata_core.methods.registry").methods()

@@ -5,6 +5,8 @@ import type { Shapes } from '../../api/client';
 import { useMe, useMethod } from '../../api/hooks';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Mathml } from '../../identity/Mathml';
+import { Columns } from '../../identity/Columns';
+import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
@@ -24,44 +26,25 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
   const [first] = page.example_results;
   return (
     <Page>
-      <Box
-        sx={{
-          borderLeft: `6px solid ${colour}`,
-          pl: 2,
-          mb: 3,
-          display: 'flex',
-          justifyContent: 'space-between',
-          gap: 2,
-          flexWrap: 'wrap',
-        }}
-      >
-        <Box>
-          <Box sx={{ color: colour, fontWeight: 700, fontSize: 14 }}>{page.card.family_label}</Box>
-          <Box component="h1" sx={{ m: 0, fontSize: 30, lineHeight: 1.2 }}>
-            {page.card.title}
-          </Box>
-          <Box sx={{ fontSize: 19, mt: 0.5 }}>{page.card.question}</Box>
-          <Box sx={{ color: ink.inkSoft, mt: 0.5, fontSize: 17 }}>{page.reaction}</Box>
-        </Box>
-        {me.data?.role === 'instructor' && (
-          <Button
-            variant="contained"
-            component={Link}
-            to={`/plan?method=${page.card.slug}`}
-            sx={{ alignSelf: 'center' }}
-          >
-            Plan a session
-          </Button>
-        )}
-      </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
-          alignItems: 'start',
-        }}
-      >
+      <Heading
+        colour={colour}
+        above={page.card.family_label}
+        title={page.card.title}
+        below={
+          <>
+            <Box sx={{ fontSize: 19, color: ink.ink, mt: 0.5 }}>{page.card.question}</Box>
+            <Box sx={{ fontSize: 17, mt: 0.5 }}>{page.reaction}</Box>
+          </>
+        }
+        actions={
+          me.data?.role === 'instructor' && (
+            <Button variant="contained" component={Link} to={`/plan?method=${page.card.slug}`}>
+              Plan a session
+            </Button>
+          )
+        }
+      />
+      <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="The computation">
             {page.quantities.map((quantity) => (
@@ -149,7 +132,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
             colour={colour}
           />
         </Box>
-      </Box>
+      </Columns>
     </Page>
   );
 }

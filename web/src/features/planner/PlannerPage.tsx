@@ -6,6 +6,8 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useInstruments, useMethod, useMethods, useSections } from '../../api/hooks';
+import { Columns } from '../../identity/Columns';
+import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { accent } from '../../identity/tokens';
@@ -69,19 +71,8 @@ function Planner({ methods, sections, slug }: Props) {
         save.mutate(plan, { onSuccess: (made) => void go(`/sessions/${made.card.id}`) });
       }}
     >
-      <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 2, mb: 3 }}>
-        <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
-          Plan a session
-        </Box>
-      </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(320px, 1fr)' },
-          alignItems: 'start',
-        }}
-      >
+      <Heading colour={colour} title="Plan a session" />
+      <Columns right="minmax(320px, 1fr)">
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Which experiment, when and for whom">
             <When {...{ plan, put, methods, sections }} />
@@ -158,7 +149,7 @@ function Planner({ methods, sections, slug }: Props) {
             Save the plan
           </Button>
         </Box>
-      </Box>
+      </Columns>
     </Box>
   );
 }

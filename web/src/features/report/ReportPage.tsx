@@ -5,6 +5,9 @@ import type { Shapes } from '../../api/client';
 import { useReport } from '../../api/hooks';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
+import { Columns } from '../../identity/Columns';
+import { dotted } from '../../identity/dotted';
+import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
@@ -33,50 +36,29 @@ function Whole({ report }: { report: Shapes['Report'] }) {
   const [first, ...others] = evaluation.results;
   return (
     <Page>
-      <Box
-        sx={{
-          borderLeft: `6px solid ${colour}`,
-          pl: 2,
-          mb: 3,
-          display: 'flex',
-          justifyContent: 'space-between',
-          gap: 2,
-          flexWrap: 'wrap',
-          alignItems: 'center',
-        }}
-      >
-        <Box>
-          <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
-            {report.session.title}
-          </Box>
-          <Box sx={{ color: ink.inkSoft }}>
+      <Heading
+        colour={colour}
+        title={report.session.title}
+        below={
+          <>
             <Link to={`/benches/${report.bench_id}`}>Bench {report.number}</Link>
-            {report.sample && ` · ${report.sample}`} · {report.team.join(', ')} ·{' '}
-            {day(report.session.starts_at)}
-          </Box>
-        </Box>
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {FILES.map(([name, label], place) => (
-            <Button
-              key={name}
-              variant={place === 0 ? 'contained' : 'outlined'}
-              component="a"
-              href={`/api/benches/${report.bench_id}/files/${name}`}
-              download
-            >
-              {label}
-            </Button>
-          ))}
-        </Box>
-      </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.3fr) minmax(0, 1fr)' },
-          alignItems: 'start',
-        }}
-      >
+            {' · '}
+            {dotted(report.sample, report.team.join(', '), day(report.session.starts_at))}
+          </>
+        }
+        actions={FILES.map(([name, label], place) => (
+          <Button
+            key={name}
+            variant={place === 0 ? 'contained' : 'outlined'}
+            component="a"
+            href={`/api/benches/${report.bench_id}/files/${name}`}
+            download
+          >
+            {label}
+          </Button>
+        ))}
+      />
+      <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Readings">
             <Readings report={report} />
@@ -150,7 +132,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             {report.whole ? 'chain verified.' : 'chain broken: the record was changed outside Chromata.'}
           </Box>
         </Box>
-      </Box>
+      </Columns>
     </Page>
   );
 }

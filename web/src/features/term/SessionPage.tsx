@@ -3,12 +3,13 @@ import Button from '@mui/material/Button';
 import { Link, useNavigate, useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useSession, useSessionState } from '../../api/hooks';
+import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
-import { accent, ink } from '../../identity/tokens';
+import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
@@ -32,40 +33,30 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
   const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      <Box
-        sx={{
-          borderLeft: `6px solid ${accent(card.family)}`,
-          pl: 2,
-          display: 'flex',
-          justifyContent: 'space-between',
-          gap: 2,
-          flexWrap: 'wrap',
-          alignItems: 'center',
-        }}
-      >
-        <Box>
-          <Box component="h1" sx={{ m: 0, fontSize: 28 }}>
-            {card.title}
-          </Box>
-          <Box sx={{ color: ink.inkSoft }}>
+      <Heading
+        colour={accent(card.family)}
+        title={card.title}
+        below={
+          <>
             <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
             {' · '}
             {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
-          </Box>
-        </Box>
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          {card.state === 'planned' && mine && (
-            <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
-              Open the session
-            </Button>
-          )}
-          {card.state !== 'planned' && (
+          </>
+        }
+        actions={
+          card.state !== 'planned' ? (
             <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
               Go to the floor
             </Button>
-          )}
-        </Box>
-      </Box>
+          ) : (
+            mine && (
+              <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
+                Open the session
+              </Button>
+            )
+          )
+        }
+      />
       {change.error && (
         <VerdictLine level="look" lead="Not done.">
           {sentence(change.error)}
