@@ -2,11 +2,13 @@
 
 import os
 import re
+import time
 from typing import Any, ClassVar
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"  # Playwright's loop runs in the thread that also uses the ORM
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from django.db import connection
 from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
 
 from labs.tests.room import Furnished, furnish, signed_in
@@ -36,12 +38,13 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
     def setUp(self) -> None:
         self.outside: list[str] = []
         self.broken: list[str] = []
+        self.contexts: list[BrowserContext] = []
         furnish(self)
 
     def context(self, size: tuple[int, int] = LAPTOP, **options: Any) -> BrowserContext:
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
         context = self.browser.new_context(viewport={"width": size[0], "height": size[1]}, **options)
-        self.addCleanup(context.close)
+        self.contexts.append(context)
         context.on("request", lambda request: self._note(request.url))
         context.on("weberror", lambda error: self.broken.append(str(error.error)))
         return context
@@ -65,8 +68,22 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
         return page
 
     def tearDown(self) -> None:
+        for context in self.contexts:
+            context.close()
+        _until_idle()
         self.assertEqual(self.outside, [], "something was fetched from outside")
         self.assertEqual(self.broken, [], "a script broke")
+
+
+def _until_idle() -> None:
+    """Waits for requests still being answered: emptying the tables under them would end in a deadlock."""
+    busy = "select count(*) from pg_stat_activity where datname = current_database() and state <> 'idle'"
+    quiet, deadline = 0, time.monotonic() + 10
+    while quiet < 3 and time.monotonic() < deadline:
+        with connection.cursor() as cursor:
+            cursor.execute(f"{busy} and pid <> pg_backend_pid()")
+            quiet = quiet + 1 if cursor.fetchone() == (0,) else 0
+        time.sleep(0.1)
 
 
 def done(page: Page, times: int = 1) -> None:
