@@ -11,6 +11,7 @@ from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.outcome import Evaluation, TrialOut
 from chromata_core.method.sheet import Sheet, bind
 from chromata_core.methods.registry import method
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from labs.models import Bench, Session
@@ -104,11 +105,15 @@ def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassCompar
             bench.sample.label if bench.sample else "",
             result.value,
             result.expanded,
-            float(result.comparison.accepted) if result.comparison else None,
+            _number(result.comparison.accepted) if result.comparison else None,
         )
         for bench, result in found
     ]
     return class_comparison(found[0][1].label, found[0][1].unit, results) if found else None
+
+
+def _number(text: str) -> float:
+    return float(parse_reading(text).value)
 
 
 _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}
@@ -139,7 +144,7 @@ def _tile(
         result=result.shown if result else None,
         value=result.value if result else None,
         expanded=result.expanded if result else None,
-        band=class_band([p.value for p in peers], [p.expanded for p in peers], float(true) if true else None),
+        band=class_band([p.value for p in peers], [p.expanded for p in peers], _number(true) if true else None),
         trials=[_trial(bench, trial) for trial in state.trials],
         last_at=_iso(max(entry.written_at for entry in entries)) if entries else None,
         level=max((f.level for f in state.findings), key=lambda level: SEVERITY[level], default="keep"),

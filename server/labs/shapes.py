@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.method.describe import PartOut
+from chromata_core.method.describe import OptionChosen, PartOut
 from chromata_core.method.finding import Level
 from chromata_core.method.outcome import Evaluation, Shown
 from chromata_core.statistics.class_band import Band
@@ -39,15 +39,6 @@ class BenchPlace:
     number: int
     sample: str
     team: list[str]
-
-
-@dataclass(frozen=True, slots=True)
-class OptionChosen:
-    """An option as it is set, in words."""
-
-    key: str
-    label: str
-    text: str
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,21 +1,12 @@
 """Sessions in the order of the term, and what each still lacks."""
 
-from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.instruments.catalogue import instrument
+from chromata_core.method.describe import options_chosen
 from chromata_core.method.sheet import active, resolve_options
-from chromata_core.method.vocabulary import NumberOption, Option, SubstanceOption
 from chromata_core.methods.registry import method
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
-from labs.shapes import (
-    BenchPlace,
-    Comparable,
-    OptionChosen,
-    SampleGiven,
-    SessionCard,
-    SessionPlan,
-    StudentPlace,
-)
+from labs.shapes import BenchPlace, Comparable, SampleGiven, SessionCard, SessionPlan, StudentPlace
 from people.models import Person, Role
 
 
@@ -61,7 +52,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     benches = session.benches.prefetch_related("team").select_related("sample")
     return SessionPlan(
         card=session_card(session),
-        options=[OptionChosen(o.key, o.label, _said(o, options)) for o in chosen.options if not _fixed(o)],
+        options=options_chosen(chosen, options),
         instruments=[f"{label}: {short}" for label, short in tools],
         benches=[
             BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", [p.name for p in b.team.all()])
@@ -84,19 +75,3 @@ def _samples(session: Session, seen: bool) -> list[SampleGiven]:
         SampleGiven(sample.label, {hidden.key: hidden.text for hidden in sample.hidden.all()} if seen else {})
         for sample in session.samples.order_by("pk")
     ]
-
-
-def _fixed(option: Option) -> bool:
-    return isinstance(option, SubstanceOption) and option.fixed
-
-
-def _said(option: Option, options: dict[str, str]) -> str:
-    text = options[option.key]
-    if isinstance(option, NumberOption):
-        limit = options[f"{option.key}.limit"]
-        spread = f" ± {limit}" if float(limit) else ""
-        return f"{text}{spread} {option.unit}".rstrip()
-    label = next((choice.label for choice in option.choices if choice.key == text), "")
-    if isinstance(option, SubstanceOption):
-        return f"{label}, {formula_text(text)}" if label else formula_text(text)
-    return label

@@ -1,5 +1,6 @@
 """The tree of a formula. Immutable; everything that is done with a formula walks these five shapes."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 
@@ -47,6 +48,19 @@ Node = Number | Name | Negative | Binary | Call
 def names(node: Node) -> tuple[str, ...]:
     """Every key the formula needs, each once, in the order written."""
     return tuple(dict.fromkeys(_walk_names(node)))
+
+
+def rewritten(node: Node, change: Callable[[Node], Node]) -> Node:
+    """``node`` with every part put through ``change``, the innermost first."""
+    match node:
+        case Negative(operand):
+            return change(Negative(rewritten(operand, change)))
+        case Binary(operator, left, right):
+            return change(Binary(operator, rewritten(left, change), rewritten(right, change)))
+        case Call(function, argument):
+            return change(Call(function, rewritten(argument, change)))
+        case _:
+            return change(node)
 
 
 def _walk_names(node: Node) -> list[str]:

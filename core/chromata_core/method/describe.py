@@ -1,5 +1,6 @@
 """A method as plain data: what the method book, the planner, the bench and the command line show of it."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
@@ -8,7 +9,7 @@ from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.method.effects import Effect, example_sheet, fault_effects, slip_effects
 from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import constants, explain, symbols, without
+from chromata_core.method.explain import constants, explain, option_text, symbols, without
 from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import (
@@ -45,6 +46,15 @@ class OptionOut:
     limit: str
     limit_label: str
     choices: list[ChoiceOut]
+
+
+@dataclass(frozen=True, slots=True)
+class OptionChosen:
+    """An option as it is set, in words."""
+
+    key: str
+    label: str
+    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -154,7 +164,16 @@ def page(method: Method) -> MethodPage:
 
 def options_out(method: Method) -> list[OptionOut]:
     """The options a session may choose."""
-    return [_option(o) for o in method.options if not (isinstance(o, SubstanceOption) and o.fixed)]
+    return [_option(option) for option in _offered(method)]
+
+
+def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
+    """The same options as they are set in resolved ``options``."""
+    return [OptionChosen(o.key, o.label, option_text(o, options)) for o in _offered(method)]
+
+
+def _offered(method: Method) -> list[Option]:
+    return [o for o in method.options if not (isinstance(o, SubstanceOption) and o.fixed)]
 
 
 def _option(option: Option) -> OptionOut:

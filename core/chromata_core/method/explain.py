@@ -1,17 +1,19 @@
 """The worked computation, line by line: formula, numbers with units, result; as mathematics and as plain text."""
 
+from collections.abc import Mapping
 from html import escape
 
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Node
+from chromata_core.formula.tree import Binary, Name, Node, rewritten
 from chromata_core.method.context import Context
 from chromata_core.method.evaluate import stated
 from chromata_core.method.outcome import Shown, WorkedLine
-from chromata_core.method.vocabulary import NumberOption, Quantity, Series, SubstanceOption
+from chromata_core.method.vocabulary import NumberOption, Option, Quantity, Series, SubstanceOption
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.uncertainty.columns import value_of
 
 
@@ -55,13 +57,11 @@ def absent(at: Context, trial: int | None) -> set[str]:
 
 def without(tree: Node, keys: set[str]) -> Node:
     """``tree`` with terms ``± key`` taken out for every key of ``keys``."""
-    match tree:
-        case Binary("+" | "-", left, Name(key)) if key in keys:
-            return without(left, keys)
-        case Binary(operator, left, right):
-            return Binary(operator, without(left, keys), without(right, keys))
-        case _:
-            return tree
+    return rewritten(tree, lambda node: node.left if isinstance(node, Binary) and _adds_any(node, keys) else node)
+
+
+def _adds_any(node: Binary, keys: set[str]) -> bool:
+    return node.operator in "+-" and isinstance(node.right, Name) and node.right.key in keys
 
 
 def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
@@ -108,7 +108,17 @@ def constants(at: Context) -> list[Shown]:
             mass = number_text(at, option.key, None)
             found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
         elif isinstance(option, NumberOption) and option.symbol:
-            limit = at.bound.options[f"{option.key}.limit"]
-            spread = f" ± {limit}" if float(at.number(f"{option.key}.limit")) else ""
-            found.append(Shown(f"{option.label}: {at.bound.options[option.key]}{spread} {option.unit}".rstrip(), 0, ""))
+            found.append(Shown(f"{option.label}: {option_text(option, at.bound.options)}", 0, ""))
     return found
+
+
+def option_text(option: Option, options: Mapping[str, str]) -> str:
+    """An option as it is set in words: “0.1026 ± 0.0004 mol/L”, “Malic acid, C₄H₆O₅”, or the choice's label."""
+    text = options[option.key]
+    if isinstance(option, NumberOption):
+        limit = options[f"{option.key}.limit"]
+        spread = f" ± {limit}" if parse_reading(limit).value else ""
+        return f"{text}{spread} {option.unit}".rstrip()
+    label = next((choice.label for choice in option.choices if choice.key == text), "")
+    formula = formula_text(text) if isinstance(option, SubstanceOption) else ""
+    return ", ".join(filter(None, (label, formula)))

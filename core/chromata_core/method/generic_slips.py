@@ -5,9 +5,9 @@ ln for log₁₀; the first of a series for the last. After the formula: a power
 """
 
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
-from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
+from chromata_core.formula.tree import Binary, Call, Name, Node, Number, rewritten
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import NumberOption, Quantity
 
@@ -81,12 +81,12 @@ def _factors(tree: Node, factors: dict[str, str]) -> Iterator[Other]:
     for key, label in factors.items():
         if _has_factor(tree, key):
             said = label[:1].lower() + label[1:]
-            yield f"without-{key}", f"“{said}” is left out", _put(tree, key, Number("1"))
+            yield f"without-{key}", f"“{said}” is left out", _put(tree, Name(key), Number("1"))
             inverse = Binary("/", Number("1"), Name(key))
             yield (
                 f"inverted-{key}",
                 f"“{said}” is divided by instead of multiplied, or the other way",
-                _put(tree, key, inverse),
+                _put(tree, Name(key), inverse),
             )
 
 
@@ -101,34 +101,22 @@ def _has_factor(tree: Node, key: str) -> bool:
             return False
 
 
-def _put(tree: Node, key: str, instead: Node) -> Node:
-    match tree:
-        case Name(name) if name == key:
-            return instead
-        case Binary(operator, left, right):
-            return Binary(operator, _put(left, key, instead), _put(right, key, instead))
-        case _:
-            return tree
-
-
 def _shapes(tree: Node, label: str) -> Iterator[Other]:
     match tree:
         case Binary("/", left, right):
             yield "ratio-inverted", f"the division for the {label} is turned over", Binary("/", right, left)
     for old, new in (("ln", "log10"), ("log10", "ln"), ("last", "first")):
-        changed = _calls(tree, old, new)
+        changed = _calling(tree, old, new)
         if changed != tree:
             says = "the first of the series is used" if old == "last" else f"{new} is used for {old}"
             yield f"{old}-{new}", says, changed
 
 
-def _calls(tree: Node, old: str, new: str) -> Node:
-    match tree:
-        case Call(function, argument):
-            return Call(new if function == old else function, _calls(argument, old, new))
-        case Binary(operator, left, right):
-            return Binary(operator, _calls(left, old, new), _calls(right, old, new))
-        case Negative(operand):
-            return replace(tree, operand=_calls(operand, old, new))
-        case _:
-            return tree
+def _put(tree: Node, old: Node, new: Node) -> Node:
+    return rewritten(tree, lambda node: new if node == old else node)
+
+
+def _calling(tree: Node, old: str, new: str) -> Node:
+    return rewritten(
+        tree, lambda node: Call(new, node.argument) if isinstance(node, Call) and node.function == old else node
+    )

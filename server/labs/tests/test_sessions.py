@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from labs import actions
 from labs.models import Session
 from labs.tests.room import Room, entry, planned, titrate, write
 
@@ -50,6 +51,19 @@ class Planning(Room):
                 self.assertIn(answer.status_code, (400, 409, 422))
                 self.assertRegex(" ".join(answer.json()["problems"]), sentence)
         self.assertEqual(Session.objects.count(), before)
+
+    def test_a_comma_is_a_decimal_point_all_the_way_to_the_floor(self) -> None:
+        said = {"options": {"c_t": "0,1026", "c_t.limit": "0,0004", "rough_trial": "no"}, "instruments": {}}
+        samples = [{"name": "A", "accepted": {"c_s": "0,1100"}}]
+        plan = self.plan(**said, samples=samples).json()
+        session = Session.objects.get(pk=plan["card"]["id"])
+        self.assertEqual({o["key"]: o["text"] for o in plan["options"]}["c_t"], "0,1026 ± 0,0004 mol/L")
+        actions.open_session(session)
+        bench = session.benches.get(number=1)
+        titrate(self.as_(bench.team.get()), bench, ("0,24", "21,78"), ("0,10", "21,64"))
+        floor = self.as_(self.instructor).get(f"/api/sessions/{session.pk}/floor").json()
+        self.assertEqual(floor["benches"][0]["band"]["centre"], "accepted")
+        self.assertEqual(floor["class_comparison"]["products"][0]["accepted"], 0.11)
 
     def test_prediction_answers_as_choices_change(self) -> None:
         body = {"method": "acid-base-titration", "options": {}, "instruments": {"burette": "burette-50-a"}}
