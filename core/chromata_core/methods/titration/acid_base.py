@@ -147,6 +147,7 @@ METHOD = Method(
     ),
     faults=(
         *burette.FAULTS,
+        burette.CARBON_DIOXIDE,
         Fault("pipette-blown-out", "Pipette blown out", {"V_end": "x * 1.0025"},
               "About 0.05 mL more sample than the pipette states: more titrant.", "A pipette to deliver keeps its last drop."),
         Fault("pipette-wet", "Pipette rinsed with water only", {"V_end": "x * 0.99"},

@@ -144,14 +144,11 @@ METHOD = Method(
         Slip("one-to-one", "carbonate is taken to neutralise one H⁺ instead of two", "m_k", "n_tablet * M_k"),
     ),
     faults=(
+        *burette.FAULTS,
         Fault("carbon-dioxide", "Carbon dioxide not driven off", {"V_end": "x + 0.40"},
               "It takes base too: more is needed, the tablet seems to neutralise less.", "Boil for a full minute."),
-        Fault("overshoot", "Overshot by one drop", {"V_end": "x + 0.05"}, "Bright pink instead of pale.",
-              "Half a drop at the end, rinsed down."),
         Fault("lost-in-mortar", "Powder spilt after weighing", {"V_end": "x + 1.5"},
               "Less sample reaches the flask than was weighed out.", "Tip it straight into the flask, tap the vial."),
-        Fault("burette-wet", "Burette rinsed with water only", {"V_end": "x * 1.01"},
-              "The base is diluted: more of it is needed.", "Rinse twice with base."),
     ),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

@@ -85,8 +85,11 @@ FAULTS = (
           "Half a drop, from the tip to the wall, rinsed down."),
     Fault("burette-wet", "Burette rinsed with water only", {"V_end": "x * 1.01"},
           "The titrant is diluted in the burette: every trial needs more.", "Rinse twice with titrant."),
-    Fault("carbon-dioxide", "Carbon dioxide in the sample water", {"V_end": "x + 0.10"},
-          "The pink fades again and again.", "Boil the water first, or go on until the colour holds for 30 s."),
+)  # fmt: skip
+
+CARBON_DIOXIDE = Fault(
+    "carbon-dioxide", "Carbon dioxide in the sample water", {"V_end": "x + 0.10"},
+    "The pink fades again and again.", "Boil the water first, or go on until the colour holds for 30 s.",
 )  # fmt: skip
 
 

@@ -160,6 +160,7 @@ METHOD = Method(
               "Part of the mass is water: less titrant is needed, the concentration seems too high.",
               "Dry it and let it cool in a desiccator."),
         *burette.FAULTS,
+        burette.CARBON_DIOXIDE,
     ),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip
