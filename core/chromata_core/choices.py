@@ -69,7 +69,7 @@ CHOICES: tuple[ChoiceMade, ...] = (
     ),
     ChoiceMade(
         "Standard potentials",
-        "The usual handbook series; an instructor may override them.",
+        "The usual handbook series.",
         "Compilations differ by 65 mV for iron(II)/iron and by 130 mV for dichromate.",
     ),
     ChoiceMade(

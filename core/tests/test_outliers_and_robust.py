@@ -5,7 +5,8 @@ from unittest import TestCase
 from scipy import stats
 
 from chromata_core.statistics.comparing import f_test, pooled_s, t_interval, welch
-from chromata_core.statistics.outliers import TooFewError, dixon, dixon_critical, grubbs, grubbs_critical
+from chromata_core.statistics.outliers import dixon, dixon_critical, grubbs, grubbs_critical
+from chromata_core.statistics.replicates import TooFewError
 from chromata_core.statistics.robust import robust
 
 # Copper in wholemeal flour, µg/g, 24 laboratories: Analytical Methods Committee, Analyst 114 (1989) 1693 (data set

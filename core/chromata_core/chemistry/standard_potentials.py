@@ -1,7 +1,7 @@
 """Standard electrode potentials at 25 °C, V against the standard hydrogen electrode.
 
 Values of the usual compilation (P. Vanýsek, "Electrochemical series", CRC Handbook of Chemistry and Physics), from
-memory; an instructor may override them. Where compilations differ by more than 10 mV the ``note`` says so.
+memory. Where compilations differ by more than 10 mV the ``note`` says so.
 """
 
 from dataclasses import dataclass

@@ -6,7 +6,7 @@ standard deviation serves readings and line alike. The standards' own uncertaint
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import ceil, fsum, isinf, sqrt
+from math import ceil, fsum, sqrt
 
 from chromata_core.curves.line import CurveError, Line, line
 
@@ -38,8 +38,7 @@ def unknown(
         raise CurveError("The line is flat: the readings do not depend on the standards. Was the blank used for all?")
     y0 = fsum(readings) / len(readings)
     x0 = (y0 - found.intercept) / found.slope
-    from_line = (0.0 if isinf(found.weight) else 1 / found.weight) + (x0 - found.x_mean) ** 2 / found.sxx
-    variance = (found.s / found.slope) ** 2 * (1 / len(readings) + from_line)
+    variance = (found.s**2 / len(readings) + found.u_at(x0) ** 2) / found.slope**2
     variance += _of_standards(found, xs, x0, u_standards)
     side = "below" if x0 < min(xs) else "above" if x0 > max(xs) else "inside"
     return Unknown(x0, sqrt(variance), found.dof, side, dilution(x0, max(xs)) if side == "above" else 1)
@@ -49,8 +48,7 @@ def _of_standards(found: Line, xs: Sequence[float], x0: float, us: Sequence[floa
     """Variance that the standards' independent uncertainties bring: each moves the line as an error of y would."""
     if us is None:
         return 0.0
-    share = 0.0 if isinf(found.weight) else 1 / found.weight
-    lever = [share + (x0 - found.x_mean) * (x - found.x_mean) / found.sxx for x in xs]
+    lever = [found.share + (x0 - found.x_mean) * (x - found.x_mean) / found.sxx for x in xs]
     return fsum((w * u) ** 2 for w, u in zip(lever, us, strict=True))
 
 
@@ -75,10 +73,8 @@ class LineTests:
 
 def line_tests(xs: Sequence[float], ys: Sequence[float]) -> LineTests:
     """t test of the intercept, and of the quadratic term of a parabola through the same points."""
-    from scipy.special import stdtr
-
     found = line(xs, ys)
-    zero = _two_sided(stdtr, found.intercept, found.u_intercept, found.dof)
+    zero = _two_sided(found.intercept, found.u_intercept, found.dof)
     bow = None
     if len(xs) > 3 and len(set(xs)) > 3:
         # Residuals against what is left of (x − x̄)² once its own line is taken out: the partial regression.
@@ -88,12 +84,13 @@ def line_tests(xs: Sequence[float], ys: Sequence[float]) -> LineTests:
         slope = fsum(a * b for a, b in zip(left, found.residuals, strict=True)) / size
         rest = fsum((r - slope * v) ** 2 for r, v in zip(found.residuals, left, strict=True))
         freedom = len(xs) - 3
-        bow = _two_sided(stdtr, slope, sqrt(rest / freedom / size), freedom)
+        bow = _two_sided(slope, sqrt(rest / freedom / size), freedom)
     return LineTests(zero, bow)
 
 
-def _two_sided(stdtr: object, value: float, u: float, dof: int) -> float:
+def _two_sided(value: float, u: float, dof: int) -> float:
+    from scipy.special import stdtr  # slow to import
+
     if not u:
         return 1.0 if abs(value) < 1e-15 else 0.0
-    assert callable(stdtr)
     return float(2 * stdtr(dof, -abs(value / u)))

@@ -110,8 +110,7 @@ def gran(volumes: Sequence[float], ph: Sequence[float], start_volume: float, wea
     ys = [(v if weak else start_volume + v) * scale * 10**-p for v, p in used]
     found = line(xs, ys)
     volume = -found.intercept / found.slope
-    u = abs(found.s / found.slope) * sqrt(1 / found.n + (volume - found.x_mean) ** 2 / found.sxx)
-    return Gran(EndPoint("Gran", volume, u, 0.0), found)
+    return Gran(EndPoint("Gran", volume, found.u_at(volume) / abs(found.slope), 0.0), found)
 
 
 def half_equivalence(volumes: Sequence[float], ph: Sequence[float], equivalence: float) -> float:

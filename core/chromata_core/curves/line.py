@@ -5,7 +5,7 @@ Sums are taken about the weighted mean and exactly (fsum), so that nothing is lo
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import fsum, inf, sqrt
+from math import fsum, sqrt
 
 from chromata_core.errors import ChromataError
 
@@ -20,7 +20,7 @@ class CurveError(ChromataError):
 class Line:
     """y = intercept + slope·x with standard errors; ``s`` is the residual standard deviation with ``dof``.
 
-    ``weight``, ``x_mean``, ``y_mean`` and ``sxx`` are the weighted sums that inverse prediction needs.
+    ``share`` (1/Σw, 0 through the origin), ``x_mean``, ``y_mean`` and ``sxx`` are what inverse prediction needs.
     """
 
     slope: float
@@ -31,7 +31,7 @@ class Line:
     dof: int
     r2: float
     n: int
-    weight: float
+    share: float
     x_mean: float
     y_mean: float
     sxx: float
@@ -41,6 +41,10 @@ class Line:
     def at(self, x: float) -> float:
         """The line's y at ``x``."""
         return self.intercept + self.slope * x
+
+    def u_at(self, x: float) -> float:
+        """Standard uncertainty of the line's own height at ``x``, without the scatter of a new reading there."""
+        return self.s * sqrt(self.share + (x - self.x_mean) ** 2 / self.sxx)
 
 
 def line(
@@ -62,10 +66,11 @@ def line(
     rss = fsum(a * r * r for a, r in zip(w, residuals, strict=True))
     dof = len(xs) - (1 if through_origin else 2)
     s = sqrt(rss / dof)
-    u_intercept = 0.0 if through_origin else s * sqrt(1 / total + x_mean**2 / sxx)
+    share = 0.0 if through_origin else 1 / total
+    u_intercept = 0.0 if through_origin else s * sqrt(share + x_mean**2 / sxx)
     return Line(
         slope, y_mean - slope * x_mean, s / sqrt(sxx), u_intercept, s, dof, 1 - rss / syy if syy else 1.0, len(xs),
-        inf if through_origin else total, x_mean, y_mean, sxx, residuals, through_origin,
+        share, x_mean, y_mean, sxx, residuals, through_origin,
     )  # fmt: skip
 
 

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import sqrt
+from math import hypot
 
 from chromata_core.curves.line import CurveError, Line, line
 
@@ -29,12 +29,14 @@ def at_mixing(times: Sequence[float], temperatures: Sequence[float], mixed: floa
         raise CurveError("There is no reading before mixing. The starting temperature is needed.")
     if len(later) < 3:
         raise CurveError("Three readings or more are needed after the temperature has settled. Go on reading.")
-    before, u_before = _there(earlier, mixed) if len(earlier) > 2 else (sum(c for _, c in earlier) / len(earlier), 0.0)
-    found = line([t for t, _ in later], [c for _, c in later])
-    after, u_after = _there(later, mixed)
-    return Mixing(before, after, after - before, sqrt(u_before**2 + u_after**2), found)
+    before, u_before = sum(c for _, c in earlier) / len(earlier), 0.0
+    if len(earlier) > 2:
+        start = _through(earlier)
+        before, u_before = start.at(mixed), start.u_at(mixed)
+    found = _through(later)
+    after = found.at(mixed)
+    return Mixing(before, after, after - before, hypot(u_before, found.u_at(mixed)), found)
 
 
-def _there(points: list[tuple[float, float]], time: float) -> tuple[float, float]:
-    found = line([t for t, _ in points], [c for _, c in points])
-    return found.at(time), found.s * sqrt(1 / found.n + (time - found.x_mean) ** 2 / found.sxx)
+def _through(points: list[tuple[float, float]]) -> Line:
+    return line([t for t, _ in points], [c for _, c in points])

@@ -7,8 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from math import sqrt
 
-from chromata_core.statistics.outliers import TooFewError
-from chromata_core.statistics.replicates import Replicates, replicates
+from chromata_core.statistics.replicates import Replicates, TooFewError, at_least, replicates
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,14 +42,9 @@ def t_interval(values: Sequence[float], confidence: float = 0.95) -> Interval:
 
 def welch(one: Sequence[float], other: Sequence[float]) -> TestOutcome:
     """Whether two means differ, spreads not assumed equal. Without any spread p is 1 for equal means, else 0."""
-    a, b = _enough(one), _enough(other)
-    return welch_of(a, b)
-
-
-def welch_of(a: Replicates, b: Replicates) -> TestOutcome:
-    """Welch's test from two summaries of at least two values each."""
     from scipy.special import stdtr
 
+    a, b = _enough(one), _enough(other)
     parts = [summary.s**2 / summary.n for summary in (a, b)]
     if not sum(parts):
         return TestOutcome(0.0, (float(a.n + b.n - 2),), 1.0 if a.mean == b.mean else 0.0)
@@ -72,7 +66,7 @@ def f_test(one: Sequence[float], other: Sequence[float]) -> TestOutcome:
 
 def pooled_s(groups: Sequence[Sequence[float]]) -> tuple[float, int]:
     """Standard deviation within groups, and its degrees of freedom: √(Σ(nᵢ − 1)sᵢ² / Σ(nᵢ − 1))."""
-    summaries = [_enough(group) for group in groups if len(group) > 1]
+    summaries = [replicates(group) for group in groups if len(group) > 1]
     freedom = sum(summary.n - 1 for summary in summaries)
     if not freedom:
         raise TooFewError("A pooled s needs at least one group of two values.")
@@ -93,6 +87,4 @@ def one_way(groups: Sequence[Sequence[float]]) -> TestOutcome:
 
 
 def _enough(values: Sequence[float]) -> Replicates:
-    if len(values) < 2:
-        raise TooFewError(f"A spread needs at least 2 values; given: {len(values)}.", n=len(values))
-    return replicates(values)
+    return at_least(values, 2, "A spread")

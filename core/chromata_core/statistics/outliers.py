@@ -13,16 +13,9 @@ from math import sqrt
 import numpy as np
 from numpy.typing import NDArray
 
-from chromata_core.errors import ChromataError
-from chromata_core.statistics.replicates import replicates
+from chromata_core.statistics.replicates import TooFewError, at_least
 
 _Array = NDArray[np.float64]
-
-
-class TooFewError(ChromataError):
-    """A statistic that needs more values than it was given."""
-
-    code = "too-few"
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,13 +49,10 @@ def dixon(values: Sequence[float], confidence: float = 0.95) -> Suspect:
 
 def grubbs(values: Sequence[float], confidence: float = 0.95) -> Suspect:
     """Grubbs' G of the value furthest from the mean, two-sided at ``confidence``; three values or more."""
-    n = len(values)
-    if n < 3:
-        raise TooFewError(f"Grubbs’ test needs at least 3 values; there are {n}.", n=n)
-    summary = replicates(values)
-    index = max(range(n), key=lambda i: abs(values[i] - summary.mean))
+    summary = at_least(values, 3, "Grubbs’ test")
+    index = max(range(summary.n), key=lambda i: abs(values[i] - summary.mean))
     ratio = abs(values[index] - summary.mean) / summary.s if summary.s else 0.0
-    return Suspect("Grubbs", index, values[index], ratio, grubbs_critical(n, confidence))
+    return Suspect("Grubbs", index, values[index], ratio, grubbs_critical(summary.n, confidence))
 
 
 @lru_cache(maxsize=256)

@@ -4,6 +4,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from math import fsum, sqrt
 
+from chromata_core.errors import ChromataError
+
+
+class TooFewError(ChromataError):
+    """A statistic that needs more values than it was given."""
+
+    code = "too-few"
+
 
 @dataclass(frozen=True, slots=True)
 class Replicates:
@@ -15,6 +23,13 @@ class Replicates:
     spread: float
     rsd: float
     rad: float
+
+
+def at_least(values: Sequence[float], needed: int, what: str) -> Replicates:
+    """Summary of ``values``; TooFewError with a sentence where ``what`` needs more of them."""
+    if len(values) < needed:
+        raise TooFewError(f"{what} needs at least {needed} values; there are {len(values)}.", n=len(values))
+    return replicates(values)
 
 
 def replicates(values: Sequence[float]) -> Replicates:

@@ -9,8 +9,7 @@ from dataclasses import dataclass
 from math import erf, exp, pi, sqrt
 from statistics import median
 
-from chromata_core.statistics.outliers import TooFewError
-from chromata_core.statistics.replicates import replicates
+from chromata_core.statistics.replicates import at_least, replicates
 
 MAD_FACTOR = 1.4826
 _K = 1.5
@@ -30,12 +29,11 @@ class Robust:
 
 def robust(values: Sequence[float], k: float = _K) -> Robust:
     """Robust summary of at least three values; TooFewError otherwise."""
-    if len(values) < 3:
-        raise TooFewError(f"A robust mean needs at least 3 values; there are {len(values)}.", n=len(values))
+    plain = at_least(values, 3, "A robust mean")
     centre = median(values)
     mad = MAD_FACTOR * median(abs(value - centre) for value in values)
-    mean, s = _huber(values, centre, mad or replicates(values).s, k)
-    return Robust(len(values), centre, mad, mean, s)
+    mean, s = _huber(values, centre, mad or plain.s, k)
+    return Robust(plain.n, centre, mad, mean, s)
 
 
 def _huber(values: Sequence[float], mean: float, s: float, k: float) -> tuple[float, float]:
