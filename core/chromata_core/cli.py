@@ -18,6 +18,7 @@ from chromata_core.method.explain import explain
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, WorkedLine
 from chromata_core.method.sheet_file import SheetFile, read_sheet
+from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import method, methods
 
 
@@ -85,15 +86,14 @@ def _compute(options: argparse.Namespace) -> tuple[str, object]:
         raise SheetError([f"The file is for “{file.method}”, not for “{chosen.slug}”."])
     if options.draws is not None and not 1000 <= options.draws <= 10_000_000:
         raise SheetError(["--draws must be from 1000 to 10000000."])
-    return _computed(options, file)
+    return _computed(chosen, file, options.draws, options.seed)
 
 
-def _computed(options: argparse.Namespace, file: SheetFile) -> tuple[str, object]:
-    chosen = method(options.slug)
+def _computed(chosen: Method, file: SheetFile, most: int | None, seed: int) -> tuple[str, object]:
     outcome = evaluate(chosen, file.sheet, file.accepted)
     at = context_of(chosen, file.sheet)
     lines = explain(at)
-    draws = draw_results(at, options.draws, options.seed) if options.draws else []
+    draws = draw_results(at, most, seed) if most else []
     data = {**asdict(outcome), "lines": [asdict(line) for line in lines], "draws": [asdict(one) for one in draws]}
     said = "".join(f"\n  {one.label}: {one.sentence}" for one in draws)
     return _text(outcome, lines) + (f"\n\nRandom draws{said}" if draws else ""), data

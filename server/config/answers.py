@@ -1,10 +1,12 @@
-"""Core dataclasses as API answers: the schema is read off the dataclass, so no shape is written twice."""
+"""What comes in, checked; and core dataclasses as answers, their schema read off, so that no shape stands twice."""
 
 from dataclasses import asdict, fields
 from functools import lru_cache
 from typing import Any
 
+from rest_framework.request import Request
 from rest_framework.response import Response
+from rest_framework.serializers import Serializer
 from rest_framework_dataclasses.serializers import DataclassSerializer
 
 
@@ -26,6 +28,13 @@ def shape(dataclass: type[Any]) -> type[AnswerSerializer]:
     """The serializer class that describes ``dataclass`` in the OpenAPI document."""
     meta = type("Meta", (), {"dataclass": dataclass})
     return type(dataclass.__name__, (AnswerSerializer,), {"Meta": meta, "__doc__": dataclass.__doc__})
+
+
+def asked(serializer: type[Serializer[Any]], request: Request) -> dict[str, Any]:
+    """The body of ``request`` as ``serializer`` describes it; ValidationError, answered with sentences, if not."""
+    given = serializer(data=request.data)
+    given.is_valid(raise_exception=True)
+    return dict(given.validated_data)
 
 
 def answer(value: Any) -> Response:

@@ -11,7 +11,7 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.describe import MethodCard, MethodPage, card, page
 from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import Prediction, predict
-from config.answers import answer, shape
+from config.answers import answer, asked, shape
 from config.errors import Refused
 from labs import actions
 from labs.live import bench_view, floor, floor_stamp
@@ -66,9 +66,7 @@ class PlanPreview(APIView):
 
     @extend_schema(operation_id="predict", request=ChoicesSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
-        asked = ChoicesSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        said = asked.validated_data
+        said = asked(ChoicesSerializer, request)
         return answer(predict(method(said["method"]), said["options"], said["instruments"]))
 
 
@@ -83,9 +81,7 @@ class Sessions(APIView):
     @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
     def post(self, request: Request) -> Response:
         must_own(person_of(request))
-        asked = PlanSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        said = dict(asked.validated_data)
+        said = asked(PlanSerializer, request)
         section = sections_for(person_of(request)).filter(pk=said.pop("section"), owner=person_of(request)).first()
         if section is None:
             raise Refused("Choose one of your own sections.", 422)
@@ -110,9 +106,8 @@ class Teams(APIView):
     @extend_schema(operation_id="set_teams", request=TeamsSerializer, responses=shape(SessionPlan))
     def put(self, request: Request, session_id: int) -> Response:
         session = session_for(person_of(request), session_id)
-        asked = TeamsSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        actions.set_teams(session, {one["person"]: one["bench"] for one in asked.validated_data["places"]})
+        places = asked(TeamsSerializer, request)["places"]
+        actions.set_teams(session, {one["person"]: one["bench"] for one in places})
         return answer(session_plan(session, person_of(request)))
 
 
@@ -123,9 +118,7 @@ class Samples(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         must_own(person_of(request))
         session = session_for(person_of(request), session_id)
-        asked = SamplesSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        actions.set_samples(session, asked.validated_data["samples"])
+        actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
         return answer(session_plan(session, person_of(request)))
 
 
@@ -139,9 +132,7 @@ class SessionState(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         must_own(person_of(request))
         session = session_for(person_of(request), session_id)
-        asked = StateSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        _ACTIONS[asked.validated_data["action"]](session)
+        _ACTIONS[asked(StateSerializer, request)["action"]](session)
         return answer(session_card(session))
 
 

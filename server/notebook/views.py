@@ -9,7 +9,7 @@ from chromata_core.method.evaluate import judge
 from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given
 from chromata_core.methods.registry import method
-from config.answers import answer, shape
+from config.answers import answer, asked, shape
 from labs.policy import bench_for
 from notebook.actions import Draft, write
 from notebook.serializers import BatchSerializer, EntrySerializer, KeptSerializer, TrySerializer
@@ -29,9 +29,7 @@ class Entries(APIView):
     @extend_schema(operation_id="write", request=BatchSerializer, responses=KeptSerializer(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
-        batch = BatchSerializer(data=request.data)
-        batch.is_valid(raise_exception=True)
-        drafts = [Draft(**entry) for entry in batch.validated_data["entries"]]
+        drafts = [Draft(**entry) for entry in asked(BatchSerializer, request)["entries"]]
         return Response(KeptSerializer(write(bench, person_of(request), drafts), many=True).data)
 
 
@@ -41,7 +39,6 @@ class Try(APIView):
     @extend_schema(operation_id="try_reading", request=TrySerializer, responses=shape(Verdict))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
-        asked = TrySerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
+        draft = Given(**asked(TrySerializer, request))
         sheet = sheet_of(bench, bench.entries.order_by("sequence"))
-        return answer(judge(method(bench.session.method), sheet, Given(**asked.validated_data)))
+        return answer(judge(method(bench.session.method), sheet, draft))

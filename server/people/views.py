@@ -12,6 +12,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from config.answers import asked
 from config.errors import Refused
 from people.demo_accounts import DEMO_ACCOUNTS
 from people.models import Person, Role, Section
@@ -46,9 +47,8 @@ class SignIn(APIView):
 
     @extend_schema(operation_id="sign_in", request=SignInSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
-        asked = SignInSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        return _enter(request, asked.validated_data["username"], asked.validated_data["password"])
+        said = asked(SignInSerializer, request)
+        return _enter(request, said["username"], said["password"])
 
 
 @method_decorator(csrf_protect, name="dispatch")
@@ -59,13 +59,12 @@ class Join(APIView):
 
     @extend_schema(operation_id="join", request=JoinSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
-        asked = JoinSerializer(data=request.data)
-        asked.is_valid(raise_exception=True)
-        section = _section(asked.validated_data["code"])
-        person = section.students.filter(pk=asked.validated_data["person"], role=Role.STUDENT).first()
+        said = asked(JoinSerializer, request)
+        section = _section(said["code"])
+        person = section.students.filter(pk=said["person"], role=Role.STUDENT).first()
         if person is None:
             raise Refused("That name is not on this section's roster. Pick yours from the list.", 422)
-        return _enter(request, person.username, asked.validated_data["pin"])
+        return _enter(request, person.username, said["pin"])
 
 
 class Roster(APIView):

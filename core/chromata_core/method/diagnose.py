@@ -18,7 +18,7 @@ from chromata_core.method.compute import Others, inputs_of, mean_of, summarise, 
 from chromata_core.method.context import Context
 from chromata_core.method.generic_slips import AfterSlip, Variant, after_slips, generic_variants
 from chromata_core.method.vocabulary import Quantity
-from chromata_core.quantity.typed import Typed
+from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
 from chromata_core.uncertainty.source import Input
@@ -84,7 +84,7 @@ def _fits(answer: Typed, value: float) -> bool:
 
 
 def _figures(answer: Typed, at: Context, quantity: Quantity) -> Diagnosis:
-    wanted = sum(character.isdigit() for character in at.figured(quantity, None).text.lstrip("−0."))
+    wanted = parse_reading(at.figured(quantity, None).text).figures
     if answer.figures < wanted - 1:
         return Diagnosis("right", f"Right, but {answer.figures} figures waste what your readings know: give {wanted}.")
     if answer.figures > wanted + 2:

@@ -33,7 +33,10 @@ def slip_effects(method: Method) -> list[Effect]:
     """Each slip with what it does to the worked example."""
     bound = bind(method, example_sheet(method))
     straight = compute(bound)
-    return [_effect(slip.key, slip.says, "", "", bound, with_slip(bound, slip, straight)) for slip in method.slips]
+    return [
+        Effect(slip.key, slip.says, "", "", *_change(bound, straight, with_slip(bound, slip, straight)))
+        for slip in method.slips
+    ]
 
 
 def fault_effects(method: Method) -> list[Effect]:
@@ -46,9 +49,13 @@ def what_if(bound: Bound) -> list[Effect]:
     straight = compute(bound)
     if not any(q.result and q.key in straight.bench for q in bound.quantities):
         return []
-    faults = bound.method.faults
-    bent = [compute(bound, changes=fault.changes) for fault in faults]
-    return [_effect(f.key, f.label, f.looks, f.remedy, bound, b) for f, b in zip(faults, bent, strict=True)]
+    return [
+        Effect(
+            fault.key, fault.label, fault.looks, fault.remedy,
+            *_change(bound, straight, compute(bound, changes=fault.changes)),
+        )
+        for fault in bound.method.faults
+    ]  # fmt: skip
 
 
 def with_slip(bound: Bound, slip: Slip, straight: Computed) -> Computed:
@@ -57,14 +64,14 @@ def with_slip(bound: Bound, slip: Slip, straight: Computed) -> Computed:
     return compute(bound, formulas=formulas, with_rough=slip.with_rough, choosing_as=straight)
 
 
-def _effect(key: str, says: str, looks: str, remedy: str, bound: Bound, bent: Computed) -> Effect:
-    straight = compute(bound)
+def _change(bound: Bound, straight: Computed, bent: Computed) -> tuple[float, str]:
+    """In per cent and in words, for the first result that changes."""
     for quantity in (q for q in bound.quantities if q.result and q.key in straight.bench and q.key in bent.bench):
         true, wrong = value_of(straight.bench[quantity.key]), value_of(bent.bench[quantity.key])
         percent = (wrong - true) / true * 100 if true and isfinite(wrong) else 0.0
         if abs(percent) > 1e-9:
-            return Effect(key, says, looks, remedy, percent, _said(quantity, wrong, percent))
-    return Effect(key, says, looks, remedy, 0.0, "No change in this example.")
+            return percent, _said(quantity, wrong, percent)
+    return 0.0, "No change in this example."
 
 
 def _said(quantity: Quantity, wrong: float, percent: float) -> str:

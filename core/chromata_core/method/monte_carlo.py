@@ -15,8 +15,7 @@ from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import contributions_of
 from chromata_core.uncertainty.draws import Spread, drawn
 from chromata_core.uncertainty.monte_carlo import Drawn, monte_carlo, tolerance
-
-NORMAL_95 = 1.959963984540054
+from chromata_core.uncertainty.source import DIVISORS
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,7 +78,7 @@ def _spreads(at: Context) -> Mapping[str, Spread]:
 def _of(at: Context, quantity: Quantity, found: Drawn) -> DrawnResult:
     value, made, factor = stated(at, quantity)
     u = made.u * factor
-    low, high, allowed = value - NORMAL_95 * u, value + NORMAL_95 * u, tolerance(u, figures=1)
+    low, high, allowed = value - DIVISORS["normal95"] * u, value + DIVISORS["normal95"] * u, tolerance(u, figures=1)
     agrees = max(abs(found.low - low), abs(found.high - high)) <= allowed
     interval = f"{with_figures(found.low, 4)} to {with_figures(found.high, 4)} {quantity.unit}".rstrip()
     draws = f"{found.draws:,}".replace(",", "\u202f")

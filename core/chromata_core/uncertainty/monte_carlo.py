@@ -7,13 +7,14 @@ from math import floor, inf, isfinite, log10, sqrt
 import numpy as np
 from numpy.typing import NDArray
 
+from chromata_core.uncertainty.budget import PROBABILITY
+
 Draws = NDArray[np.float64]
 Draw = Callable[[np.random.Generator, int], Draws]
 
 BLOCK = 20_000
 LEAST = 100_000
 MOST = 1_000_000
-PROBABILITY = 0.95
 
 
 @dataclass(frozen=True, slots=True)
