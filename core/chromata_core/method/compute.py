@@ -127,7 +127,7 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
-            own=not common and reading.scope == "trial", unit="" if term.relative else read_with.unit,
+            own=not common and reading.scope == "trial", unit="%" if term.relative else read_with.unit,
         )  # fmt: skip
         sources.append((source, si if term.relative else 1.0))
     return Input(si, tuple(sources))
@@ -150,7 +150,7 @@ def reserved(bound: Bound) -> list[Source]:
         for error in _judgements(bound, quantity):
             u = _judged(bound, error)
             trials = bound.trial_numbers()
-            symbol = "" if error.relative else quantity.unit
+            symbol = "%" if error.relative else quantity.unit
             found += [
                 Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True, unit=symbol) for n in trials
             ]

@@ -126,10 +126,8 @@ def _budget_line(line: BudgetLine, quantity: Quantity, factor: float) -> BudgetO
     scale = unit(line.first.unit)
     several = f"{line.sources} × " if line.sources > 1 else ""
     known = ""  # the spread of trials has no size of its own before it is averaged
-    if line.first.u and line.first.unit:
-        known = f"{several}{with_figures(line.first.u / scale.factor, 2)} {line.first.unit}"
-    elif line.first.u:
-        known = f"{several}{with_figures(line.first.u * 100, 2)} %"
+    if line.first.u:
+        known = f"{several}{with_figures(line.first.u / scale.factor, 2)} {line.first.unit}".rstrip()
     sensitivity = ""
     if line.sensitivity is not None:
         per = "/".join(filter(None, (quantity.unit and f"({quantity.unit})", line.first.unit)))

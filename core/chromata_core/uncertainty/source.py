@@ -31,7 +31,7 @@ WORDS: dict[Distribution, str] = {
 @dataclass(frozen=True, slots=True)
 class Source:
     """``u`` is the standard uncertainty of this cause, in SI of whatever carries it; ``unit`` is the unit people
-    know it in, empty for a plain number or for a fraction of the value.
+    know it in: “%” for a fraction of the value, empty for a plain number.
 
     ``own`` marks a cause that is new at every trial (a reading, an end point), so that the spread of replicates
     already contains it. ``label`` is the line of the budget it belongs to.
