@@ -19,6 +19,7 @@ const Table = styled('table')({
   },
   '& th:first-of-type': { textAlign: 'left', paddingLeft: 0, fontWeight: 400, whiteSpace: 'normal' },
   '& thead th': { fontSize: 13, color: ink.inkSoft, fontWeight: 700 },
+  '& thead th::first-letter': { textTransform: 'uppercase' },
 });
 
 const Cell = styled('button')({
@@ -89,84 +90,88 @@ function columnsOf(bench: Bench, pending: Draft[]): Column[] {
 
 /** Readings and what follows from them, a column for each trial. */
 export function TrialReadings({ bench, pending, onChoose }: Props) {
-  const { evaluation, parts } = bench;
   const trials = columnsOf(bench, pending);
-  const rows = parts
+  const rows = bench.parts
     .filter((part) => part.scope === 'trial' && part.kind !== 'observation')
     .flatMap((part) => places(part, bench));
-  const quantities = evaluation.trials
+  const quantities = bench.evaluation.trials
     .flatMap((trial) => trial.quantities)
     .filter((q, at, all) => all.findIndex((o) => o.key === q.key) === at);
   return (
     <Table>
-      {trials.length > 0 && (
-        <thead>
-          <tr>
-            <th>
-              {evaluation.steps
-                .find((step) => step.trial !== null)
-                ?.trial_name.replace(/^Rough /, '')
-                .replace(/ \d+$/, '')}
-            </th>
-            {trials.map((trial) => (
-              <th key={trial.number} title={trial.why}>
-                {trial.name}
-                {trial.state === 'void' && <div style={{ fontWeight: 400 }}>void</div>}
-                {trial.state === 'set aside' && <div style={{ fontWeight: 400 }}>set aside</div>}
-              </th>
-            ))}
-          </tr>
-        </thead>
-      )}
+      {trials.length > 0 && <Head bench={bench} trials={trials} />}
       <tbody>
         {rows.map((row) => (
           <tr key={`${row.key}${row.index ?? ''}`}>
             <th scope="row">{row.label}</th>
-            {trials.map((trial) => {
-              const reading = trial.trial?.readings.find(
-                (one) => one.key === row.key && one.index === row.index,
-              );
-              const waits = pending.find((draft) => sameSlot(asSlot(draft), { ...row, trial: trial.number }));
-              const muted = trial.state === 'void' || trial.state === 'rough' || trial.state === 'set aside';
-              return (
-                <td
-                  key={trial.number}
-                  style={{
-                    opacity: muted ? 0.65 : 1,
-                    textDecoration: trial.state === 'void' ? 'line-through' : 'none',
-                  }}
-                >
-                  {reading ? (
-                    <Value reading={reading} bench={bench} onChoose={onChoose} />
-                  ) : waits ? (
-                    <Waiting text={waits.text} />
-                  ) : (
-                    ''
-                  )}
-                </td>
-              );
-            })}
+            {trials.map((trial) => (
+              <td
+                key={trial.number}
+                style={{
+                  opacity: opacity(trial),
+                  textDecoration: trial.state === 'void' ? 'line-through' : 'none',
+                }}
+              >
+                <Made {...{ bench, pending, onChoose, row, trial }} />
+              </td>
+            ))}
           </tr>
         ))}
         {quantities.map((quantity) => (
-          <tr key={quantity.key}>
-            <th scope="row" style={{ color: ink.inkSoft }}>
-              {quantity.label}
-              {quantity.shown.unit ? `, ${quantity.shown.unit}` : ''}
-            </th>
-            {trials.map((trial) => {
-              const found = trial.trial?.quantities.find((one) => one.key === quantity.key);
-              const muted = trial.state !== 'counted' && trial.state !== 'open';
-              return (
-                <td key={trial.number} style={{ fontSize: 15.5, opacity: muted ? 0.65 : 1 }}>
-                  {found && <Figure text={found.shown.text} />}
-                </td>
-              );
-            })}
-          </tr>
+          <Computed key={quantity.key} quantity={quantity} trials={trials} />
         ))}
       </tbody>
     </Table>
+  );
+}
+
+/** Trials that are not averaged stand back. */
+const opacity = ({ state }: Column) => (state === 'counted' || state === 'open' ? 1 : 0.65);
+
+function Head({ bench, trials }: { bench: Bench; trials: Column[] }) {
+  const named = bench.evaluation.steps.find((step) => step.trial !== null)?.trial_name ?? '';
+  return (
+    <thead>
+      <tr>
+        <th>{named.replace(/^Rough /, '').replace(/ \d+$/, '')}</th>
+        {trials.map((trial) => (
+          <th key={trial.number} title={trial.why}>
+            {trial.name}
+            {['void', 'set aside'].includes(trial.state) && (
+              <div style={{ fontWeight: 400 }}>{trial.state}</div>
+            )}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+}
+
+/** The reading of one trial, or what was written here and is not sent yet. */
+function Made({ bench, pending, onChoose, row, trial }: Props & { row: Place; trial: Column }) {
+  const reading = trial.trial?.readings.find((one) => one.key === row.key && one.index === row.index);
+  if (reading) return <Value reading={reading} bench={bench} onChoose={onChoose} />;
+  const waits = pending.find((draft) => sameSlot(asSlot(draft), { ...row, trial: trial.number }));
+  return waits ? <Waiting text={waits.text} /> : null;
+}
+
+function Computed({ quantity, trials }: { quantity: Shapes['QuantityOut']; trials: Column[] }) {
+  const { key, label, shown } = quantity;
+  return (
+    <tr>
+      <th scope="row" style={{ color: ink.inkSoft }}>
+        {label}
+        {shown.unit ? `, ${shown.unit}` : ''}
+      </th>
+      {trials.map((trial) => {
+        const found = trial.trial?.quantities.find((one) => one.key === key);
+        return (
+          <td key={trial.number} style={{ fontSize: 15.5, opacity: opacity(trial) }}>
+            {found && <Figure text={found.shown.text} />}
+          </td>
+        );
+      })}
+    </tr>
   );
 }
 

@@ -2,6 +2,8 @@ import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { sentence } from '../../api/client';
 import { BudgetBars } from '../../identity/BudgetBars';
+import { Folded } from '../../identity/Folded';
+import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -42,7 +44,9 @@ export function Consequences({ prediction, error, colour, benches, instruments }
           <BudgetBars lines={prediction.budget} colour={colour} />
           <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>{prediction.advice}</Box>
           <Box sx={{ mt: 1 }}>{prediction.improvement}</Box>
-          <Alternatives of={prediction.alternatives} />
+          <Folded title="Other choices, one at a time">
+            <Pairs rows={prediction.alternatives.map((one) => [`${one.what}: ${one.instead}`, one.text])} />
+          </Folded>
         </Sheet>
       )}
       {prediction && (
@@ -59,35 +63,6 @@ export function Consequences({ prediction, error, colour, benches, instruments }
           </Box>
         </Sheet>
       )}
-    </Box>
-  );
-}
-
-/** Other choices with what they would give, the best first. */
-function Alternatives({ of }: { of: Shapes['Alternative'][] }) {
-  return (
-    <Box
-      component="details"
-      sx={{ mt: 1, fontSize: 14, '& summary': { minHeight: 32, cursor: 'pointer', color: ink.inkSoft } }}
-    >
-      <summary>Other choices, one at a time</summary>
-      {of.map((one) => (
-        <Box
-          key={`${one.what}/${one.instead}`}
-          sx={{
-            display: 'flex',
-            justifyContent: 'space-between',
-            gap: 2,
-            py: 0.4,
-            borderBottom: `1px solid ${ink.ruleSoft}`,
-          }}
-        >
-          <span>
-            {one.what}: {one.instead}
-          </span>
-          <span style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{one.text}</span>
-        </Box>
-      ))}
     </Box>
   );
 }

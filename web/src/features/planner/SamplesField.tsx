@@ -38,7 +38,9 @@ export function SamplesField({ samples, results, onChange }: Props) {
             <TextField
               label={`Accepted ${first.label.toLowerCase()}${first.unit ? `, ${first.unit}` : ''}`}
               value={sample.accepted[first.key] ?? ''}
-              onChange={(event) => put(at, { ...sample, accepted: { [first.key]: event.target.value } })}
+              onChange={({ target }) =>
+                put(at, { ...sample, accepted: { ...sample.accepted, [first.key]: target.value } })
+              }
               slotProps={{ htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal' } }}
             />
           )}

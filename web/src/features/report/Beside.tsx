@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { Figure } from '../../identity/Figure';
+import { Folded } from '../../identity/Folded';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 
@@ -22,12 +23,6 @@ export function Schools({ result, draws }: { result: Shapes['ResultOut']; draws:
   );
 }
 
-const summary = {
-  mt: 1,
-  fontSize: 13.5,
-  '& summary': { minHeight: 32, cursor: 'pointer', color: ink.inkSoft },
-};
-
 /** The budget in numbers, for those who want to check it. */
 export function BudgetTable({ lines, unit }: { lines: Shapes['BudgetOut'][]; unit: string }) {
   const cell = {
@@ -37,8 +32,7 @@ export function BudgetTable({ lines, unit }: { lines: Shapes['BudgetOut'][]; uni
     verticalAlign: 'top',
   } as const;
   return (
-    <Box component="details" sx={summary}>
-      <summary>The budget in numbers</summary>
+    <Folded title="The budget in numbers">
       <Box sx={{ overflowX: 'auto' }}>
         <table style={{ borderCollapse: 'collapse', width: '100%' }}>
           <thead>
@@ -63,7 +57,7 @@ export function BudgetTable({ lines, unit }: { lines: Shapes['BudgetOut'][]; uni
           </tbody>
         </table>
       </Box>
-    </Box>
+    </Folded>
   );
 }
 

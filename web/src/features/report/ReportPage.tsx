@@ -7,6 +7,7 @@ import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
+import { Folded } from '../../identity/Folded';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
@@ -32,8 +33,6 @@ const FILES = [
 
 function Whole({ report }: { report: Shapes['Report'] }) {
   const colour = accent(report.session.family);
-  const { evaluation } = report;
-  const [first, ...others] = evaluation.results;
   return (
     <Page>
       <Heading
@@ -75,51 +74,9 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Sheet title="Aim">
             {report.aim} <span style={{ color: ink.inkSoft }}>{report.reaction}</span>
           </Sheet>
-          <Sheet title="Results">
-            <Box sx={{ display: 'grid', gap: 1 }}>
-              {first && <ResultCard result={first} colour={colour} />}
-              {others.map((result) => (
-                <ResultCard key={result.key} result={result} colour={colour} small />
-              ))}
-              {!first && 'No result yet: readings are missing.'}
-              {first?.comparison && <Comparison comparison={first.comparison} />}
-              {evaluation.agreement && (
-                <Box sx={{ fontSize: 14 }}>
-                  <StateTag
-                    level={evaluation.agreement.level}
-                    word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'}
-                  />{' '}
-                  {evaluation.agreement.what} {evaluation.agreement.why}
-                </Box>
-              )}
-            </Box>
-          </Sheet>
-          {first && (
-            <Sheet title="Uncertainty budget">
-              <BudgetBars lines={first.budget} colour={colour} />
-              <Box sx={{ mt: 1, color: ink.inkSoft }}>{first.advice}</Box>
-              <Schools result={first} draws={report.draws[0]?.sentence ?? ''} />
-              <BudgetTable lines={first.budget} unit={first.unit} />
-              <Basis report={report} />
-            </Sheet>
-          )}
-          <Sheet title="Conclusion">
-            {evaluation.own.map((own) => (
-              <Box key={own.key} sx={{ mb: 1.5 }}>
-                {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} />{' '}
-                <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
-                <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>
-              </Box>
-            ))}
-            {report.answers.map((one) => (
-              <Box key={one.question} sx={{ mb: 1.5 }}>
-                <strong>{one.question}</strong>
-                <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>
-                  {one.answer || 'Not answered yet.'}
-                </Box>
-              </Box>
-            ))}
-          </Sheet>
+          <Results report={report} colour={colour} />
+          <Budget report={report} colour={colour} />
+          <Conclusion report={report} />
           {report.notes.length > 0 && (
             <Sheet title="Notes">
               {report.notes.map((note) => (
@@ -134,6 +91,71 @@ function Whole({ report }: { report: Shapes['Report'] }) {
         </Box>
       </Columns>
     </Page>
+  );
+}
+
+interface PartProps {
+  report: Shapes['Report'];
+  colour: string;
+}
+
+function Results({ report, colour }: PartProps) {
+  const { evaluation } = report;
+  const [first, ...others] = evaluation.results;
+  return (
+    <Sheet title="Results">
+      <Box sx={{ display: 'grid', gap: 1 }}>
+        {first && <ResultCard result={first} colour={colour} />}
+        {others.map((result) => (
+          <ResultCard key={result.key} result={result} colour={colour} small />
+        ))}
+        {!first && 'No result yet: readings are missing.'}
+        {first?.comparison && <Comparison comparison={first.comparison} />}
+        {evaluation.agreement && (
+          <Box sx={{ fontSize: 14 }}>
+            <StateTag
+              level={evaluation.agreement.level}
+              word={evaluation.agreement.level === 'keep' ? 'Agree' : 'Once more'}
+            />{' '}
+            {evaluation.agreement.what} {evaluation.agreement.why}
+          </Box>
+        )}
+      </Box>
+    </Sheet>
+  );
+}
+
+function Budget({ report, colour }: PartProps) {
+  const [first] = report.evaluation.results;
+  if (!first) return null;
+  return (
+    <Sheet title="Uncertainty budget">
+      <BudgetBars lines={first.budget} colour={colour} />
+      <Box sx={{ mt: 1, color: ink.inkSoft }}>{first.advice}</Box>
+      <Schools result={first} draws={report.draws[0]?.sentence ?? ''} />
+      <BudgetTable lines={first.budget} unit={first.unit} />
+      <Basis report={report} />
+    </Sheet>
+  );
+}
+
+function Conclusion({ report }: { report: Shapes['Report'] }) {
+  return (
+    <Sheet title="Conclusion">
+      {report.evaluation.own.map((own) => (
+        <Box key={own.key} sx={{ mb: 1.5 }}>
+          {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} />{' '}
+          <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
+          <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>
+        </Box>
+      ))}
+      {report.answers.map((one) => (
+        <Box key={one.question} sx={{ mb: 1.5 }}>
+          <strong>{one.question}</strong>
+          <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>{one.answer || 'Not answered yet.'}</Box>
+        </Box>
+      ))}
+    </Sheet>
   );
 }
 
@@ -210,11 +232,7 @@ function Readings({ report }: { report: Shapes['Report'] }) {
 
 function Basis({ report }: { report: Shapes['Report'] }) {
   return (
-    <Box
-      component="details"
-      sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft, '& summary': { minHeight: 32, cursor: 'pointer' } }}
-    >
-      <summary>Where these uncertainties come from</summary>
+    <Folded title="Where these uncertainties come from">
       <Link to="/choices">How Chromata computes, where several ways are accepted</Link>
       {report.instruments.map((tool) => (
         <Box key={tool.role} sx={{ mb: 1 }}>
@@ -224,6 +242,6 @@ function Basis({ report }: { report: Shapes['Report'] }) {
           ))}
         </Box>
       ))}
-    </Box>
+    </Folded>
   );
 }
