@@ -14,8 +14,8 @@ from uncertainties import ufloat
 
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.propagate import Propagation
 from chromata_core.uncertainty.monte_carlo import monte_carlo
-from chromata_core.uncertainty.propagate import Propagation
 from chromata_core.uncertainty.source import Source
 
 FORMULA = "1000 * rep * m * P / (M * (V_2 - V_1) * f_T) * d"

@@ -9,7 +9,7 @@ os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"  # Playwright's loop runs in th
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
 from django.db import connection
-from playwright.sync_api import Browser, BrowserContext, Page, expect, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, FilePayload, Page, expect, sync_playwright
 
 from labs.tests.room import Furnished, furnish, signed_in
 from people.models import Person
@@ -84,6 +84,13 @@ def _until_idle() -> None:
             cursor.execute(f"{busy} and pid <> pg_backend_pid()")
             quiet = quiet + 1 if cursor.fetchone() == (0,) else 0
         time.sleep(0.1)
+
+
+def give_file(page: Page, name: str, text: str) -> None:
+    """Chooses a file of that text in the page's file field."""
+    page.locator("input[type=file]").set_input_files(
+        FilePayload(name=name, mimeType="text/plain", buffer=text.encode())
+    )
 
 
 def done(page: Page, times: int = 1) -> None:

@@ -18,13 +18,15 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("choices", "instructor", "/choices", LAPTOP, False, []),
     ("hydrate", "instructor", "/methods/hydrate", LAPTOP, False, []),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
-    ("session", "instructor", "/sessions/3", LAPTOP, False, []),
-    ("floor", "instructor", "/sessions/2/floor", LAPTOP, False, []),
-    ("class", "instructor", "/sessions/1/floor", (1280, 900), False, []),
-    ("report", "instructor", "/benches/5/report", LAPTOP, False, []),
-    ("bench", "instructor", "/benches/12", LAPTOP, False, ["type 19.21"]),
-    ("bench-phone", "instructor", "/benches/12", PHONE, False, ["type 19.2"]),
-    ("bench-dark", "instructor", "/benches/12", TABLET, True, ["type 19.21"]),
+    ("session", "instructor", "/sessions/6", LAPTOP, False, []),
+    ("floor", "instructor", "/sessions/5/floor", LAPTOP, False, []),
+    ("class", "instructor", "/sessions/4/floor", (1280, 900), False, []),
+    ("report", "instructor", "/benches/23/report", LAPTOP, False, []),
+    ("calibration", "instructor", "/benches/9/report", (1280, 1000), False, []),
+    ("stockroom", "instructor", "/stock", LAPTOP, False, []),
+    ("bench", "instructor", "/benches/30", LAPTOP, False, ["type 19.21"]),
+    ("bench-phone", "instructor", "/benches/30", PHONE, False, ["type 19.2"]),
+    ("bench-dark", "instructor", "/benches/30", TABLET, True, ["type 19.21"]),
 ]
 SIGN_IN = {"instructor": "Ilse Varga", "student": "Noor Amadi"}
 
@@ -54,7 +56,7 @@ def main(url: str) -> None:
                 page.get_by_role("button", name=SIGN_IN[who]).click()
                 page.get_by_role("button", name="Sign out").wait_for()
                 page.goto(url + path)
-            page.wait_for_timeout(1500)
+            page.wait_for_timeout(2500)
             for step in steps:
                 act(page, step)
             page.screenshot(path=FOLDER / f"{name}.png")

@@ -9,7 +9,7 @@ from django.conf import settings
 from playwright.sync_api import Page, expect
 
 from e2e.browser import PHONE, BrowserCase
-from labs.tests.room import signed_in, titrate
+from labs.tests.room import filled, signed_in, titrate
 
 AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
@@ -24,13 +24,16 @@ class EveryView(BrowserCase):
 
     def views(self) -> list[tuple[Any, str, str]]:
         """Who, where, and a text that shows that the view is there."""
-        bench, session = self.bench.pk, self.session.pk
+        bench, session, pipette = self.bench.pk, self.session.pk, filled(self.section, "volumetric-calibration").pk
         return [
             (self.instructor, "/", "Running now"),
             (self.instructor, "/methods", "Method book"),
             (self.instructor, "/methods/acid-base-titration", "The computation"),
             (self.instructor, "/methods/hydrate", "The computation"),
             (self.instructor, "/choices", "Molar masses"),
+            (self.instructor, "/stock", "Usual glassware and meters"),
+            (self.instructor, f"/benches/{pipette}/report", "Accuracy and precision"),
+            (self.instructor, f"/benches/{pipette}", "Accuracy and precision"),
             (self.instructor, "/plan", "What to expect"),
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Front of the room"),

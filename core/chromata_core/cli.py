@@ -100,9 +100,11 @@ def _computed(chosen: Method, file: SheetFile, most: int | None, seed: int) -> t
 
 
 def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
-    parts = ["Worked computation", *(f"  {line.plain}" for line in lines), "", "Results"]
+    named = [f"  {line.trial_name + ': ' if line.trial_name else ''}{line.plain}" for line in lines]
+    parts = ["Worked computation", *named, "", "Results"]
     for result in outcome.results:
-        parts.append(f"  {result.label}: {result.line}  (k = {result.k:.2f}, 95 %)")
+        trial = f", {result.trial_name.lower()}" if result.trial_name else ""
+        parts.append(f"  {result.label}{trial}: {result.line}  (k = {result.k:.2f}, 95 %)")
         parts += [f"      {line.label:<28} {line.share:6.1%}   {line.input}" for line in result.budget]
         parts.append(f"      by significant figures {result.by_figures.text}; by apparatus errors {result.worst_case}")
         parts += [f"      {result.comparison.sentence}"] if result.comparison else []

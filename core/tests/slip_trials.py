@@ -6,13 +6,14 @@ Used by the tests with a small sample and by ``bench/diagnosis.py`` with a large
 import random
 from collections.abc import Iterator
 from dataclasses import dataclass, field, replace
-from math import isfinite
+from math import isfinite, nan
 
 from chromata_core.errors import ChromataError
-from chromata_core.method.context import Context
+from chromata_core.method.compute import Computed
+from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
 from chromata_core.method.effects import example_sheet, with_slip
-from chromata_core.method.evaluate import context_of
+from chromata_core.method.evaluate import context_of, result_places
 from chromata_core.method.sheet import Sheet
 from chromata_core.method.vocabulary import Method, Quantity, Reading, Slip
 from chromata_core.quantity.rounding import with_figures
@@ -60,7 +61,7 @@ def _context(method: Method, chance: random.Random) -> Context:
             at = context_of(method, _shaken(method, chance))
         except ChromataError:
             continue
-        if [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]:
+        if _results(at):
             return at
 
 
@@ -82,13 +83,13 @@ def _shaken(method: Method, chance: random.Random) -> Sheet:
 
 def _inject(at: Context, slip: Slip, chance: random.Random, tally: Tally) -> None:
     wrong = with_slip(at.bound, slip, at.computed)
-    for quantity in _results(at):
-        value, true = _value(wrong.bench[quantity.key], quantity), _value(at.computed.bench[quantity.key], quantity)
+    for quantity, trial in _results(at):
+        value, true = _value(wrong, quantity, trial), _value(at.computed, quantity, trial)
         answer = _written(value, chance)
         if answer is None or abs(value / true - 1) < 0.002 or abs(float(answer.value) / true - 1) < 0.002:
             continue  # the slip does not show in this result, or drowns in the rounding
         tally.injected += 1
-        found = diagnose(at, quantity, answer)
+        found = diagnose(at, quantity, answer, trial=trial)
         if slip.key in found.slips:
             tally.named += 1
         else:
@@ -96,21 +97,23 @@ def _inject(at: Context, slip: Slip, chance: random.Random, tally: Tally) -> Non
 
 
 def _random_number(at: Context, chance: random.Random, tally: Tally) -> None:
-    quantity = chance.choice(_results(at))
-    true = _value(at.computed.bench[quantity.key], quantity)
+    quantity, trial = chance.choice(_results(at))
+    true = _value(at.computed, quantity, trial)
     answer = _written(true * 10 ** chance.uniform(-1.5, 1.5), chance)
     if answer is None or abs(float(answer.value) / true - 1) < 0.01:
         return
     tally.random += 1
-    tally.explained += diagnose(at, quantity, answer).kind != "unexplained"
+    tally.explained += diagnose(at, quantity, answer, trial=trial).kind != "unexplained"
 
 
-def _results(at: Context) -> list[Quantity]:
-    return [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]
+def _results(at: Context) -> list[Place]:
+    """Each result once; those of trials in the first trial that has one."""
+    return list({quantity.key: (quantity, trial) for quantity, trial in reversed(result_places(at))}.values())
 
 
-def _value(column: object, quantity: Quantity) -> float:
-    return unit(quantity.unit).from_si(value_of(column))
+def _value(computed: Computed, quantity: Quantity, trial: int | None) -> float:
+    column = computed.column(quantity.key, trial)
+    return nan if column is None else unit(quantity.unit).from_si(value_of(column))
 
 
 def _written(value: float, chance: random.Random) -> Typed | None:

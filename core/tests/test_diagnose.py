@@ -84,7 +84,7 @@ class Measured(TestCase):
     def test_every_method(self) -> None:
         injected = named = random = explained = 0
         for declared in methods().values():
-            tally = measure(declared, rounds=8, seed=4)
+            tally = measure(declared, rounds=3, seed=4)
             injected, named = injected + tally.injected, named + tally.named
             random, explained = random + tally.random, explained + tally.explained
             self.assertGreaterEqual(tally.share_named, 0.97, tally.missed)

@@ -1,18 +1,21 @@
 """End points recovered from curves whose equivalence is known, solved apart by the charge balance."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from unittest import TestCase
 
 import numpy as np
 from scipy.optimize import brentq
 
 from chromata_core.curves.end_point import (
+    Points,
+    Read,
     by_first_derivative,
     by_second_derivative,
     derivatives,
     gran,
-    half_equivalence,
     steepest,
+    step_at_jump,
+    value_at,
 )
 from chromata_core.curves.line import CurveError
 
@@ -37,8 +40,13 @@ def strong(base: float) -> float:
     return float(-np.log10(h))
 
 
-FINE = [*np.arange(0, 24, 1.0), *np.arange(24, 24.8, 0.2), *np.arange(24.8, 25.3, 0.05), *np.arange(25.4, 32, 0.5)]
-COARSE = list(np.arange(0.25, 40, 0.5))
+_FINE = [*np.arange(0, 24, 1.0), *np.arange(24, 24.8, 0.2), *np.arange(24.8, 25.3, 0.05), *np.arange(25.4, 32, 0.5)]
+FINE: list[float] = sorted({round(float(v), 2) for v in _FINE})
+COARSE: list[float] = [float(v) for v in np.arange(0.25, 40, 0.5)]
+
+
+def _gran(volumes: Read, values: Read) -> Points:
+    return gran(volumes, values, 25.0)
 
 
 class KnownEquivalence(TestCase):
@@ -50,21 +58,20 @@ class KnownEquivalence(TestCase):
     def test_second_derivative_within_two_hundredths_on_uneven_points(self) -> None:
         for curve in (ph, strong):
             values = [curve(v) for v in FINE]
-            self.assertAlmostEqual(by_second_derivative(FINE, values).volume, 25.0, delta=0.02)
-            self.assertAlmostEqual(by_first_derivative(FINE, values).volume, 25.0, delta=0.03)
-            self.assertAlmostEqual(steepest(FINE, values).volume, 25.0, delta=0.03)
+            self.assertAlmostEqual(by_second_derivative(FINE, values).item(), 25.0, delta=0.02)
+            self.assertAlmostEqual(by_first_derivative(FINE, values).item(), 25.0, delta=0.03)
+            self.assertAlmostEqual(steepest(FINE, values).item(), 25.0, delta=0.03)
 
     def test_coarse_steps_are_right_within_their_own_uncertainty(self) -> None:
         values = [strong(v) for v in COARSE]
+        self.assertAlmostEqual(step_at_jump(COARSE, values).item(), 0.5)
         for find in (steepest, by_first_derivative, by_second_derivative):
-            found = find(COARSE, values)
-            with self.subTest(found.method):
-                self.assertAlmostEqual(found.step, 0.5)
-                self.assertLess(abs(found.volume - 25.0), 2 * found.u)
+            with self.subTest(find.__name__):
+                self.assertLessEqual(abs(find(COARSE, values).item() - 25.0), 0.25)
 
     def test_a_falling_curve_is_as_good_as_a_rising_one(self) -> None:
         falling = [14 - ph(v) for v in FINE]
-        self.assertAlmostEqual(by_second_derivative(FINE, falling).volume, 25.0, delta=0.02)
+        self.assertAlmostEqual(by_second_derivative(FINE, falling).item(), 25.0, delta=0.02)
 
     def test_noise_of_a_class_meter(self) -> None:
         """± 0.02 pH on every reading: smoothed over five points the end point stays within half a step."""
@@ -72,17 +79,17 @@ class KnownEquivalence(TestCase):
         steps = list(np.arange(20, 30, 0.2))
         for _ in range(20):
             noisy = [ph(v) + random.normal(0, 0.02) for v in steps]
-            self.assertAlmostEqual(by_second_derivative(steps, noisy, reach=2).volume, 25.0, delta=0.15)
+            self.assertAlmostEqual(by_second_derivative(steps, noisy, reach=2).item(), 25.0, delta=0.15)
 
     def test_gran_finds_it_without_the_jump_being_fine(self) -> None:
         found = gran(COARSE, [strong(v) for v in COARSE], 25.0)
-        self.assertAlmostEqual(found.end_point.volume, 25.0, delta=0.02)
+        self.assertAlmostEqual(found.item(), 25.0, delta=0.02)
         weak = gran(FINE, [ph(v) for v in FINE], 25.0, weak=True)
-        self.assertAlmostEqual(weak.end_point.volume, 25.0, delta=0.05)
+        self.assertAlmostEqual(weak.item(), 25.0, delta=0.05)
 
     def test_pka_at_half_equivalence(self) -> None:
         """4.75646 at 12.5 mL, not exactly the pKₐ of 4.756."""
-        self.assertAlmostEqual(half_equivalence(FINE, [ph(v) for v in FINE], 25.0), 4.7565, delta=0.003)
+        self.assertAlmostEqual(value_at(FINE, [ph(v) for v in FINE], 12.5).item(), 4.7565, delta=0.003)
 
     def test_a_jump_not_yet_passed_says_to_go_on(self) -> None:
         volumes: Sequence[float] = [v for v in FINE if v <= 24.6]
@@ -96,6 +103,23 @@ class KnownEquivalence(TestCase):
     def test_derivatives_of_a_parabola_are_exact_on_uneven_points(self) -> None:
         volumes = [0.0, 0.3, 1.0, 1.1, 2.5]
         found = derivatives(volumes, [3 * v * v - v for v in volumes])
-        for v, first, second in zip(found.volumes, found.first, found.second, strict=True):
+        rows = np.hstack([found.volumes, found.first, found.second]).tolist()
+        for v, first, second in rows:
             self.assertAlmostEqual(first, 6 * v - 1, places=9)
             self.assertAlmostEqual(second, 6, places=9)
+
+    def test_sensitivities_are_those_of_finite_differences(self) -> None:
+        """A complex step through all four methods, beside shifting each reading by hand."""
+        values = [ph(v) for v in FINE]
+        ways: list[Callable[[Read, Read], Points]] = [by_second_derivative, by_first_derivative, steepest, _gran]
+        for find in ways:
+            for shifted in (FINE.index(24.8), len(FINE) // 2 + 6):
+                v = np.array(FINE, dtype=complex)
+                v[shifted] += 1e-100j
+                exact = find(v, values).imag.item() / 1e-100
+                plain = []
+                for step in (1e-6, -1e-6):
+                    moved = list(FINE)
+                    moved[shifted] += step
+                    plain.append(find(moved, values).item())
+                self.assertAlmostEqual(exact, (plain[0] - plain[1]) / 2e-6, places=4)

@@ -9,7 +9,7 @@ from chromata_core.method.cautions import DEFER, GOGGLES
 from chromata_core.method.describe import page, readings_schema
 from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import bind
+from chromata_core.method.sheet import Sheet, bind
 from chromata_core.method.vocabulary import ChoiceOption, Method, Reading
 from chromata_core.methods.registry import methods
 from chromata_core.planning.predict import predict
@@ -26,8 +26,8 @@ class EveryMethod(TestCase):
             outcome = evaluate(method, example_sheet(method))
             self.assertEqual([f.what for f in outcome.findings], [])
             self.assertEqual(
-                [r.key for r in outcome.results],
-                [q.key for q in bind(method, example_sheet(method)).quantities if q.result],
+                {result.key for result in outcome.results},
+                {q.key for q in bind(method, example_sheet(method)).quantities if q.result},
             )
             for result in outcome.results:
                 self.assertTrue(isfinite(result.value) and result.expanded > 0, result.key)
@@ -66,8 +66,8 @@ class EveryMethod(TestCase):
             for option in (o for o in method.options if isinstance(o, ChoiceOption)):
                 for choice in option.choices:
                     given = {**method.example.options, option.key: choice.key}
-                    prediction = predict(method, given, {})
-                    said = str(prediction) + str(evaluate(method, type(example_sheet(method))(given)).steps)
+                    prediction = predict(method, Sheet(given))
+                    said = str(prediction) + str(evaluate(method, Sheet(given)).steps)
                     self.assertNotIn("{", said.replace("{'", "").replace("{}", ""), (option.key, choice.key))
 
     def test_every_worked_line_ends_in_its_number(self) -> None:
@@ -83,7 +83,7 @@ class EveryMethod(TestCase):
 
     def test_prediction_names_what_will_limit_the_result(self) -> None:
         for method in self.each():
-            prediction = predict(method, {}, {})
+            prediction = predict(method, Sheet())
             self.assertRegex(prediction.relative, r"^± [0-9.]+ %$")
             self.assertIn(prediction.budget[0].label, prediction.advice)
 
@@ -91,18 +91,18 @@ class EveryMethod(TestCase):
 class Prediction(TestCase):
     def test_the_best_single_improvement_is_named_and_true(self) -> None:
         method = methods()["acid-base-titration"]
-        prediction = predict(method, {}, {})
+        prediction = predict(method, Sheet())
         best = prediction.alternatives[0]
         self.assertIn(best.text, prediction.improvement)
         self.assertEqual(
             [a.percent for a in prediction.alternatives], sorted(a.percent for a in prediction.alternatives)
         )
-        by_hand = predict(method, {"c_t.limit": "0.00025"}, {})
+        by_hand = predict(method, Sheet({"c_t.limit": "0.00025"}))
         halved = next(a for a in prediction.alternatives if a.what == "Titrant concentration")
         self.assertEqual(halved.text, by_hand.relative)
 
     def test_a_cylinder_for_the_sample_makes_it_much_worse(self) -> None:
-        percents = {a.instead: a.percent for a in predict(methods()["acid-base-titration"], {}, {}).alternatives}
+        percents = {a.instead: a.percent for a in predict(methods()["acid-base-titration"], Sheet()).alternatives}
         self.assertGreater(percents["Cylinder 25 mL, class B"], 2 * percents["Burette 50 mL, class A"])
 
     def test_a_better_burette_gives_a_smaller_uncertainty(self) -> None:
@@ -110,6 +110,6 @@ class Prediction(TestCase):
         method = methods()["acid-base-titration"]
         parts = {}
         for grade in "ab":
-            prediction = predict(method, {}, {"burette": f"burette-50-{grade}"})
+            prediction = predict(method, Sheet({}, {"burette": f"burette-50-{grade}"}))
             parts[grade] = next(line.u for line in prediction.budget if line.label == "Burette calibration")
         self.assertAlmostEqual(parts["b"] / parts["a"], 2, places=6)

@@ -5,10 +5,10 @@ from unittest import TestCase
 
 import numpy as np
 
+from chromata_core.formula.propagate import Propagation
 from chromata_core.statistics.replicates import replicates
 from chromata_core.uncertainty.budget import budget
 from chromata_core.uncertainty.columns import columns_of, contributions_of, value_of
-from chromata_core.uncertainty.propagate import Propagation
 from chromata_core.uncertainty.source import Input, Source, standard
 
 

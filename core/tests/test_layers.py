@@ -7,10 +7,10 @@ from unittest import TestCase
 import chromata_core
 
 ROOT = Path(chromata_core.__file__).parent
-# Lowest first. ``formula`` computes on columns and knows quantities; instruments carry error sources.
+# Lowest first. ``formula`` may call what chemistry and curves know; instruments carry error sources.
 ORDER = (
-    "errors", "quantity", "formula", "uncertainty", "statistics", "chemistry", "curves", "instruments", "method",
-    "methods",     "planning", "simulation", "choices", "cli",
+    "errors", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula", "instruments", "method",
+    "methods", "planning", "simulation", "choices", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
 ALLOWED = {"numpy", "pint", "periodictable", "scipy"}

@@ -9,7 +9,7 @@ from pathlib import Path
 from unittest import TestCase
 
 from chromata_core.statistics.comparing import one_way, pooled_s
-from chromata_core.statistics.replicates import replicates
+from chromata_core.statistics.replicates import TooFewError, replicates
 
 SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
 
@@ -49,6 +49,11 @@ class OneWay(TestCase):
         self.assertAlmostEqual(outcome.statistic / 1.59467335677930e01, 1, places=8)
         self.assertEqual(outcome.dof, (1.0, 46.0))
         self.assertAlmostEqual(pooled_s(groups)[0] / 1.51048314446410e-05, 1, places=9)
+
+    def test_one_group_or_no_scatter_is_a_sentence(self) -> None:
+        for groups in ([[1.0, 1.1]], [[1.0, 1.0], [2.0, 2.0]]):
+            with self.assertRaisesRegex(TooFewError, "two groups or more"):
+                one_way(groups)
 
 
 # A. A. Michelson, 1879: speed of light in air less 299 000 km/s, 100 measurements (NIST StRD "Michelso" in 1000 km/s).

@@ -12,11 +12,12 @@ from tests.sheets import titration
 class Rules(TestCase):
     def test_by_hand(self) -> None:
         known = {
-            "a": Bounded(21.78, 0.05), "b": Bounded(0.24, 0.05), "c": Bounded(4.0, 0.1),
+            "a": Bounded(21.78, 0.05), "b": Bounded(0.24, 0.05), "c": Bounded(4.0, 0.1), "z": Bounded(0.0, 0.1),
             "s": [Bounded(2.0, 0.1), Bounded(4.0, 0.3)],
         }  # fmt: skip
         for formula, value, error in (
             ("a - b", 21.54, 0.10), ("a + b", 22.02, 0.10), ("a * c", 87.12, 87.12 * (0.05 / 21.78 + 0.025)),
+            ("z * c", 0.0, 0.4), ("z / c", 0.0, 0.025),
             ("a / c", 5.445, 5.445 * (0.05 / 21.78 + 0.025)), ("c ** 3", 64.0, 64 * 3 * 0.025), ("2 * c", 8.0, 0.2),
             ("mean(s)", 3.0, 0.2), ("last(s)", 4.0, 0.3), ("sum(s)", 6.0, 0.4),
         ):  # fmt: skip

@@ -43,6 +43,7 @@ INSTALLED_APPS = [
     "people",
     "labs",
     "notebook",
+    "stock",
     "reports",
 ]
 

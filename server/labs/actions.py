@@ -5,11 +5,13 @@ from datetime import datetime
 
 from django.db import transaction
 from django.utils import timezone
+from stock.own import instruments_of, to_freeze
 
 from chromata_core.method.sheet import Sheet, bind, resolve_options
 from chromata_core.methods.registry import method
 from chromata_core.quantity.typed import parse_reading
 from config.errors import Refused
+from labs.comparison import comparison_of
 from labs.models import Bench, HiddenValue, Sample, Session
 from people.models import Role, Section
 
@@ -29,7 +31,7 @@ def plan_session(
 ) -> Session:
     """A new planned session with its benches; the section's students are spread over them in order of name."""
     chosen = method(slug)
-    bind(chosen, Sheet(options, instruments))
+    bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner)))
     session = Session.objects.create(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments),
@@ -65,6 +67,7 @@ def open_session(session: Session) -> None:
     chosen = method(session.method)
     session.options = resolve_options(chosen, session.options)
     session.instruments = {role.key: session.instruments.get(role.key, role.default) for role in chosen.roles}
+    session.stock = to_freeze(session)
     session.method_version = chosen.version
     session.state, session.opened_at = Session.State.OPEN, timezone.now()
     session.save()
@@ -85,6 +88,13 @@ def release_session(session: Session) -> None:
     if session.state == Session.State.PLANNED:
         raise Refused("A session that has not begun has nothing to release.")
     session.released = True
+    session.save()
+
+
+@transaction.atomic
+def set_comparison(session: Session, name: str, file: str) -> None:
+    """Prepares another product's data, a sheet file of the same method; an empty ``file`` takes it away again."""
+    session.comparison = comparison_of(session, name, file) if file.strip() else {}
     session.save()
 
 

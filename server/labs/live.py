@@ -4,16 +4,18 @@ from datetime import datetime, timedelta
 from functools import lru_cache
 
 from django.utils import timezone
+from stock.own import stock_of
 
-from chromata_core.method.describe import parts_out
+from chromata_core.method.describe import parts_out, told_of_trials
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
-from chromata_core.method.outcome import Evaluation, TrialOut
+from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
 from chromata_core.method.sheet import Sheet, bind
 from chromata_core.methods.registry import method
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+from labs.comparison import comparison_view
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
@@ -48,14 +50,16 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     """Everything a bench screen shows to ``person``."""
     entries = list(bench.entries.select_related("author").order_by("sequence"))
     chosen = method(bench.session.method)
-    bound = bind(chosen, Sheet(bench.session.options, bench.session.instruments))
+    bound = bind(chosen, Sheet(bench.session.options, bench.session.instruments, stock=stock_of(bench.session)))
+    evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
     return BenchView(
         id=bench.pk,
         number=bench.number,
         sample=bench.sample.label if bench.sample else "",
         team=[member.name for member in bench.team.order_by("name")],
         session=session_card(bench.session),
-        evaluation=evaluation_of(bench, may_see_accepted(person, bench.session)),
+        evaluation=evaluation,
+        comparison=comparison_view(bench.session, evaluation, person),
         parts=parts_out(bound),
         instruments=list({tool.slug: tool for tool in bound.instruments.values()}.values()),
         questions=list(chosen.questions),
@@ -91,14 +95,15 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     )
     needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
     chosen = method(session.method)
-    quantity = next(q for q in chosen.quantities if q.result)
+    whole = [q for q in chosen.quantities if q.result and q.scope != "trial"]
+    quantity = next(iter(whole), None) or next(q for q in chosen.quantities if q.result)
     comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
     return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, comparison)
 
 
 def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassComparison | None:
     """What the class found. An accepted value was only given to evaluations of people who may see it."""
-    found = [(bench, r) for bench, state in states for r in state.results if r.key == key]
+    found = [(bench, r) for bench, state in states for r in state.results if r.key == key and r.trial is None]
     results = [
         BenchResult(
             bench.number,
@@ -126,11 +131,18 @@ def floor_stamp(session: Session, person: Person) -> str:
     return f'"{session.pk}-{person.pk}-{session.state}-{session.released}-{heads}-{minute}"'
 
 
+def headline(state: Evaluation) -> ResultOut | None:
+    """The result a bench is known by: the first of the whole bench, else the newest of its trials."""
+    whole = [result for result in state.results if result.trial is None]
+    of_trials = [result for result in state.results if result.key == state.results[0].key]
+    return next(iter(whole), None) or next(reversed(of_trials), None)
+
+
 def _tile(
     bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluation]], seen_accepted: bool, named: bool
 ) -> FloorBench:  # fmt: skip
-    result = state.results[0] if state.results else None
-    peers = [s.results[0] for b, s in everyone if s.results and b.sample_id == bench.sample_id]
+    result = headline(state)
+    peers = [found for b, s in everyone if b.sample_id == bench.sample_id and (found := headline(s))]
     true = accepted_values(bench).get(result.key) if result and seen_accepted else None
     entries = list(bench.entries.all())
     call = _open_call(entries)
@@ -162,8 +174,7 @@ def _doing(state: Evaluation) -> str:
 
 
 def _trial(bench: Bench, trial: TrialOut) -> FloorTrial:
-    plan = method(bench.session.method).trials
-    wanted = plan.agree or next(q.key for q in method(bench.session.method).quantities if q.scope == "trial")
+    wanted = told_of_trials(method(bench.session.method))
     text = next((quantity.shown.text for quantity in trial.quantities if quantity.key == wanted), "–")
     return FloorTrial(trial.name, text, trial.state)
 

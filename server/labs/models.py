@@ -6,7 +6,10 @@ from people.models import Person, Section
 
 
 class Session(models.Model):
-    """One laboratory session of a section. Options and instruments are frozen when it opens."""
+    """One laboratory session of a section. Options, instruments and calibrations are frozen when it opens.
+
+    ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
+    """
 
     class State(models.TextChoices):
         """Where the session stands."""
@@ -25,6 +28,8 @@ class Session(models.Model):
     state = models.CharField(max_length=8, choices=State.choices, default=State.PLANNED)
     options = models.JSONField(default=dict)
     instruments = models.JSONField(default=dict)
+    stock = models.JSONField(default=dict)
+    comparison = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     opened_at = models.DateTimeField(null=True, blank=True)
     closed_at = models.DateTimeField(null=True, blank=True)

@@ -20,6 +20,19 @@ class ChoicesSerializer(serializers.Serializer[Any]):
     instruments = serializers.DictField(child=serializers.CharField(max_length=60), default=dict)
 
 
+class PreviewSerializer(ChoicesSerializer):
+    """A plan to be previewed, and for how many benches."""
+
+    benches = serializers.IntegerField(min_value=1, max_value=48, default=1)
+
+
+class ComparisonSerializer(serializers.Serializer[Any]):
+    """Another product's data: its name, and a sheet file as text; an empty file takes it away."""
+
+    name = serializers.CharField(max_length=60)
+    file = serializers.CharField(max_length=2_000_000, allow_blank=True, trim_whitespace=False)
+
+
 class PlanSerializer(ChoicesSerializer):
     """A session to be planned."""
 

@@ -4,9 +4,10 @@ from dataclasses import dataclass
 from typing import Literal
 
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.beside import Beside
 from chromata_core.method.describe import OptionChosen, PartOut
 from chromata_core.method.finding import Level
-from chromata_core.method.outcome import Evaluation, Shown
+from chromata_core.method.outcome import Evaluation, ResultOut, Shown, TrialOut
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
 
@@ -69,7 +70,7 @@ class Comparable:
 
 @dataclass(frozen=True, slots=True)
 class SessionPlan:
-    """A session whole, for its instructor and assistants."""
+    """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any."""
 
     card: SessionCard
     options: list[OptionChosen]
@@ -78,6 +79,7 @@ class SessionPlan:
     students: list[StudentPlace]
     samples: list[SampleGiven]
     comparable: list[Comparable]
+    comparison: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,6 +106,18 @@ class EntryRef:
 
 
 @dataclass(frozen=True, slots=True)
+class ComparisonView:
+    """Another product's data beside the bench's own. Until the bench's trials agree it is only announced."""
+
+    label: str
+    opened: bool
+    sentence: str
+    trials: list[TrialOut]
+    results: list[ResultOut]
+    beside: list[Beside]
+
+
+@dataclass(frozen=True, slots=True)
 class BenchView:
     """Everything a bench screen shows."""
 
@@ -113,6 +127,7 @@ class BenchView:
     team: list[str]
     session: SessionCard
     evaluation: Evaluation
+    comparison: ComparisonView | None
     parts: list[PartOut]
     instruments: list[Instrument]
     questions: list[str]

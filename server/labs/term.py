@@ -1,8 +1,11 @@
 """Sessions in the order of the term, and what each still lacks."""
 
+from stock.own import stock_of
+
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.describe import options_chosen
 from chromata_core.method.sheet import active, resolve_options
+from chromata_core.method.vocabulary import Reading
 from chromata_core.methods.registry import method
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
@@ -48,7 +51,11 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     """A session whole, as ``person`` may see it."""
     chosen = method(session.method)
     options = resolve_options(chosen, session.options)
-    tools = [(role.label, instrument(session.instruments.get(role.key, role.default)).short) for role in chosen.roles]
+    own = stock_of(session)
+    used = {reading.role for reading in active([r for r in chosen.readings if isinstance(r, Reading)], options)}
+    roles = [role for role in chosen.roles if role.key in used]
+    slugs = [(role.label, session.instruments.get(role.key, role.default)) for role in roles]
+    tools = [(label, (own.get(slug) or instrument(slug)).short) for label, slug in slugs]
     benches = session.benches.prefetch_related("team").select_related("sample")
     return SessionPlan(
         card=session_card(session),
@@ -61,6 +68,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         students=_students(session),
         samples=_samples(session, may_see_accepted(person, session)),
         comparable=[Comparable(q.key, q.label, q.unit) for q in active(chosen.quantities, options) if q.accepted],
+        comparison=session.comparison.get("label", ""),
     )
 
 

@@ -15,6 +15,7 @@ urlpatterns = [
     path("sessions/<int:session_id>/state", views.SessionState.as_view()),
     path("sessions/<int:session_id>/teams", views.Teams.as_view()),
     path("sessions/<int:session_id>/samples", views.Samples.as_view()),
+    path("sessions/<int:session_id>/comparison", views.Comparison.as_view()),
     path("sessions/<int:session_id>/floor", views.FloorNow.as_view()),
     path("benches", views.MyBenches.as_view()),
     path("benches/<int:bench_id>", views.BenchNow.as_view()),

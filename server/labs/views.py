@@ -4,11 +4,13 @@ from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from stock.own import instruments_of
 
 from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.describe import MethodCard, MethodPage, card, page
+from chromata_core.method.sheet import Sheet
 from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import Prediction, predict
 from config.answers import answer, asked, shape
@@ -18,8 +20,9 @@ from labs.live import bench_view, floor, floor_stamp
 from labs.models import Bench, Session
 from labs.policy import bench_for, benches_for, session_for, sessions_for
 from labs.serializers import (
-    ChoicesSerializer,
+    ComparisonSerializer,
     PlanSerializer,
+    PreviewSerializer,
     SamplesSerializer,
     StateSerializer,
     TeamsSerializer,
@@ -58,16 +61,17 @@ class Instruments(APIView):
 
     @extend_schema(operation_id="instruments", responses=shape(Instrument)(many=True))
     def get(self, request: Request) -> Response:
-        return answer(list(CATALOGUE.values()))
+        return answer([*instruments_of(person_of(request)).values(), *CATALOGUE.values()])
 
 
 class PlanPreview(APIView):
     """What a plan will give, before it is made."""
 
-    @extend_schema(operation_id="predict", request=ChoicesSerializer, responses=shape(Prediction))
+    @extend_schema(operation_id="predict", request=PreviewSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
-        said = asked(ChoicesSerializer, request)
-        return answer(predict(method(said["method"]), said["options"], said["instruments"]))
+        said = asked(PreviewSerializer, request)
+        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person_of(request)))
+        return answer(predict(method(said["method"]), plan, said["benches"]))
 
 
 class Sessions(APIView):
@@ -119,6 +123,17 @@ class Samples(APIView):
         must_own(person_of(request))
         session = session_for(person_of(request), session_id)
         actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
+        return answer(session_plan(session, person_of(request)))
+
+
+class Comparison(APIView):
+    """Another product's data, for benches whose trials agree."""
+
+    @extend_schema(operation_id="set_comparison", request=ComparisonSerializer, responses=shape(SessionPlan))
+    def put(self, request: Request, session_id: int) -> Response:
+        must_own(person_of(request))
+        session = session_for(person_of(request), session_id)
+        actions.set_comparison(session, **asked(ComparisonSerializer, request))
         return answer(session_plan(session, person_of(request)))
 
 

@@ -79,7 +79,7 @@ def _problem(bench: Bench, author: Person, entries: list[Entry], draft: Draft, a
 def _sheet_problem(bench: Bench, entries: list[Entry], draft: Draft) -> str:
     try:
         sheet = sheet_of(bench, entries)
-        bound = bind(method(bench.session.method), Sheet(sheet.options, sheet.instruments))
+        bound = bind(method(bench.session.method), Sheet(sheet.options, sheet.instruments, stock=sheet.stock))
         understand(bound, Given(draft.key, draft.text, draft.trial, draft.index))
     except ChromataError as error:
         return error.message

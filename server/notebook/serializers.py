@@ -36,6 +36,13 @@ class KeptSerializer(serializers.Serializer[Any]):
     problem = serializers.CharField(allow_blank=True)
 
 
+class CurveSerializer(serializers.Serializer[Any]):
+    """A logged curve: the trial it belongs to, and the file as text."""
+
+    trial = serializers.IntegerField(min_value=1, max_value=1000)
+    file = serializers.CharField(max_length=200_000, trim_whitespace=False)
+
+
 class TrySerializer(serializers.Serializer[Any]):
     """A reading that is being typed."""
 

@@ -2,6 +2,8 @@
 
 from collections.abc import Iterable
 
+from stock.own import stock_of
+
 from chromata_core.method.sheet import Given, Sheet
 from labs.models import Bench
 from notebook.models import Entry
@@ -25,4 +27,4 @@ def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
         Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp())
         for entry in standing(entries)
     )
-    return Sheet(bench.session.options, bench.session.instruments, given)
+    return Sheet(bench.session.options, bench.session.instruments, given, stock_of(bench.session))

@@ -12,7 +12,14 @@ from chromata_core.methods.registry import method
 from config.answers import answer, asked, shape
 from labs.policy import bench_for
 from notebook.actions import Draft, write
-from notebook.serializers import BatchSerializer, EntrySerializer, KeptSerializer, TrySerializer
+from notebook.logged import write_curve
+from notebook.serializers import (
+    BatchSerializer,
+    CurveSerializer,
+    EntrySerializer,
+    KeptSerializer,
+    TrySerializer,
+)
 from notebook.standing import sheet_of
 from people.policy import person_of
 
@@ -31,6 +38,17 @@ class Entries(APIView):
         bench = bench_for(person_of(request), bench_id)
         drafts = [Draft(**entry) for entry in asked(BatchSerializer, request)["entries"]]
         return Response(KeptSerializer(write(bench, person_of(request), drafts), many=True).data)
+
+
+class Curve(APIView):
+    """A logged curve, taken over from a file."""
+
+    @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=KeptSerializer(many=True))
+    def post(self, request: Request, bench_id: int) -> Response:
+        bench = bench_for(person_of(request), bench_id)
+        said = asked(CurveSerializer, request)
+        kept = write_curve(bench, person_of(request), said["trial"], said["file"])
+        return Response(KeptSerializer(kept, many=True).data)
 
 
 class Try(APIView):

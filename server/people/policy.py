@@ -20,6 +20,12 @@ def sections_for(person: Person) -> QuerySet[Section]:
     return Section.objects.filter(Q(owner=person) | Q(assistants=person)).distinct()
 
 
+def must_teach(person: Person) -> None:
+    """The stockroom is the staff's."""
+    if not person.teaches:
+        raise PermissionDenied("The stockroom belongs to your instructor.")
+
+
 def must_own(person: Person) -> None:
     """Planning, opening, closing and releasing are the instructor's."""
     if person.role != Role.INSTRUCTOR:

@@ -6,8 +6,9 @@ from chromata_core.method.evaluate import context_of
 from chromata_core.method.explain import constants, explain
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.sheet import Bound
-from chromata_core.method.vocabulary import SubstanceOption
+from chromata_core.method.vocabulary import Method, SubstanceOption
 from chromata_core.methods.registry import method
+from labs.comparison import comparison_view
 from labs.live import evaluation_of
 from labs.models import Bench
 from labs.policy import may_see_accepted
@@ -39,14 +40,21 @@ def report_of(bench: Bench, person: Person) -> Report:
         known=constants(at),
         instruments=_instruments(at.bound),
         lines=explain(at),
-        draws=draw_results(at, _DRAWS),
+        draws=draw_results(at, _DRAWS, most=1),
         what_if=what_if(at.bound),
         corrections=[_correction(at.bound, entry) for entry in entries if entry.supersedes],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
         entries=len(entries),
         whole=broken_link(entries) is None,
+        stores=_stores(chosen),
+        comparison=comparison_view(bench.session, evaluation, person),
     )
+
+
+def _stores(chosen: Method) -> str:
+    """What later sessions could use of this result: a calibration, a solution, or nothing."""
+    return "" if chosen.stores is None else "calibration" if chosen.stores.role else "solution"
 
 
 def _instruments(bound: Bound) -> list[InstrumentUsed]:

@@ -49,12 +49,11 @@ def results_csv(report: Report) -> str:
     """The results: value, standard and expanded uncertainty, k, comparison."""
     out = io.StringIO()
     writer = csv.writer(out)
-    writer.writerow(["key", "result", "value", "u", "U", "k", "unit", "stated", "percent_error"])
+    writer.writerow(["key", "trial", "result", "value", "u", "U", "k", "unit", "stated", "percent_error"])
     for r in report.evaluation.results:
         error = f"{r.comparison.percent_error:.4g}" if r.comparison else ""
-        writer.writerow(
-            [r.key, r.label, f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}", r.unit, r.line, error]
-        )
+        figures = [f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}"]
+        writer.writerow([r.key, "" if r.trial is None else r.trial, r.label, *figures, r.unit, r.line, error])
     return out.getvalue()
 
 
@@ -66,6 +65,7 @@ def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:
             "method": bench.session.method,
             "options": bench.session.options,
             "instruments": bench.session.instruments,
+            "calibrations": bench.session.stock,
             "readings": readings,
             "results": [asdict(result) for result in report.evaluation.results],
         },
@@ -74,11 +74,19 @@ def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:
     )
 
 
+# The families' accents on paper, as in web/src/identity/tokens.ts.
+_ACCENTS = {
+    "titration": "#B8326B", "spectrophotometry": "#A87C00", "gas": "#2374A8", "calorimetry": "#B9501A",
+    "gravimetric": "#566B7D", "electrochemistry": "#2B7566", "kinetics": "#6A3FA0", "solutions": "#4D6B2F",
+}  # fmt: skip
+
+
 def report_pdf(report: Report) -> bytes:
     """The report on A4 paper."""
     from weasyprint import HTML  # 0.8 s to import, and only needed here
 
-    html = render_to_string("reports/report.html", {"report": report, "fonts": _fonts()})
+    accent = _ACCENTS[report.session.family]
+    html = render_to_string("reports/report.html", {"report": report, "fonts": _fonts(), "accent": accent})
     pdf = HTML(string=html, base_url=str(settings.ROOT)).write_pdf()
     assert isinstance(pdf, bytes)
     return pdf

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from chromata_core.method.effects import Effect
 from chromata_core.method.monte_carlo import DrawnResult
 from chromata_core.method.outcome import Evaluation, ReadingOut, Shown, WorkedLine
-from labs.shapes import SessionCard
+from labs.shapes import ComparisonView, SessionCard
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,6 +59,8 @@ class Report:
     notes: list[str]
     entries: int
     whole: bool
+    stores: str
+    comparison: ComparisonView | None
 
     @property
     def rows(self) -> list[ReadingOut]:

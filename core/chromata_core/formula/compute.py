@@ -6,8 +6,9 @@ from functools import lru_cache
 
 import numpy as np
 
-from chromata_core.formula.functions import FUNCTIONS, Column
+from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
+from chromata_core.quantity.column import Column
 
 Environment = Mapping[str, Column]
 Numeric = Callable[[Environment], Column]
@@ -29,9 +30,9 @@ def numeric(node: Node) -> Numeric:
         case Negative(operand):
             inner = numeric(operand)
             return lambda environment: -inner(environment)
-        case Call(function, argument):
-            apply, inside = FUNCTIONS[function].apply, numeric(argument)
-            return lambda environment: apply(inside(environment))
+        case Call(function, arguments):
+            apply, inside = FUNCTIONS[function].apply, [numeric(argument) for argument in arguments]
+            return lambda environment: apply(*(inner(environment) for inner in inside))
         case Binary(symbol, left, right):
             act, a, b = _OPERATORS[symbol], numeric(left), numeric(right)
             return lambda environment: act(a(environment), b(environment))

@@ -6,7 +6,7 @@ from fractions import Fraction
 from chromata_core.errors import FormulaError, unknown
 from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
-from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name
+from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
 
 
 def dimension_of(node: Node, known: Mapping[str, Dimension]) -> Dimension:
@@ -20,19 +20,27 @@ def dimension_of(node: Node, known: Mapping[str, Dimension]) -> Dimension:
             return known[key]
         case Negative(operand):
             return dimension_of(operand, known)
-        case Call(function, argument):
-            return _of_call(function, dimension_of(argument, known))
+        case Call(function, arguments):
+            return _of_call(function, [dimension_of(argument, known) for argument in arguments])
         case Binary(operator, left, right):
             return _of_binary(operator, left, right, known)
 
 
-def _of_call(function: str, inner: Dimension) -> Dimension:
+def _of_call(function: str, given: list[Dimension]) -> Dimension:
     rule = FUNCTIONS[function]
-    if rule.plain and inner != NO_DIMENSION:
-        raise FormulaError(
-            f"{function}(…) wants a plain number but is given {dimension_name(inner)}. Divide by a unit."
-        )
-    return inner**0.5 if rule.root else inner
+    for wanted, found in zip(rule.takes, given, strict=True):
+        needed = found if wanted is None else _named(wanted, given)
+        if found != needed:
+            raise FormulaError(
+                f"{function}(…) wants {dimension_name(needed)} but is given {dimension_name(found)}. Divide by a unit."
+            )
+    answer = _named(rule.gives, given)
+    return answer**0.5 if rule.root else answer
+
+
+def _named(which: int | str, given: list[Dimension]) -> Dimension:
+    """The dimension of an argument by its place, or of a unit by its symbol."""
+    return given[which] if isinstance(which, int) else unit(which).dimension
 
 
 def _of_binary(operator: str, left: Node, right: Node, known: Mapping[str, Dimension]) -> Dimension:

@@ -6,8 +6,11 @@ Common practice, as in any first-year text; no single published source.
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from math import exp, inf, log, log10, sqrt
+from math import inf
 
+import numpy as np
+
+from chromata_core.formula.functions import FUNCTIONS, Function
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
 from chromata_core.quantity.rounding import leading_place
 
@@ -41,8 +44,8 @@ def figured(node: Node, known: Mapping[str, Figured | list[Figured]]) -> Figured
         case Negative(operand):
             inner = figured(operand, known)
             return Figured(-inner.value, inner.place)
-        case Call(function, argument):
-            return _of_call(function, argument, known)
+        case Call(function, arguments):
+            return _of_call(function, arguments, known)
         case Binary(operator, left, right):
             return _of_binary(operator, figured(left, known), figured(right, known))
 
@@ -60,21 +63,31 @@ def _with_figures(value: float, figures: float) -> Figured:
     return Figured(value, figures - 1 - leading_place(value))
 
 
-def _of_call(function: str, argument: Node, known: Mapping[str, Figured | list[Figured]]) -> Figured:
-    listed = known.get(argument.key) if isinstance(argument, Name) else None
-    if isinstance(listed, list):
-        place = min(item.place for item in listed)
-        values = [item.value for item in listed]
-        chosen = {
-            "last": values[-1],
-            "first": values[0],
-            "sum": sum(values),
-            "mean": sum(values) / len(values),
-        }
-        return Figured(chosen[function], place)
-    inner = figured(argument, known)
+def _of_call(function: str, arguments: tuple[Node, ...], known: Mapping[str, Figured | list[Figured]]) -> Figured:
+    rule = FUNCTIONS[function]
+    if rule.lists:
+        return _over_lists(rule, arguments, known)
+    inner = [figured(argument, known) for argument in arguments]
+    value = float(np.real(rule.apply(*(np.array([item.value]) for item in inner)))[0])
     if function in ("ln", "log10"):  # the mantissa keeps as many decimals as the argument has figures
-        return Figured(log(inner.value) if function == "ln" else log10(inner.value), inner.figures)
-    if function == "exp":
-        return _with_figures(exp(inner.value), inner.place)
-    return _with_figures(sqrt(inner.value), inner.figures) if function == "sqrt" else inner
+        return Figured(value, inner[0].figures)
+    if function == "lesser":
+        return next(item for item in inner if item.value == value)
+    return _with_figures(value, inner[0].place if function == "exp" else inner[0].figures)
+
+
+def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Mapping[str, Figured | list[Figured]]) -> Figured:
+    """A value from whole lists is known to the last place of the list whose unit it has."""
+    lists = [_listed(argument, known) for argument in arguments[: rule.lists]]
+    others = [figured(argument, known) for argument in arguments[rule.lists :]]
+    columns = [np.array([[item.value] for item in items]) for items in lists]
+    value = float(np.real(rule.apply(*columns, *(np.array([item.value]) for item in others)))[0])
+    if rule.exact:
+        return exact(value)
+    source = lists[rule.gives] if isinstance(rule.gives, int) else lists[0]
+    return Figured(value, min(item.place for item in source))
+
+
+def _listed(node: Node, known: Mapping[str, Figured | list[Figured]]) -> list[Figured]:
+    found = known[node.key] if isinstance(node, Name) else figured(node, known)
+    return found if isinstance(found, list) else [found]

@@ -6,32 +6,74 @@ Only operations that also hold for complex columns are allowed here: the linear 
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
 
 import numpy as np
-from numpy.typing import NDArray
 
-Column = NDArray[Any]
+from chromata_core.chemistry.water.density import density_column
+from chromata_core.curves import end_point
+from chromata_core.quantity.column import Column
+from chromata_core.statistics.replicates import TooFewError
 
 
 @dataclass(frozen=True, slots=True)
 class Function:
-    """``over_list`` takes a list and gives one value; ``plain`` wants a plain number and gives one."""
+    """``takes`` says what each argument must be: any unit (None), the unit of an argument before it (its place), or a
+    unit by its symbol. ``gives`` is the unit of the answer in the same way. The first ``lists`` arguments are whole
+    lists; ``linear`` ones gather errors as they gather values. ``exact`` answers are counted, not measured.
+    """
 
-    apply: Callable[[Column], Column]
+    apply: Callable[..., Column]
     shown: str
-    over_list: bool = False
-    plain: bool = False
+    takes: tuple[int | str | None, ...] = (None,)
+    gives: int | str = 0
+    lists: int = 0
     root: bool = False
+    linear: bool = False
+    exact: bool = False
+
+    @property
+    def arity(self) -> int:
+        """How many arguments there are."""
+        return len(self.takes)
+
+
+def _lesser(a: Column, b: Column) -> Column:
+    return np.where(np.real(a) <= np.real(b), a, b)
+
+
+def _doubt_of_sd(x: Column) -> Column:
+    """Relative standard uncertainty of a standard deviation of n values, 1/√(2(n − 1)): GUM E.4.3."""
+    if len(x) < 2:
+        raise TooFewError("A standard deviation needs at least two values.")
+    return np.array([(2 * (len(x) - 1)) ** -0.5])
+
+
+def _standard_deviation(x: Column) -> Column:
+    if len(x) < 2:
+        raise TooFewError("A standard deviation needs at least two values.")
+    column: Column = np.sqrt(((x - x.mean(axis=0)) ** 2).sum(axis=0) / (len(x) - 1))
+    return column
 
 
 FUNCTIONS: dict[str, Function] = {
-    "mean": Function(lambda x: x.mean(axis=0), "mean", over_list=True),
-    "sum": Function(lambda x: x.sum(axis=0), "sum", over_list=True),
-    "last": Function(lambda x: x[-1], "last", over_list=True),
-    "first": Function(lambda x: x[0], "first", over_list=True),
-    "ln": Function(np.log, "ln", plain=True),
-    "log10": Function(np.log10, "log₁₀", plain=True),
-    "exp": Function(np.exp, "exp", plain=True),
+    "mean": Function(lambda x: x.mean(axis=0), "mean", lists=1, linear=True),
+    "sum": Function(lambda x: x.sum(axis=0), "sum", lists=1, linear=True),
+    "last": Function(lambda x: x[-1], "last", lists=1, linear=True),
+    "first": Function(lambda x: x[0], "first", lists=1, linear=True),
+    "sd": Function(_standard_deviation, "s", lists=1),
+    "doubt_of_sd": Function(_doubt_of_sd, "relative u of s, from", gives="", lists=1, exact=True),
+    "count": Function(lambda x: np.array([float(len(x))]), "number", gives="", lists=1, exact=True),
+    "ln": Function(np.log, "ln", ("",), ""),
+    "log10": Function(np.log10, "log₁₀", ("",), ""),
+    "exp": Function(np.exp, "exp", ("",), ""),
     "sqrt": Function(np.sqrt, "√", root=True),
+    "lesser": Function(_lesser, "the lesser of", (None, 0)),
+    "water_density": Function(density_column, "ρ_water", ("K",), "g/L"),
+    "second_derivative_end": Function(end_point.by_second_derivative, "second derivative zero", (None, None), lists=2),
+    "first_derivative_end": Function(end_point.by_first_derivative, "first derivative top", (None, None), lists=2),
+    "steepest_end": Function(end_point.steepest, "steepest", (None, None), lists=2),
+    "gran_end": Function(end_point.gran_from_start, "Gran’s line", (None, ""), lists=2),
+    "gran_redox_end": Function(end_point.gran_redox, "Gran’s line", (None, "V"), lists=2),
+    "step_at_end": Function(end_point.step_at_jump, "step at the jump", (None, None), lists=2),
+    "value_at": Function(end_point.value_at, "reading at", (None, None, 0), 1, lists=2),
 }

@@ -28,11 +28,11 @@ def mathml(node: Node, render: Render) -> str:
             return render(key)
         case Negative(operand):
             return f"<mrow><mo>−</mo>{_wrapped(operand, 2, render)}</mrow>"
-        case Call("sqrt", argument):
+        case Call("sqrt", (argument,)):
             return f"<msqrt>{mathml(argument, render)}</msqrt>"
-        case Call(function, argument):
-            inside = mathml(argument, render)
-            name = f'<mi mathvariant="normal">{FUNCTIONS[function].shown}</mi>'
+        case Call(function, arguments):
+            inside = "<mo>,</mo>".join(mathml(argument, render) for argument in arguments)
+            name = symbol_mathml(FUNCTIONS[function].shown)
             return f"<mrow>{name}<mo>(</mo>{inside}<mo>)</mo></mrow>"
         case Binary("/", left, right):
             return f"<mfrac><mrow>{mathml(left, render)}</mrow><mrow>{mathml(right, render)}</mrow></mfrac>"
@@ -60,8 +60,8 @@ def plain_text(node: Node, render: Render) -> str:
             return render(key)
         case Negative(operand):
             return f"−{_bracketed(operand, 3, render)}"
-        case Call(function, argument):
-            return f"{FUNCTIONS[function].shown}({plain_text(argument, render)})"
+        case Call(function, arguments):
+            return f"{FUNCTIONS[function].shown}({', '.join(plain_text(argument, render) for argument in arguments)})"
         case Binary(operator, left, right):
             here = _STRENGTH[operator]
             sign = {"*": " × ", "/": " / ", "**": "^"}.get(operator, f" {_SHOWN.get(operator, operator)} ")

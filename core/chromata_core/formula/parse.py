@@ -38,9 +38,11 @@ def _node(node: ast.expr, text: str) -> Node:
             return Negative(_node(operand, text))
         case ast.BinOp(left=left, op=op, right=right) if type(op) in _OPERATORS:
             return Binary(_OPERATORS[type(op)], _node(left, text), _node(right, text))
-        case ast.Call(func=ast.Name(id=name), args=[argument], keywords=[]):
+        case ast.Call(func=ast.Name(id=name), args=arguments, keywords=[]):
             if name not in FUNCTIONS:
                 raise FormulaError(unknown("function", name, list(FUNCTIONS)))
-            return Call(name, _node(argument, text))
+            if len(arguments) != FUNCTIONS[name].arity:
+                raise FormulaError(f"{name}(…) takes {FUNCTIONS[name].arity} values and is given {len(arguments)}.")
+            return Call(name, tuple(_node(argument, text) for argument in arguments))
         case _:
             raise FormulaError(f"“{text}” holds something other than numbers, names, + − × ÷, powers and functions.")

@@ -36,10 +36,10 @@ class Binary:
 
 @dataclass(frozen=True, slots=True)
 class Call:
-    """A function of the small language applied to one argument."""
+    """A function of the small language applied to its arguments."""
 
     function: str
-    argument: "Node"
+    arguments: tuple["Node", ...]
 
 
 Node = Number | Name | Negative | Binary | Call
@@ -57,8 +57,8 @@ def rewritten(node: Node, change: Callable[[Node], Node]) -> Node:
             return change(Negative(rewritten(operand, change)))
         case Binary(operator, left, right):
             return change(Binary(operator, rewritten(left, change), rewritten(right, change)))
-        case Call(function, argument):
-            return change(Call(function, rewritten(argument, change)))
+        case Call(function, arguments):
+            return change(Call(function, tuple(rewritten(argument, change) for argument in arguments)))
         case _:
             return change(node)
 
@@ -71,7 +71,7 @@ def _walk_names(node: Node) -> list[str]:
             return _walk_names(operand)
         case Binary(_, left, right):
             return _walk_names(left) + _walk_names(right)
-        case Call(_, argument):
-            return _walk_names(argument)
+        case Call(_, arguments):
+            return [name for argument in arguments for name in _walk_names(argument)]
         case _:
             return []

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.formula.functions import FUNCTIONS
+from chromata_core.formula.functions import FUNCTIONS, Function
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
 
 
@@ -39,8 +39,8 @@ def bounded(node: Node, known: Known) -> Bounded:
         case Negative(operand):
             inner = bounded(operand, known)
             return Bounded(-inner.value, inner.error)
-        case Call(function, argument):
-            return _of_call(function, argument, known)
+        case Call(function, arguments):
+            return _of_call(FUNCTIONS[function], arguments, known)
         case Binary(operator, left, right):
             return _of_binary(operator, bounded(left, known), bounded(right, known))
 
@@ -54,20 +54,36 @@ def _of_binary(operator: str, a: Bounded, b: Bounded) -> Bounded:
         case "**":
             value = a.value**b.value
             return Bounded(value, abs(value) * abs(b.value) * a.relative)
+        case "*":
+            return Bounded(a.value * b.value, abs(b.value) * a.error + abs(a.value) * b.error)
         case _:
-            value = a.value * b.value if operator == "*" else a.value / b.value
-            return Bounded(value, abs(value) * (a.relative + b.relative))
+            value = a.value / b.value
+            return Bounded(value, (a.error + abs(value) * b.error) / abs(b.value))
 
 
-def _of_call(function: str, argument: Node, known: Known) -> Bounded:
-    listed = known.get(argument.key) if isinstance(argument, Name) else None
-    if isinstance(listed, list) and FUNCTIONS[function].over_list:
-        values, errors = (np.array([getattr(item, name) for item in listed]) for name in ("value", "error"))
-        apply = FUNCTIONS[function].apply
-        return Bounded(float(apply(values)), float(apply(errors)))
-    inner = bounded(argument, known)
-    low, value, high = (
-        float(FUNCTIONS[function].apply(np.array([x]))[0])
-        for x in (inner.value - inner.error, inner.value, inner.value + inner.error)
+def _of_call(rule: Function, arguments: tuple[Node, ...], known: Known) -> Bounded:
+    if rule.lists:
+        return _over_lists(rule, arguments, known)
+    inner = [bounded(argument, known) for argument in arguments]
+    value, *reached = (
+        float(np.real(rule.apply(*(np.array([item.value + side * item.error]) for item in inner)))[0])
+        for side in (0, -1, 1)
     )
-    return Bounded(value, max(abs(high - value), abs(value - low)))
+    return Bounded(value, max(abs(value - end) for end in reached))
+
+
+def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Known) -> Bounded:
+    """Sums and means gather errors as they do values; any other value of a list is off by no more than a member."""
+    lists = [_listed(argument, known) for argument in arguments[: rule.lists]]
+    others = [bounded(argument, known) for argument in arguments[rule.lists :]]
+    columns = [np.array([[item.value] for item in items]) for items in lists]
+    value = float(np.real(rule.apply(*columns, *(np.array([item.value]) for item in others)))[0])
+    errors = np.array([[item.error] for item in lists[rule.gives if isinstance(rule.gives, int) else 0]])
+    if rule.exact:
+        return Bounded(value, 0.0)
+    return Bounded(value, float((rule.apply(errors) if rule.linear else errors.max(axis=0))[0]))
+
+
+def _listed(node: Node, known: Known) -> list[Bounded]:
+    found = known[node.key] if isinstance(node, Name) else bounded(node, known)
+    return found if isinstance(found, list) else [found]

@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from decimal import Decimal
 from typing import Literal
 
+import numpy as np
+
 from chromata_core.errors import ReadingError
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import conversion
@@ -11,7 +13,10 @@ from chromata_core.uncertainty.source import Distribution
 
 # Readability and repeatability scatter from reading to reading; a repeatability known for a whole method contains them.
 Cause = Literal["tolerance", "readability", "repeatability", "temperature"]
-Kind = Literal["burette", "piston burette", "pipette", "cylinder", "balance"]
+Kind = Literal[
+    "burette", "piston burette", "pipette", "adjustable pipette", "cylinder", "flask", "balance", "thermometer",
+    "voltmeter", "pH meter",
+]  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,6 +45,7 @@ class Instrument:
     """``low`` to ``high`` is the scale; ``graduation`` the smallest mark or display step; ``decimals`` what to record.
 
     ``numbers_run`` says where numbers grow as the instrument stands; ``meniscus`` where a water-like liquid is read.
+    ``corrections`` are (reading, what to add) pairs of a calibration, in rising order.
     """
 
     slug: str
@@ -57,6 +63,14 @@ class Instrument:
     numbers_run: Literal["down", "up", ""] = ""
     meniscus: Literal["bottom", "top", ""] = ""
     basis: str = ""
+    corrections: tuple[tuple[float, float], ...] = ()
+
+    def corrected(self, value: float) -> float:
+        """``value`` as its calibration says it really is: the corrections, interpolated between their points."""
+        if not self.corrections:
+            return value
+        at, by = zip(*self.corrections, strict=True)
+        return value + float(np.interp(value, at, by))
 
     def read(self, text: str, unit: str) -> Typed:
         """``text`` as a reading of this instrument in ``unit``; ReadingError with a sentence if it cannot show that."""
@@ -64,7 +78,7 @@ class Instrument:
         low, high = Decimal(self.low), Decimal(self.high)
         if low == high != typed.value:
             raise ReadingError(
-                f"{_first_upper(self.label)} delivers {self.high} {self.unit} and nothing else. "
+                f"{_first_upper(self.label)} {self._gives()} {self.high} {self.unit} and nothing else. "
                 f"Write {high:.{self.decimals}f}, or ask your instructor if yours is another one."
             )
         if typed.value < low:
@@ -76,6 +90,9 @@ class Instrument:
                 f"{typed.text} is past the last mark of {self.label}, {self.high} {self.unit}. {self._past_the_end()}"
             )
         return typed
+
+    def _gives(self) -> str:
+        return "contains" if self.kind == "flask" else "delivers"
 
     def _past_the_end(self) -> str:
         if self.kind == "balance":

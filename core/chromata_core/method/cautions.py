@@ -14,3 +14,17 @@ FLAME = "Hair and sleeves back from the flame. Leave the lid slightly open, or i
 BUMPING = "A boiling flask bumps: boil gently, mouth away from people. Hot glass looks like cold glass."
 NEUTRAL_WASTE = "Neutral salt solution goes down the sink with water only where local rules allow it."
 METAL_WASTE = "Copper, barium and cobalt salts are hazardous to water: collect the residue as heavy-metal waste."
+SPILL = "Wipe a spill of salt or acid off the balance at once; nothing is weighed directly on the pan."
+NO_TASTING = "Nothing that has touched laboratory ware is tasted, not even sugar."
+SMALL_TIPS = "Tips and droplets: keep the pipette upright, never suck by mouth."
+DICHROMATE = (
+    "Dichromate is toxic, carcinogenic and hazardous to water: gloves, no dust, no drop on the skin; "
+    "call your instructor about any spill."
+)
+DILUTE_SULFURIC = "1 mol/L sulfuric acid burns: rinse at once with much water. Acid into water, never the reverse."
+CHROMIUM_WASTE = "Chromium solutions are collected as hazardous waste, never poured down the sink."
+COBALT = "Cobalt salts are harmful and may sensitise: gloves, no dust; collect solutions as heavy-metal waste."
+ZINC_ACID = "Zinc and acid give off hydrogen: no flame nearby."
+SILVER = "Silver nitrate stains skin and cloth and oxidises: gloves; collect residues as silver waste."
+HOT_GLASS = "Hot glass looks like cold glass. Let the oven dish cool before you weigh or touch it."
+BARIUM = "Soluble barium salts are poisonous: gloves, wash hands; collect filtrates as heavy-metal waste."

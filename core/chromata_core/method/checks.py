@@ -1,20 +1,21 @@
-"""The checks a method can list, and those every sheet gets. Each knows its sentence: what, why, what to do."""
+"""The checks a method can list. Each knows its sentence: what, why, what to do."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterator
 from dataclasses import dataclass
 from decimal import Decimal
 from math import floor
 
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding, Level
-from chromata_core.method.vocabulary import Reading, Series
+from chromata_core.method.rules import ConstantMass
+from chromata_core.method.vocabulary import Series
 from chromata_core.quantity.rounding import plain
-from chromata_core.quantity.typed import Typed
 
 
 @dataclass(frozen=True, slots=True)
 class Within:
-    """A trial quantity should lie between ``low`` and ``high`` (texts in its unit; ``option:key`` takes an option)."""
+    """A trial quantity should lie between ``low`` and ``high`` (texts in its unit; ``option:key`` takes
+    an option, ``-option:key`` its negative)."""
 
     quantity: str
     why: str
@@ -26,7 +27,7 @@ class Within:
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding for every trial outside."""
-        for trial in (t for t in at.trials() if not _is_rough(at, t)):
+        for trial in (t for t in at.trials() if not at.is_rough(t)):
             value = at.value(self.quantity, trial)
             if value is None:
                 continue
@@ -48,7 +49,8 @@ class Within:
     def _limit(at: Context, text: str) -> Decimal | None:
         if not text:
             return None
-        return at.number(text.removeprefix("option:")) if text.startswith("option:") else Decimal(text)
+        sign, _, option = text.partition("option:")
+        return (-1 if sign == "-" else 1) * at.number(option) if option else Decimal(text)
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,7 +92,7 @@ class UpsideDown:
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on the reading that would mend its trial."""
-        values = {t: v for t in at.trials() if (v := at.value(self.quantity, t)) is not None and not _is_rough(at, t)}
+        values = {t: v for t in at.trials() if (v := at.value(self.quantity, t)) is not None and not at.is_rough(t)}
         limit = float(at.number(self.limit_option))
         for trial, value in values.items():
             others = [v for t, v in values.items() if t != trial]
@@ -143,25 +145,29 @@ class Rises:
 
 @dataclass(frozen=True, slots=True)
 class NotYetConstant:
-    """Says after each weighing whether the mass is constant."""
+    """Says after each weighing whether the mass is constant; where a class stops after a fixed number, that it was
+    not shown to be.
+    """
 
     series: str
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding at the last weighing of each trial."""
-        series = next(r for r in at.bound.readings if r.key == self.series)
-        assert isinstance(series, Series) and series.until is not None
-        limit = at.number(series.until.option)
+        series = at.reading(self.series)
+        assert isinstance(series, Series) and isinstance(series.until, ConstantMass)
+        rule = series.until
         for trial in at.trials():
             masses = at.bound.series(self.series, trial)
             if not masses:
                 continue
-            met = series.until.met([m.value for m in masses], limit)
+            met, over = (look(at.bound, self.series, trial) for look in (rule.constant, rule.met))
             change = f"{plain(masses[-1].value - masses[-2].value, masses[-1].decimals)} g" if len(masses) > 1 else ""
             what = f"Constant: changed by {change}." if met else self._open(change)
-            why = f"The rule is {limit} g between the last two weighings."
+            why = f"The rule is {at.number(rule.limit)} g between the last two weighings."
             do = "Go on." if met else "Heat again, cool to room temperature, weigh again."
-            level: Level = "keep" if met else "repeat"
+            if over and not met:
+                do = "The plan ends here: say in the conclusion that the mass was not shown to be constant."
+            level: Level = "keep" if met else "look" if over else "repeat"
             yield Finding("constant-mass", level, what, why, do, self.series, trial, len(masses))
 
     @staticmethod
@@ -199,121 +205,70 @@ class Seen:
                 )
 
 
-def _is_rough(at: Context, trial: int) -> bool:
-    return at.bound.rough and trial == 0
+@dataclass(frozen=True, slots=True)
+class NearPlan:
+    """A reading beside what was planned for its trial: far off asks whether the number is right, near is good work."""
 
+    reading: str
+    planned: str
+    far: str
+    near: str
 
-DIGITS = ("missing-digit", "too-many-digits")
-
-
-def every_sheet(at: Context) -> Iterable[Finding]:
-    """The checks that need no declaring: digits, impossible values, agreement."""
-    yield from _digits(at)
-    yield from _spoiled(at)
-    yield from _impossible(at)
-    yield from _agreement(at)
-
-
-def _digits(at: Context) -> Iterator[Finding]:
-    readings = {reading.key: reading for reading in at.bound.readings}
-    for (key, trial, index), typed in at.bound.typed.items():
-        if key in readings:
-            finding = digits_finding(at, readings[key], typed, trial, index)
-            if finding:
-                yield finding
-
-
-def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | None, index: int | None) -> Finding | None:
-    """Too few or too many decimals for the instrument; None if they are right."""
-    tool = at.instrument(reading.key)
-    missing = tool.decimals - typed.decimals
-    if missing == 0 or (_is_rough(at, trial) if trial is not None else False):
-        return None
-    name = tool.kind
-    if missing > 0:
-        full = plain(typed.value, tool.decimals)
-        do = "Copy every digit of the display, zeros too." if tool.digital else "Judge one digit between the marks."
-        return Finding(
-            "missing-digit", "look", f"{typed.text} on a {name}: {full}?", f"{_article(name)} {name} tells "
-            f"{tool.decimals} decimals; {typed.text} claims fewer.", do, reading.key, trial, index, suggest=full,
-            word=f"What is the next digit? A {name} tells {tool.decimals} decimals.",
-        )  # fmt: skip
-    return Finding(
-        "too-many-digits", "look", f"{typed.text} has more decimals than a {name} can tell.",
-        f"Its smallest {'step' if tool.digital else 'mark'} is {tool.graduation} {tool.unit}.",
-        f"Write {tool.decimals} decimals.", reading.key, trial, index, suggest=plain(typed.value, tool.decimals),
-    )  # fmt: skip
-
-
-def _spoiled(at: Context) -> Iterator[Finding]:
-    """A trial that was seen to go wrong: void, but kept on the record; silent once enough others agree."""
-    agreed = at.computed.agreement is None or at.computed.agreement.agree
-    if agreed and len(at.computed.counted) >= at.bound.method.trials.minimum:
-        return
-    for trial in at.trials(valid=False):
-        for part in at.bound.observations:
-            seen = at.bound.texts.get((part.key, trial, None))
-            if seen in part.voids and not _is_rough(at, trial):
-                label = next(choice.label for choice in part.choices if choice.key == seen)
-                name = at.trial_name(trial)
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on every reading that is far from the plan, or near enough to say so."""
+        for trial in at.trials():
+            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
+            if typed is None:
+                continue
+            off = abs(typed.value / plan - 1) * 100
+            if off > at.number(self.far):
                 yield Finding(
-                    "spoiled", "repeat", f"{label}.", f"{name.capitalize()} stays on the record but is not averaged.",
-                    f"Do another {at.bound.method.trials.noun.lower()}.", part.key, trial,
+                    f"{self.reading}-plan", "look", f"{typed.text} is far from the planned {plan}.",
+                    "Perhaps the balance was not tared, or the plan of another vessel was used.",
+                    "Look at the display again. Keep it if it really shows that.", self.reading, trial,
+                    word="What does the balance show with nothing on it?",
+                )  # fmt: skip
+            elif off <= at.number(self.near):
+                what = f"Within {at.number(self.near)} % of the plan: good work, do not chase it."
+                yield Finding(f"{self.reading}-plan", "keep", what, "", "", self.reading, trial)
+
+
+@dataclass(frozen=True, slots=True)
+class SetAs:
+    """An instrument that is set: the setting must be the planned one."""
+
+    reading: str
+    planned: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on a setting that differs from the plan."""
+        for trial in at.trials():
+            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
+            if typed is not None and typed.value != plan:
+                yield Finding(
+                    f"{self.reading}-set", "stop", f"Set to {typed.text}, planned is {plan}.",
+                    "The mean would be compared with another volume than was delivered.",
+                    "Set it anew, or correct what you wrote.", self.reading, trial,
                 )  # fmt: skip
 
 
-def _article(noun: str) -> str:
-    return "An" if noun[0] in "aeiou" else "A"
+@dataclass(frozen=True, slots=True)
+class FewerThan:
+    """The session asks for fewer readings than the standard does."""
 
+    option: str
+    least: int
+    series: str
 
-def _impossible(at: Context) -> Iterator[Finding]:
-    for trial, reason in at.computed.voided.items():
-        quantity = next((q for q in at.bound.quantities if q.positive == reason), None)
-        if quantity is None:
-            continue
-        on = _last_reading(at, trial)
-        yield Finding(
-            f"{quantity.key}-impossible", "stop", reason,
-            f"{quantity.label} would be {at.said(quantity.key, at.value(quantity.key, trial) or 0.0)}.",
-            "Look at both readings again and correct the wrong one.", on, trial,
-            word="Read me both numbers from the instrument, aloud.",
-        )  # fmt: skip
-
-
-def _last_reading(at: Context, trial: int) -> str:
-    made = [r.key for r in at.bound.readings if at.typed(r.key, trial) is not None]
-    return made[-1] if made else ""
-
-
-def _agreement(at: Context) -> Iterator[Finding]:
-    found, plan = at.computed.agreement, at.bound.method.trials
-    if found is None:
-        return
-    rule = agreement_rule(at)
-    size = (
-        f"{found.measure * 100:.2f} %"
-        if at.bound.options["agreement"] != "range"
-        else at.said(plan.agree, found.measure)
-    )
-    if found.agree:
-        count = {2: "Two", 3: "Three", 4: "Four"}.get(len(found.members), str(len(found.members)))
-        yield Finding("agree", "keep", f"{count} within {size}.", f"The class rule is {rule}.", "Go on.")
-        return
-    numbers = [n for n in at.trials() if not _is_rough(at, n) and at.value(plan.agree, n) is not None]
-    names = " and ".join([", ".join(map(str, numbers[:-1])), str(numbers[-1])])
-    spare = len(numbers) < plan.maximum
-    yield Finding(
-        "disagree", "repeat", f"{plan.noun}s {names} differ by {size}.", f"The class rule is {rule}.",
-        f"Do {plan.noun.lower()} {max(at.trials(valid=False)) + 1}." if spare else
-        "Ask your instructor before another: this is the most the plan allows.",
-        trial=numbers[-1], word="What did you do differently in the last one? Do one more, slowly at the end.",
-    )  # fmt: skip
-
-
-def agreement_rule(at: Context) -> str:
-    """The class rule in words."""
-    if at.bound.options["agreement"] == "range":
-        unit = at.quantity(at.bound.method.trials.agree).unit
-        return f"{at.bound.options['agreement_limit']} {unit}"
-    name = "relative average deviation" if at.bound.options["agreement"] == "rad" else "relative standard deviation"
-    return f"{at.bound.options['agreement_relative']} % {name}"
+    def look(self, at: Context) -> Iterator[Finding]:
+        """One finding at the last reading of each finished series."""
+        asked = int(at.number(self.option))
+        if asked >= self.least:
+            return
+        for trial in at.trials():
+            if len(at.bound.series(self.series, trial)) >= asked:
+                yield Finding(
+                    f"{self.series}-few", "look", f"{asked} readings; the standard asks for {self.least}.",
+                    "A standard deviation from few readings is only roughly known.",
+                    "Say so beside the result, or do the rest as well.", self.series, trial, asked,
+                )  # fmt: skip

@@ -10,14 +10,25 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.curves.line import CurveError
+from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
-from chromata_core.formula.functions import Column
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, Node, names
-from chromata_core.method.sheet import VOID, Bound, Slot
-from chromata_core.method.vocabulary import NumberOption, OwnError, Quantity, Reading, Series, SubstanceOption
+from chromata_core.method.sheet import VOID, Bound, Slot, listed
+from chromata_core.method.vocabulary import (
+    ListOption,
+    NumberOption,
+    OwnError,
+    Quantity,
+    Reading,
+    Series,
+    SubstanceOption,
+)
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.units import unit
 from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
+from chromata_core.statistics.replicates import TooFewError
 from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
 from chromata_core.uncertainty.source import Input, Source, standard
 
@@ -36,6 +47,10 @@ class Computed:
     voided: Mapping[int, str]
     counted: tuple[int, ...]
     agreement: Agreement | None
+
+    def column(self, key: str, trial: int | None) -> Column | None:
+        """A quantity's column: of the bench and its summary (None), or of a trial."""
+        return (self.bench if trial is None else self.trials.get(trial, {})).get(key)
 
 
 def compute(
@@ -57,9 +72,9 @@ def compute(
         agreed, counted = _choose(bound, trials, voided)
     else:
         voided, agreed, counted = dict(choosing_as.voided), choosing_as.agreement, choosing_as.counted
-    counted = (0, *counted) if with_rough and 0 in trials else counted
+    counted = with_the_rough(bound, trials, counted) if with_rough else counted
     summarise(bound, bench, [trials[n] for n in counted], columns, others)
-    return Computed(_with_freedom(columns, len(counted)), bench, trials, voided, counted, agreed)
+    return Computed(_with_freedom(bound, columns, len(counted)), bench, trials, voided, counted, agreed)
 
 
 def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
@@ -89,6 +104,10 @@ def _constants(bound: Bound) -> dict[object, Input]:
             found[option.key] = molar_mass(bound.options[option.key])
         elif isinstance(option, NumberOption) and option.symbol:
             found[option.key] = _number_input(bound, option)
+        elif isinstance(option, ListOption):
+            scale = unit(option.unit)
+            for trial, value in enumerate(listed(bound.options[option.key]), 1):
+                found[(option.key, trial, None)] = Input(scale.to_si(float(value)))
     return found
 
 
@@ -118,10 +137,10 @@ def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> Input:
     read_with, covered = bound.instruments[reading.role], _covered(bound)
-    si, sources = unit(reading.unit).to_si(value), []
+    si, sources = unit(reading.unit).to_si(read_with.corrected(value)), []
     for term in read_with.errors:
         scatters = reading.scope == "trial" and term.kind in ("readability", "repeatability")
-        if (term.on_delivery and reading.zero_of) or (scatters and covered):
+        if (term.on_delivery and begins_delivery(reading, slot)) or (scatters and covered):
             continue
         half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
@@ -133,9 +152,14 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
     return Input(si, tuple(sources))
 
 
+def begins_delivery(reading: Reading, slot: Slot) -> bool:
+    """Whether this reading is where a delivery starts; its end carries the calibration's error for both."""
+    return bool(reading.zero_of) or (isinstance(reading, Series) and reading.starts and slot[2] == 1)
+
+
 def _covered(bound: Bound) -> bool:
     """Whether a known repeatability of the whole method stands for the scatter of single readings."""
-    return any(e.covers and bound.number(e.option) for q in bound.quantities for e in q.errors)
+    return any(e.covers and bound.number(e.limit) for q in bound.quantities for e in q.errors)
 
 
 def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
@@ -148,35 +172,67 @@ def reserved(bound: Bound) -> list[Source]:
     found: list[Source] = []
     for quantity in bound.quantities:
         for error in _judgements(bound, quantity):
-            u = _judged(bound, error)
+            u = _judged(bound, error, {})
             trials = bound.trial_numbers()
             symbol = "%" if error.relative else quantity.unit
             found += [
                 Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True, unit=symbol) for n in trials
             ]
         if mean_of(quantity):
-            found.append(Source(f"{SPREAD}{quantity.key}", "Spread of the trials", 0.0, "normal", unit=quantity.unit))
+            label = "Spread of the trials" if quantity.scope == "summary" else "Spread of the readings"
+            found += [
+                Source(spread_id(quantity, trial), label, 0.0, "normal", unit=quantity.unit)
+                for trial in places_of(bound, quantity)
+            ]
     return found
 
 
-def _judged(bound: Bound, error: OwnError) -> float:
-    """Standard uncertainty of a judgement: in SI, or a fraction of the value when it is relative."""
-    option = next(o for o in bound.method.options if o.key == error.option)
+def places_of(bound: Bound, quantity: Quantity) -> list[int | None]:
+    """Where ``quantity`` is worked: in each trial, or once."""
+    return [*bound.trial_numbers()] if quantity.scope == "trial" else [None]
+
+
+def spread_id(quantity: Quantity, trial: int | None) -> str:
+    """The source along which the spread of what ``quantity`` averages goes."""
+    return f"{SPREAD}{quantity.key}:{trial}"
+
+
+def _judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float:
+    """Standard uncertainty of a judgement: in SI, or a fraction of the value when it is relative.
+
+    Zero where its limit is a quantity that is not known yet.
+    """
+    option = next((o for o in bound.method.options if o.key == error.limit), None)
+    if option is None:
+        limit = float(np.real(known[error.limit]).mean()) if error.limit in known else 0.0
+        return standard(limit, error.distribution)
     factor = unit(option.unit).factor if isinstance(option, NumberOption) else 1.0
-    return standard(float(bound.number(error.option)), error.distribution) * factor
+    return standard(float(bound.number(error.limit)), error.distribution) * factor
 
 
-def _with_freedom(columns: StepColumns, counted: int) -> StepColumns:
-    """The spread of n trials has n − 1 degrees of freedom; n is only known once the trials are chosen."""
-    freedom = float(max(counted - 1, 1))
-    sources = tuple(replace(s, dof=freedom) if s.id.startswith(SPREAD) else s for s in columns.sources)
+def _with_freedom(bound: Bound, columns: StepColumns, counted: int) -> StepColumns:
+    """The spread of n values has n − 1 degrees of freedom; of trials n is only known once they are chosen."""
+    sizes = {
+        spread_id(quantity, trial): _averaged(bound, quantity, trial, counted)
+        for quantity in bound.quantities
+        if mean_of(quantity)
+        for trial in places_of(bound, quantity)
+    }
+    sources = tuple(
+        replace(source, dof=float(max(sizes[source.id] - 1, 1))) if source.id in sizes else source
+        for source in columns.sources
+    )
     return replace(columns, sources=sources)
 
 
+def _averaged(bound: Bound, quantity: Quantity, trial: int | None, counted: int) -> int:
+    return counted if quantity.scope == "summary" else len(bound.series(mean_of(quantity), trial))
+
+
 def mean_of(quantity: Quantity) -> str:
-    """The trial quantity whose mean this is, empty if it is no mean."""
-    match parse_formula(quantity.formula) if quantity.scope == "summary" else None:
-        case Call("mean", Name(key)):
+    """What this is the mean of, a trial quantity or a series; empty if it is no mean."""
+    match parse_formula(quantity.formula):
+        case Call("mean", (Name(key),)):
             return key
         case _:
             return ""
@@ -194,32 +250,43 @@ def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[
             into[reading.key] = columns.by_key[(reading.key, trial, None)]
         elif not bound.wanted(reading, trial):
             into[reading.key] = np.array([0.0])
+    for option in bound.lists:
+        if (option.key, trial, None) in columns.by_key:
+            into[option.key] = columns.by_key[(option.key, trial, None)]
 
 
 def _put_quantities(
     bound: Bound, scope: str, trial: int | None, into: dict[str, Column], columns: Columns, others: Others
 ) -> None:
     for quantity in bound.quantities:
-        if quantity.scope != scope or (column := _worked(quantity, into, others)) is None:
+        if quantity.scope != scope or (column := _worked(quantity, into, columns, others, trial)) is None:
             continue
         for error in _judgements(bound, quantity):
             source = f"{error.label}:{trial}"
-            column = columns.moved(column, source, _judged(bound, error), relative=error.relative)
+            column = columns.moved(column, source, _judged(bound, error, into), relative=error.relative)
         into[quantity.key] = column
 
 
-def _worked(quantity: Quantity, known: Mapping[str, Column], others: Others) -> Column | None:
-    """The column of ``quantity`` by its formula, or by others where they stand in; None if something is missing."""
+def _worked(
+    quantity: Quantity, known: Mapping[str, Column], columns: Columns, others: Others, trial: int | None
+) -> Column | None:
+    """The column of ``quantity`` by its formula, or by others where they stand in; None where it cannot be worked."""
     instead = others.get(quantity.key, ())
     tree = next((formula for formula, where in instead if where is None), parse_formula(quantity.formula))
     if any(name not in known for name in names(tree)):
         return None
-    with np.errstate(all="ignore"):
-        column = numeric(tree)(known)
-        for formula, where in instead:
-            if where is not None and all(name in known for name in names(formula)):
-                column = np.where(where, numeric(formula)(known), column)
-    return column
+    averaged = mean_of(quantity)
+    if averaged and not instead:
+        return columns.mean(known[averaged], spread_id(quantity, trial))
+    try:
+        with np.errstate(all="ignore"):
+            column = numeric(tree)(known)
+            for formula, where in instead:
+                if where is not None and all(name in known for name in names(formula)):
+                    column = np.where(where, numeric(formula)(known), column)
+    except ChromataError:  # too few readings for a curve or a spread, or a value no formula holds for
+        return None
+    return column if columns.defined(column) else None
 
 
 def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[int, str]:
@@ -242,12 +309,34 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
             quantity.positive
             for quantity in bound.quantities
             if quantity.positive and quantity.key in values and not value_of(values[quantity.key]) > 0
-        ]
+        ] + [problem for q in bound.quantities if q.scope == "trial" and (problem := undefined(q, values))]
         if said != "no":
             reasons[number] = said
         elif seen or impossible:
             reasons[number] = (seen + impossible)[0]
     return reasons
+
+
+def undefined(quantity: Quantity, known: Mapping[str, Column]) -> str:
+    """Why ``quantity`` cannot be worked although everything it needs is ``known``; empty if it can, or will be."""
+    tree = parse_formula(quantity.formula)
+    if quantity.key in known or any(name not in known for name in names(tree)):
+        return ""
+    try:
+        with np.errstate(all="ignore"):
+            numeric(tree)(known)
+    except (CurveError, TooFewError):
+        return ""  # further readings will do
+    except ChromataError as error:
+        return error.message
+    return f"{quantity.label} cannot be worked out: these readings leave nothing to divide by."
+
+
+def with_the_rough(
+    bound: Bound, trials: Mapping[int, Mapping[str, Column]], counted: tuple[int, ...]
+) -> tuple[int, ...]:
+    """The trials of a mean into which the rough one slipped, if it was finished."""
+    return (0, *counted) if 0 in trials and _complete(bound, trials[0]) else counted
 
 
 def _choose(
@@ -278,12 +367,16 @@ def summarise(
     """Adds the quantities over the trials that count to ``bench``."""
     if not counted:
         return
+    lists = {
+        quantity.key: np.stack(np.broadcast_arrays(*(trial[quantity.key] for trial in counted)))
+        for quantity in bound.quantities
+        if quantity.scope == "trial"
+    }
     for quantity in bound.quantities:
         if quantity.scope != "summary":
             continue
         averaged = mean_of(quantity)
         if averaged:
-            stack = np.stack(np.broadcast_arrays(*(trial[averaged] for trial in counted)))
-            bench[quantity.key] = columns.mean(stack, f"{SPREAD}{quantity.key}")
-        elif (column := _worked(quantity, bench, others)) is not None:
+            bench[quantity.key] = columns.mean(lists[averaged], spread_id(quantity, None))
+        elif (column := _worked(quantity, {**bench, **lists}, columns, others, None)) is not None:
             bench[quantity.key] = column

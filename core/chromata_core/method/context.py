@@ -8,12 +8,15 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.compute import Computed
 from chromata_core.method.figures_school import Known, shown
 from chromata_core.method.outcome import Shown
-from chromata_core.method.sheet import Bound
+from chromata_core.method.sheet import Bound, listed
 from chromata_core.method.vocabulary import Quantity, Reading
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
+
+# A computed quantity and where it stands: in a trial, or (None) on the bench.
+Place = tuple[Quantity, int | None]
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,6 +38,10 @@ class Context:
         noun = self.bound.method.trials.noun.lower()
         return f"the rough {noun}" if self.bound.rough and number == 0 else f"{noun} {number}"
 
+    def is_rough(self, trial: int | None) -> bool:
+        """Whether ``trial`` is the rough one, which is never judged nor averaged."""
+        return self.bound.rough and trial == 0
+
     def reading(self, key: str) -> Reading | None:
         """The reading called ``key``, None if these options have no such reading."""
         return next((r for r in self.bound.readings if r.key == key), None)
@@ -55,10 +62,14 @@ class Context:
 
     def value(self, key: str, trial: int | None) -> float | None:
         """A computed quantity in its declared unit, None if it cannot be computed yet."""
-        values = self.computed.bench if trial is None else self.computed.trials.get(trial, {})
-        if key not in values or not any(q.key == key for q in self.bound.quantities):
+        column = self.computed.column(key, trial)
+        if column is None or not any(q.key == key for q in self.bound.quantities):
             return None
-        return unit(self.quantity(key).unit).from_si(value_of(values[key]))
+        return unit(self.quantity(key).unit).from_si(value_of(column))
+
+    def planned(self, option: str, trial: int) -> Decimal:
+        """What a list option plans for ``trial``, in its unit."""
+        return listed(self.bound.options[option])[trial - 1]
 
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""

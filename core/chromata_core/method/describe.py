@@ -7,6 +7,7 @@ from typing import Any
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
+from chromata_core.method.compute import mean_of
 from chromata_core.method.effects import Effect, example_sheet, fault_effects, slip_effects
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import constants, explain, option_text, symbols, without
@@ -14,11 +15,13 @@ from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import (
     ChoiceOption,
+    ListOption,
     Method,
     NumberOption,
     Observation,
     Option,
     Quantity,
+    Reading,
     Series,
     SubstanceOption,
 )
@@ -35,7 +38,9 @@ class ChoiceOut:
 
 @dataclass(frozen=True, slots=True)
 class OptionOut:
-    """An option to be asked for. ``kind`` is choice, number or substance; ``limit`` its default ± if it has one."""
+    """An option to be asked for. ``kind`` is choice, number, list or substance; ``limit`` its default ±, if any.
+
+    ``planning`` ones serve planning alone."""
 
     kind: str
     key: str
@@ -46,6 +51,7 @@ class OptionOut:
     limit: str
     limit_label: str
     choices: list[ChoiceOut]
+    planning: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,16 +75,22 @@ class RoleOut:
 
 @dataclass(frozen=True, slots=True)
 class PartOut:
-    """A reading, series or observation under the chosen options."""
+    """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
+    ``beside`` the series with which this one is read in turn, ``often`` says how often it is read.
+    """
 
     kind: str
     key: str
     label: str
     unit: str
+    role: str
     instrument: str
     scope: str
     optional: bool
     choices: list[ChoiceOut]
+    until: list[str]
+    beside: str
+    often: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -162,6 +174,14 @@ def page(method: Method) -> MethodPage:
     )
 
 
+def told_of_trials(method: Method) -> str:
+    """The trial quantity by which a trial is known at a glance: what must agree, is averaged, or is its result."""
+    results = [q for q in method.quantities if q.result]
+    averaged = [mean_of(q) for q in results if mean_of(q)]
+    own = [q.key for q in results if q.scope == "trial"]
+    return method.trials.agree or next(iter((*averaged, *own)), "")
+
+
 def options_out(method: Method) -> list[OptionOut]:
     """The options a session may choose."""
     return [_option(option) for option in _offered(method)]
@@ -177,13 +197,15 @@ def _offered(method: Method) -> list[Option]:
 
 
 def _option(option: Option) -> OptionOut:
+    if isinstance(option, ListOption):
+        return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], False)
     if isinstance(option, NumberOption):
         return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
-                         option.limit, option.limit_label, [])  # fmt: skip
+                         option.limit, option.limit_label, [], option.planning)  # fmt: skip
     kind = "choice" if isinstance(option, ChoiceOption) else "substance"
     formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
     choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
-    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices)
+    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices, False)
 
 
 def parts_out(bound: Bound) -> list[PartOut]:
@@ -192,12 +214,21 @@ def parts_out(bound: Bound) -> list[PartOut]:
     for part in (p for p in bound.method.readings if p in bound.parts):
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
-            found.append(PartOut("observation", part.key, part.label, "", "", part.scope, False, choices))
+            found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
+                                 list(part.until), "", "seen"))  # fmt: skip
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug
-            found.append(PartOut(kind, part.key, part.label, part.unit, tool, part.scope, part.optional, []))
+            beside = part.beside if isinstance(part, Series) else ""
+            found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
+                                 [], [], beside, _often(part)))  # fmt: skip
     return found
+
+
+def _often(reading: Reading) -> str:
+    if isinstance(reading, Series):
+        return reading.until.words if reading.until is not None else "with each of them"
+    return "only if needed" if reading.optional else "once" if reading.scope == "bench" else "each time"
 
 
 def _quantity(bound: Bound, quantity: Quantity, signs: dict[str, str]) -> QuantityLine:
@@ -215,6 +246,8 @@ def _trials(method: Method) -> str:
     if plan.minimum == plan.maximum == 1:
         return ""
     noun = plan.noun.lower()
+    if plan.each:
+        return f"One {noun} for each planned value"
     rough = f"a rough {noun} and " if plan.rough else ""
     least = "one" if plan.minimum == 1 else {2: "two", 3: "three"}.get(plan.minimum, str(plan.minimum))
     more = f" that agree, up to {plan.maximum}" if plan.agree else f", up to {plan.maximum}"
@@ -252,6 +285,7 @@ def readings_schema(method: Method) -> dict[str, Any]:
             "options": {"type": "object", "properties": options, "additionalProperties": False},
             "instruments": {"type": "object", "additionalProperties": {"type": "string"}},
             "accepted": {"type": "object", "additionalProperties": {"type": "string"}},
+            "calibrations": {"type": "object", "description": "Calibrated instruments: base, name, points, source."},
             "readings": {"type": "array", "items": reading},
         },
     }

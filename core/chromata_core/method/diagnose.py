@@ -11,16 +11,15 @@ from math import isfinite, log
 
 import numpy as np
 
-from chromata_core.formula.functions import Column
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Node
-from chromata_core.method.compute import Others, inputs_of, mean_of, summarise, trial_by_trial
-from chromata_core.method.context import Context
+from chromata_core.method.compute import Others, inputs_of, mean_of, summarise, trial_by_trial, with_the_rough
+from chromata_core.method.context import Context, Place
 from chromata_core.method.generic_slips import AfterSlip, Variant, after_slips, generic_variants
 from chromata_core.method.vocabulary import Quantity
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.uncertainty.columns import value_of
 from chromata_core.uncertainty.source import Input
 
 # A wrong number may lie anywhere within a factor of a hundred or so: over that span chance matches are counted.
@@ -57,16 +56,22 @@ class _Way:
         return " and ".join((*(variant.says for variant in self.variants), *after))
 
 
-def diagnose(at: Context, quantity: Quantity, answer: Typed, earlier: Mapping[str, Typed] | None = None) -> Diagnosis:
-    """What ``answer`` (in the quantity's unit) is. ``earlier`` are the student's own answers to other results."""
-    correct = unit(quantity.unit).from_si(value_of(at.computed.bench[quantity.key]))
+def diagnose(
+    at: Context, quantity: Quantity, answer: Typed, earlier: Mapping[str, Typed] | None = None, trial: int | None = None
+) -> Diagnosis:
+    """What ``answer`` (in the quantity's unit) is. ``earlier`` are the student's own answers to other results.
+
+    ``trial`` is where the quantity stands; None for the bench.
+    """
+    correct = at.value(quantity.key, trial)
+    assert correct is not None
     if _fits(answer, correct):
-        return _figures(answer, at, quantity)
-    carried = _carried(at, quantity, answer, earlier or {})
+        return _figures(answer, at, quantity, trial)
+    carried = _carried(at, (quantity, trial), answer, earlier or {})
     if carried is not None:
         return carried
     ways = _ways(at, quantity)
-    values = _worked(at, quantity, ways)
+    values = _worked(at, (quantity, trial), ways)
     found = _best(answer, ways, values)
     if found is not None:
         return found
@@ -83,8 +88,8 @@ def _fits(answer: Typed, value: float) -> bool:
     return isfinite(value) and answer.figures >= 2 and abs(float(answer.value) - value) <= half
 
 
-def _figures(answer: Typed, at: Context, quantity: Quantity) -> Diagnosis:
-    wanted = parse_reading(at.figured(quantity, None).text).figures
+def _figures(answer: Typed, at: Context, quantity: Quantity, trial: int | None) -> Diagnosis:
+    wanted = parse_reading(at.figured(quantity, trial).text).figures
     if answer.figures < wanted - 1:
         return Diagnosis("right", f"Right, but {answer.figures} figures waste what your readings know: give {wanted}.")
     if answer.figures > wanted + 2:
@@ -94,17 +99,17 @@ def _figures(answer: Typed, at: Context, quantity: Quantity) -> Diagnosis:
     return Diagnosis("right", "Your readings give the same.")
 
 
-def _carried(at: Context, quantity: Quantity, answer: Typed, earlier: Mapping[str, Typed]) -> Diagnosis | None:
+def _carried(at: Context, place: Place, answer: Typed, earlier: Mapping[str, Typed]) -> Diagnosis | None:
     """A right answer worked from the student's own earlier, wrong value."""
     known = {q.key: q for q in at.bound.quantities}
     variants = tuple(
         Variant(f"own.{key}", "", key, parse_formula(repr(unit(known[key].unit).to_si(float(typed.value)))))
         for key, typed in earlier.items()
-        if key in known and key != quantity.key
+        if key in known and key != place[0].key
     )
     if not variants:
         return None
-    value = _worked(at, quantity, [_Way(variants)])[0]
+    value = _worked(at, place, [_Way(variants)])[0]
     half = max(0.5 * 10.0**-answer.decimals, abs(value) * 1e-3)
     if isfinite(value) and abs(float(answer.value) - value) <= half:
         return Diagnosis("carried", "Right from your own earlier result; mend that one and this follows.")
@@ -133,19 +138,20 @@ def _applies(at: Context, key: str) -> bool:
     return not key or any(q.key == key for q in at.bound.quantities)
 
 
-def _worked(at: Context, quantity: Quantity, ways: Sequence[_Way]) -> list[float]:
-    """``quantity`` in its unit by every way, in one pass: a column for each way."""
+def _worked(at: Context, place: Place, ways: Sequence[_Way]) -> list[float]:
+    """The quantity in its unit by every way, in one pass: a column for each way."""
+    quantity, trial = place
     columns = _Variants(inputs_of(at.bound, {}), len(ways))
     formulas = _replacing(ways)
     rough = np.array([any(variant.with_rough for variant in way.variants) for way in ways])
     bench, trials = trial_by_trial(at.bound, columns, formulas)
-    counted = list(at.computed.counted)
-    with_rough = [0, *counted] if 0 in trials and 0 not in counted else counted
+    counted = at.computed.counted
     results = []
-    for chosen in (counted, with_rough):
+    for chosen in (counted, with_the_rough(at.bound, trials, counted)):
         into = dict(bench)
         summarise(at.bound, into, [trials[n] for n in chosen], columns, formulas)
-        results.append(np.asarray(into.get(quantity.key, np.nan), dtype=float) + np.zeros(len(ways)))
+        known = into if trial is None else trials[trial]
+        results.append(np.asarray(known.get(quantity.key, np.nan), dtype=float) + np.zeros(len(ways)))
     scale = unit(quantity.unit)
     values = (np.where(rough, results[1], results[0]) - scale.offset) / scale.factor
     return [way.after.apply(float(v)) if way.after else float(v) for way, v in zip(ways, values, strict=True)]
@@ -167,6 +173,10 @@ class _Variants:
         """The plain mean."""
         mean: Column = (trials + np.zeros(self.size)).mean(axis=0)
         return mean
+
+    def defined(self, column: Column) -> bool:
+        """A way of working that gives no number fits no answer."""
+        return True
 
 
 def _replacing(ways: Sequence[_Way]) -> Others:

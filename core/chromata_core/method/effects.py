@@ -47,7 +47,7 @@ def fault_effects(method: Method) -> list[Effect]:
 def what_if(bound: Bound) -> list[Effect]:
     """Each fault of the method with what it would do to these readings; none while there is no result."""
     straight = compute(bound)
-    if not any(q.result and q.key in straight.bench for q in bound.quantities):
+    if not _places(bound, straight):
         return []
     return [
         Effect(
@@ -66,12 +66,22 @@ def with_slip(bound: Bound, slip: Slip, straight: Computed) -> Computed:
 
 def _change(bound: Bound, straight: Computed, bent: Computed) -> tuple[float, str]:
     """In per cent and in words, for the first result that changes."""
-    for quantity in (q for q in bound.quantities if q.result and q.key in straight.bench and q.key in bent.bench):
-        true, wrong = value_of(straight.bench[quantity.key]), value_of(bent.bench[quantity.key])
+    for quantity, trial in _places(bound, straight):
+        column, other = straight.column(quantity.key, trial), bent.column(quantity.key, trial)
+        if column is None or other is None:
+            continue
+        true, wrong = value_of(column), value_of(other)
         percent = (wrong - true) / true * 100 if true and isfinite(wrong) else 0.0
         if abs(percent) > 1e-9:
             return percent, _said(quantity, wrong, percent)
     return 0.0, "No change in this example."
+
+
+def _places(bound: Bound, straight: Computed) -> list[tuple[Quantity, int | None]]:
+    """Where each result stands: on the bench, or in the first trial that counts."""
+    results = [q for q in bound.quantities if q.result]
+    places = [(q, next(iter(straight.counted), None) if q.scope == "trial" else None) for q in results]
+    return [(q, trial) for q, trial in places if straight.column(q.key, trial) is not None]
 
 
 def _said(quantity: Quantity, wrong: float, percent: float) -> str:

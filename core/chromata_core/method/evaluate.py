@@ -5,10 +5,10 @@ from math import inf, isfinite
 
 from chromata_core.errors import ChromataError
 from chromata_core.formula.mathml import symbol_mathml
-from chromata_core.method.checks import DIGITS, every_sheet
 from chromata_core.method.compute import compute
-from chromata_core.method.context import Context
+from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
+from chromata_core.method.every_sheet import DIGITS, every_sheet
 from chromata_core.method.figures_school import figures_of
 from chromata_core.method.finding import SEVERITY, Finding, Level, gravest
 from chromata_core.method.outcome import (
@@ -25,9 +25,9 @@ from chromata_core.method.outcome import (
     TrialOut,
     Verdict,
 )
-from chromata_core.method.progress import Task, aim, current_task, task_title, tasks
+from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
 from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
-from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Step
+from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
@@ -64,11 +64,19 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         trials=[_trial(at, n, findings) for n in at.trials(valid=False)],
         quantities=_quantities(at, None),
         results=_results_out(at, accepted or {}),
+        charts=[chart for drawing in method.charts if (chart := drawing.draw(at)) is not None],
         agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),
+        replicates_pass=_replicates_pass(at),
         findings=[f for f in findings if f.level != "keep"],
         own=_own(at),
         answers=[at.bound.texts.get((f"answer.{n}", None, None), "") for n in range(1, len(method.questions) + 1)],
     )
+
+
+def _replicates_pass(at: Context) -> bool:
+    agreed, plan = at.computed.agreement, at.bound.method.trials
+    enough = at.bound.most_trials if plan.each else plan.minimum
+    return len(at.computed.counted) >= enough and (agreed is None or agreed.agree)
 
 
 def find(at: Context) -> list[Finding]:
@@ -77,31 +85,43 @@ def find(at: Context) -> list[Finding]:
     return sorted(found, key=lambda finding: -SEVERITY[finding.level])
 
 
-def _results(at: Context) -> list[Quantity]:
-    return [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]
+def result_places(at: Context) -> list[Place]:
+    """Every result that can be worked: those of the bench, and those of each trial that counts.
+
+    What is asked comes first: where trials are planned one by one, each has its own; else what they give together.
+    """
+    places = [(q, n) for q in at.bound.quantities if q.result for n in (at.trials() if q.scope == "trial" else [None])]
+    known = [(q, n) for q, n in places if at.computed.column(q.key, n) is not None]
+    return known if at.bound.method.trials.each else sorted(known, key=lambda place: place[1] is not None)
 
 
 def _results_out(at: Context, accepted: Accepted) -> list[ResultOut]:
-    found = _results(at)
+    found = result_places(at)
     worst = worst_cases(at) if found else {}
-    return [result_of(at, quantity, accepted.get(quantity.key), worst[quantity.key]) for quantity in found]
+    return [
+        result_of(at, place, accepted.get(place[0].key), worst.get((place[0].key, place[1]), "")) for place in found
+    ]
 
 
-def stated(at: Context, quantity: Quantity) -> tuple[float, Budget, float]:
+def stated(at: Context, quantity: Quantity, trial: int | None) -> tuple[float, Budget, float]:
     """A result's value (declared unit), its budget (SI), and the factor from SI to the declared unit."""
-    column = at.computed.bench[quantity.key]
+    column = at.computed.column(quantity.key, trial)
+    assert column is not None
     made = budget(at.computed.columns.sources, contributions_of(column))
     scale = unit(quantity.unit)
     return scale.from_si(value_of(column)), made, 1.0 / scale.factor
 
 
-def result_of(at: Context, quantity: Quantity, accepted: str | None, worst: str) -> ResultOut:
+def result_of(at: Context, place: Place, accepted: str | None, worst: str) -> ResultOut:
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
-    value, made, factor = stated(at, quantity)
+    quantity, trial = place
+    value, made, factor = stated(at, quantity, trial)
     reported = report(value, made.expanded * factor)
     lines = [_budget_line(line, quantity, factor) for line in made.lines]
     return ResultOut(
         key=quantity.key,
+        trial=trial,
+        trial_name=trial_title(at, trial),
         label=quantity.label,
         symbol=symbol_mathml(quantity.symbol),
         unit=quantity.unit,
@@ -114,10 +134,10 @@ def result_of(at: Context, quantity: Quantity, accepted: str | None, worst: str)
         uncertainty=reported.uncertainty,
         power=reported.power,
         line=f"{reported.text} {quantity.unit}".rstrip(),
-        by_figures=at.figured(quantity, None),
+        by_figures=at.figured(quantity, trial),
         worst_case=worst,
         budget=lines,
-        advice=_advice(at, lines),
+        advice=_advice(lines),
         comparison=_compare(quantity, value, made.expanded * factor, accepted) if accepted else None,
     )
 
@@ -135,7 +155,7 @@ def _budget_line(line: BudgetLine, quantity: Quantity, factor: float) -> BudgetO
     return BudgetOut(line.label, line.u * factor, line.share, WORDS[line.first.distribution], known, sensitivity)
 
 
-def _advice(at: Context, lines: list[BudgetOut]) -> str:
+def _advice(lines: list[BudgetOut]) -> str:
     if not lines:
         return ""
     top = lines[0]
@@ -168,10 +188,11 @@ def _level_at(findings: list[Finding], slot: Slot) -> Level:
 
 
 def _readings(at: Context, trial: int | None, findings: list[Finding]) -> list[ReadingOut]:
-    """Readings and observations of one trial (or of the bench) in the order the method names them."""
+    """Readings and observations of one trial (or of the bench) in the order the method names them, pairs together."""
     order = {part.key: place for place, part in enumerate(at.bound.method.readings) if at.bound.part(part.key)}
     slots = [s for s in (*at.bound.typed, *at.bound.texts) if s[1] == trial and s[0] in order]
-    slots.sort(key=lambda slot: (order[slot[0]], slot[2] or 0))
+    pairs = {r.key: r.beside for r in at.bound.readings if isinstance(r, Series) and r.beside}
+    slots.sort(key=lambda slot: (order[pairs.get(slot[0], slot[0])], slot[2] or 0, order[slot[0]]))
     return [_reading(at, slot, findings) for slot in slots]
 
 
@@ -231,23 +252,26 @@ def _steps(at: Context, planned: list[Task]) -> list[StepOut]:
 
 
 def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None) -> StepOut:
-    worded = at.bound.worded
+    def worded(text: str) -> str:
+        return at.bound.worded(text, trial)
+
     return StepOut(
         key=step.key,
         title=worded(step.title),
-        detail=aim(at, step, trial) or worded(step.detail),
+        detail=guided(at, step, trial) or worded(step.detail),
         scope=step.scope,
         trial=trial,
-        trial_name=_trial_title(at, trial),
+        trial_name=trial_title(at, trial),
         state=state,
         wait_label=worded(step.wait.label) if step.wait else "",
         wait_seconds=step.wait.seconds if step.wait else 0,
         begun=begun,
+        meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
     )
 
 
-def _trial_title(at: Context, trial: int | None) -> str:
+def trial_title(at: Context, trial: int | None) -> str:
     """“Rough trial”, “Trial 2”, empty for the bench."""
     return at.trial_name(trial).removeprefix("the ").capitalize() if trial is not None else ""
 
@@ -280,24 +304,34 @@ def hand_for(at: Context, task: Task) -> Hand:
     hint = part.hint if part else ""
     how = at.bound.instruments[part.role].how if isinstance(part, Reading) else ""
     step = task.step
-    said = (hint, how) if isinstance(part, Reading) else (aim(at, step, trial), hint)
-    detail = at.bound.worded(" ".join(filter(None, said)) or step.detail)
-    lead, then = at.bound.worded(step.lead), at.bound.worded(step.then)
-    aside = _trial_title(at, trial)
-    title = at.bound.worded(task_title(at, task))
+    ahead = "" if task.done else guided(at, step, trial)
+    said = (hint, how if isinstance(part, Reading) else "")
+
+    def worded(text: str) -> str:
+        return at.bound.worded(text, trial)
+
+    detail = worded(" ".join(filter(None, said)) or step.detail)
+    lead, then = (ahead, "") if ahead else (worded(step.lead), worded(step.then))
+    title = worded(task_title(at, task))
+    aside = trial_title(at, trial)
     return Hand(kind, key, trial, index, step.key, title, lead, then, aside, detail, task.done, task.optional)
 
 
 def _own(at: Context) -> list[OwnAnswer]:
     """The student's own answers, each traced; one may rightly follow from another that was wrong."""
-    given = {q: typed for q in _results(at) if (typed := at.bound.typed.get((f"own.{q.key}", None, None))) is not None}
+    places = result_places(at)
+    given = {(q.key, n): typed for q, n in places if (typed := at.bound.typed.get((f"own.{q.key}", n, None)))}
     found = []
-    for quantity, typed in given.items():
-        earlier = {other.key: answer for other, answer in given.items() if other is not quantity}
-        traced = diagnose(at, quantity, typed, earlier)
+    for quantity, trial in places:
+        typed = given.get((quantity.key, trial))
+        if typed is None:
+            continue
+        earlier = {key: answer for (key, n), answer in given.items() if key != quantity.key and n == trial}
+        traced = diagnose(at, quantity, typed, earlier, trial)
         agrees = traced.kind in ("right", "rounded", "carried")
+        label = f"{quantity.label}, {at.trial_name(trial)}" if trial is not None else quantity.label
         found.append(
-            OwnAnswer(quantity.key, quantity.label, typed.text, quantity.unit, agrees, traced.kind, traced.sentence)
+            OwnAnswer(quantity.key, trial, label, typed.text, quantity.unit, agrees, traced.kind, traced.sentence)
         )
     return found
 

@@ -6,11 +6,12 @@ from html import escape
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Node, rewritten
+from chromata_core.formula.tree import Binary, Name, Node, names, rewritten
 from chromata_core.method.context import Context
 from chromata_core.method.evaluate import stated
 from chromata_core.method.outcome import Shown, WorkedLine
-from chromata_core.method.vocabulary import NumberOption, Option, Quantity, Series, SubstanceOption
+from chromata_core.method.sheet import listed
+from chromata_core.method.vocabulary import ListOption, NumberOption, Option, Quantity, Series, SubstanceOption
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
@@ -30,7 +31,9 @@ def explain(at: Context) -> list[WorkedLine]:
 
 def symbols(at: Context) -> dict[str, str]:
     """The symbol of everything that may stand in a formula."""
-    found = {o.key: o.symbol for o in at.bound.method.options if isinstance(o, NumberOption | SubstanceOption)}
+    found = {
+        o.key: o.symbol for o in at.bound.method.options if isinstance(o, NumberOption | SubstanceOption | ListOption)
+    }
     found |= {r.key: r.symbol for r in at.bound.readings}
     return found | {q.key: q.symbol for q in at.bound.quantities}
 
@@ -65,8 +68,8 @@ def _adds_any(node: Binary, keys: set[str]) -> bool:
 
 
 def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
-    if quantity.result and trial is None:
-        value, made, factor = stated(at, quantity)
+    if quantity.result:
+        value, made, factor = stated(at, quantity, trial)
         reported = report(value, made.expanded * factor)
         times = f" × {reported.power}" if reported.power else ""
         return Shown(f"{reported.value}{times}", 0 if times else reported.doubtful, quantity.unit)
@@ -78,6 +81,8 @@ def number_text(at: Context, key: str, trial: int | None) -> str:
     for option in at.bound.method.options:
         if option.key == key and isinstance(option, NumberOption):
             return f"{at.bound.options[key]} {option.unit}".rstrip()
+        if option.key == key and isinstance(option, ListOption) and trial is not None:
+            return f"{listed(at.bound.options[key])[trial - 1]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, SubstanceOption):
             return f"{with_figures(value_of(at.computed.bench[key]) * 1000, 6)} g/mol"
     reading = at.reading(key)
@@ -86,24 +91,40 @@ def number_text(at: Context, key: str, trial: int | None) -> str:
     quantity = at.quantity(key)
     if quantity.scope == "trial" and trial is None:  # inside mean(…): the values that were averaged
         texts = [at.figured(quantity, n).text for n in at.computed.counted]
-        return f"{'; '.join(texts)} {quantity.unit}".rstrip()
+        return f"{_row(texts)} {quantity.unit}".rstrip()
     shown = _answer(at, quantity, trial if quantity.scope == "trial" else None)
     return f"{shown.text} {shown.unit}".rstrip()
+
+
+_MOST_SHOWN = 5
+
+
+def _row(texts: list[str]) -> str:
+    """Values one after the other; of many the first two and the last."""
+    if len(texts) > _MOST_SHOWN:
+        texts = [*texts[:2], "…", f"{texts[-1]} ({len(texts)} values)"]
+    return "; ".join(texts)
 
 
 def _reading_text(at: Context, key: str, trial: int | None, symbol: str) -> str:
     reading = at.reading(key)
     if isinstance(reading, Series):
         made = at.bound.series(key, trial)
-        return f"{'; '.join(plain(t.value, t.decimals) for t in made)} {symbol}"
+        return f"{_row([plain(t.value, t.decimals) for t in made])} {symbol}".rstrip()
     typed = at.typed(key, trial)
-    return f"{plain(typed.value, typed.decimals)} {symbol}" if typed else f"0 {symbol}"
+    if typed is None:
+        return f"0 {symbol}"
+    corrected = at.instrument(key).corrected(float(typed.value))
+    if corrected != float(typed.value):  # one digit more than was read, as its calibration is known better
+        return f"{plain(corrected, typed.decimals + 1)} {symbol}".rstrip()
+    return f"{plain(typed.value, typed.decimals)} {symbol}".rstrip()
 
 
 def constants(at: Context) -> list[Shown]:
     """What was taken as known: session values and molar masses, each as a line of text with its unit."""
     found = []
-    for option in at.bound.method.options:
+    used = {name for quantity in at.bound.quantities for name in names(parse_formula(quantity.formula))}
+    for option in (o for o in at.bound.method.options if o.key in used):
         if isinstance(option, SubstanceOption):
             mass = number_text(at, option.key, None)
             found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
@@ -119,6 +140,8 @@ def option_text(option: Option, options: Mapping[str, str]) -> str:
         limit = options[f"{option.key}.limit"]
         spread = f" ± {limit}" if parse_reading(limit).value else ""
         return f"{text}{spread} {option.unit}".rstrip()
+    if isinstance(option, ListOption):
+        return f"{text} {option.unit}".rstrip()
     label = next((choice.label for choice in option.choices if choice.key == text), "")
     formula = formula_text(text) if isinstance(option, SubstanceOption) else ""
     return ", ".join(filter(None, (label, formula)))

@@ -34,6 +34,7 @@ def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
     for number, values in computed.trials.items():
         trials[number] = dict(bench)
         _add_readings(bound, number, trials[number])
+        trials[number] |= {o.key: exact(value_of(values[o.key])) for o in bound.lists if o.key in values}
         _add_quantities(bound, values, trials[number])
     for quantity in bound.quantities:
         listed = [trials[n][quantity.key] for n in computed.counted if quantity.key in trials[n]]

@@ -118,5 +118,5 @@ def _put(tree: Node, old: Node, new: Node) -> Node:
 
 def _calling(tree: Node, old: str, new: str) -> Node:
     return rewritten(
-        tree, lambda node: Call(new, node.argument) if isinstance(node, Call) and node.function == old else node
+        tree, lambda node: Call(new, node.arguments) if isinstance(node, Call) and node.function == old else node
     )

@@ -10,12 +10,15 @@ from chromata_core.formula.tree import Binary, Call, Name, Negative, Node
 from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.vocabulary import (
     ChoiceOption,
+    ListOption,
     Method,
     NumberOption,
     Observation,
     Reading,
     Series,
     SubstanceOption,
+    Supply,
+    Target,
 )
 from chromata_core.quantity.units import Dimension, dimension_name, unit
 
@@ -24,7 +27,7 @@ def load(method: Method) -> Method:
     """``method`` itself if its declaration holds; DeclarationError with every fault in one message if not."""
     problems = [*_names(method), *_references(method)]
     for options in _option_sets(method):
-        problems += _units(method, options)
+        problems += [*_units(method, options), *_plan_units(method, options)]
     if problems:
         raise DeclarationError(f"{method.slug}: {' '.join(dict.fromkeys(problems))}", method=method.slug)
     return method
@@ -55,11 +58,17 @@ def _references(method: Method) -> Iterator[str]:
             yield f"Reading “{part.key}” names the instrument role “{part.role}”, which is not declared."
         if part.key not in reads:
             yield f"No step asks for “{part.key}”."
-        if isinstance(part, Series) and (part.until is None or part.until.option not in options):
-            yield f"Series “{part.key}” needs an “until” rule that names an option."
-        if isinstance(part, Observation) and not set(part.voids) <= {choice.key for choice in part.choices}:
-            yield f"Observation “{part.key}” voids on a choice it does not have."
-    if method.compares and method.compares not in {q.key for q in method.quantities if q.result}:
+        if isinstance(part, Series):
+            yield from _series(method, part, options)
+        if isinstance(part, Observation) and not {*part.voids, *part.until} <= {choice.key for choice in part.choices}:
+            yield f"Observation “{part.key}” names a choice it does not have."
+    yield from _limits(method, options)
+    results = {q.key for q in method.quantities if q.result}
+    if method.stores and (
+        method.stores.result not in results or (method.stores.role or next(iter(roles))) not in roles
+    ):
+        yield "What is stored is not a result, or names no instrument role."
+    if method.compares and method.compares not in results:
         yield f"Products are compared by “{method.compares}”, which is not a result."
     known = {part.key for part in method.readings}
     follow = {part.follows for part in method.readings if isinstance(part, Reading) and part.follows}
@@ -69,13 +78,30 @@ def _references(method: Method) -> Iterator[str]:
     yield from (f"A step reads “{key}”, which is not declared." for key in reads - known - own - answers)
 
 
+def _series(method: Method, series: Series, options: set[str]) -> Iterator[str]:
+    if series.beside:
+        if not any(isinstance(p, Series) and p.key == series.beside and not p.beside for p in method.readings):
+            yield f"Series “{series.key}” stands beside “{series.beside}”, which is not a series with a rule."
+    elif series.until is None or not set(series.until.options) <= options:
+        yield f"Series “{series.key}” needs an “until” rule whose options are declared."
+
+
+def _limits(method: Method, options: set[str]) -> Iterator[str]:
+    before: set[str] = set(options)
+    for quantity in method.quantities:
+        yield from (
+            f"{quantity.key}: the error “{error.label}” is limited by “{error.limit}”, which is not known before it."
+            for error in quantity.errors
+            if error.limit not in before
+        )
+        before.add(quantity.key)
+    each = {option.key for option in method.options if isinstance(option, ListOption)}
+    if method.trials.each and method.trials.each not in each:
+        yield f"Trials are planned by “{method.trials.each}”, which is not a list option."
+
+
 def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
-    known: dict[str, Dimension] = {}
-    for option in method.options:
-        if isinstance(option, SubstanceOption):
-            known[option.key] = unit("g/mol").dimension
-        elif isinstance(option, NumberOption) and option.symbol:
-            known[option.key] = unit(option.unit).dimension
+    known = _constants(method)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     known |= {reading.key: unit(reading.unit).dimension for reading in readings}
     lists = {reading.key for reading in readings if isinstance(reading, Series)}
@@ -95,23 +121,50 @@ def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
         known[quantity.key] = unit(quantity.unit).dimension
 
 
+def _plan_units(method: Method, options: dict[str, str]) -> Iterator[str]:
+    """Targets and supplies are worked from options alone."""
+    known = _constants(method) | {o.key: unit(o.unit).dimension for o in method.options if isinstance(o, NumberOption)}
+    parts: list[Target | Supply] = [*active(method.targets, options), *active(method.supplies, options)]
+    for part in parts:
+        try:
+            if dimension_of(parse_formula(part.formula), known) != unit(part.unit).dimension:
+                yield f"“{part.label}”: {part.formula} is not in {part.unit or 'a plain number'}."
+        except ChromataError as error:
+            yield f"“{part.label}”: {error.message}"
+
+
+def _constants(method: Method) -> dict[str, Dimension]:
+    known: dict[str, Dimension] = {}
+    for option in method.options:
+        if isinstance(option, SubstanceOption):
+            known[option.key] = unit("g/mol").dimension
+        elif (isinstance(option, NumberOption) and option.symbol) or isinstance(option, ListOption):
+            known[option.key] = unit(option.unit).dimension
+    return known
+
+
 def _lists(key: str, tree: Node, series: set[str], trial_keys: set[str]) -> Iterator[str]:
     """A series is used through last, first, sum or mean; trials through a mean that stands alone."""
     match tree:
-        case Call("mean", Name(inner)) if inner in trial_keys:
+        case Call("mean", (Name(inner),)) if inner in trial_keys:
             return
-        case Call(function, Name(inner)) if inner in series and FUNCTIONS[function].over_list:
-            return
+        case Call(function, arguments) if FUNCTIONS[function].lists:
+            for argument in arguments[: FUNCTIONS[function].lists]:
+                if not (isinstance(argument, Name) and argument.key in series | trial_keys):
+                    yield f"{key}: {function}(…) wants a series, or in a summary a quantity of the trials."
+            for argument in arguments[FUNCTIONS[function].lists :]:
+                yield from _lists(key, argument, series, trial_keys)
         case Name(inner) if inner in series | trial_keys:
             yield f"{key}: “{inner}” is a list; take mean({inner}) on a line of its own, or last({inner}) of a series."
-        case Call(_, argument):
-            yield from _lists(key, argument, series, trial_keys)
+        case Call(_, arguments):
+            for argument in arguments:
+                yield from _lists(key, argument, series, trial_keys)
         case Negative(operand):
             yield from _lists(key, operand, series, trial_keys)
         case Binary(_, left, right):
-            if Call in (type(left), type(right)) and trial_keys:
-                for side in (left, right):
-                    if isinstance(side, Call) and isinstance(side.argument, Name) and side.argument.key in trial_keys:
-                        yield f"{key}: give mean({side.argument.key}) a line of its own."
+            for side in (left, right):
+                match side:
+                    case Call("mean", (Name(inner),)) if inner in trial_keys:
+                        yield f"{key}: give mean({inner}) a line of its own."
             yield from _lists(key, left, series, trial_keys)
             yield from _lists(key, right, series, trial_keys)

@@ -5,11 +5,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.formula.functions import Column
-from chromata_core.method.compute import SPREAD, inputs_of, mean_of, summarise, trial_by_trial
-from chromata_core.method.context import Context
-from chromata_core.method.evaluate import stated
+from chromata_core.method.compute import inputs_of, mean_of, places_of, spread_id, summarise, trial_by_trial
+from chromata_core.method.context import Context, Place
+from chromata_core.method.evaluate import result_places, stated
 from chromata_core.method.vocabulary import Quantity
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import contributions_of
@@ -23,6 +23,7 @@ class DrawnResult:
     """A result by Monte Carlo, in its unit. ``agrees``: both ends lie at value ± 1.96 u, to one figure of u."""
 
     key: str
+    trial: int | None
     label: str
     unit: str
     draws: int
@@ -34,17 +35,19 @@ class DrawnResult:
     sentence: str
 
 
-def draw_results(at: Context, draws: int | None = None, seed: int = 1) -> list[DrawnResult]:
-    """Every result of the sheet by ``draws`` random draws (None: as many as it takes), the same for the same seed."""
-    wanted = [q for q in at.bound.quantities if q.result and q.key in at.computed.bench]
-    return [_of(at, quantity, monte_carlo(_Drawer(at, quantity), draws, seed)) for quantity in wanted]
+def draw_results(at: Context, draws: int | None = None, seed: int = 1, most: int | None = None) -> list[DrawnResult]:
+    """The sheet's results (the first ``most`` of them) by ``draws`` random draws, the same for the same seed.
+
+    None draws as many as it takes.
+    """
+    return [_of(at, place, monte_carlo(_Drawer(at, place), draws, seed)) for place in result_places(at)[:most]]
 
 
 class _Drawer:
     """Draws one result of a sheet: a whole numeric pass on a block of random inputs."""
 
-    def __init__(self, at: Context, quantity: Quantity) -> None:
-        self.bound, self.linear, self.quantity = at.bound, at.computed, quantity
+    def __init__(self, at: Context, place: Place) -> None:
+        self.bound, self.linear, (self.quantity, self.trial) = at.bound, at.computed, place
         self.inputs = inputs_of(at.bound, {})
         self.spreads = _spreads(at)
 
@@ -53,30 +56,38 @@ class _Drawer:
         bench, trials = trial_by_trial(self.bound, columns, {})
         summarise(self.bound, bench, [trials[n] for n in self.linear.counted], columns, {})
         scale = unit(self.quantity.unit)
-        values: Column = (bench[self.quantity.key] - scale.offset) / scale.factor + np.zeros(size)
+        known = bench if self.trial is None else trials[self.trial]
+        values: Column = (known[self.quantity.key] - scale.offset) / scale.factor + np.zeros(size)
         return values
 
 
 def _spreads(at: Context) -> Mapping[str, Spread]:
     """Means whose spread replaced their own errors in the linear pass: the draws follow the same decision."""
     found: dict[str, Spread] = {}
-    sources = at.computed.columns.sources
-    for quantity in at.bound.quantities:
-        averaged = mean_of(quantity)
-        if not averaged or quantity.key not in at.computed.bench:
-            continue
-        spread = f"{SPREAD}{quantity.key}"
-        size = contributions_of(at.computed.bench[quantity.key])[at.computed.columns.index[spread]]
-        if size > 0:
-            trials = [at.computed.trials[n][averaged] for n in at.computed.counted]
-            mean = np.mean([contributions_of(column + np.zeros(len(sources))) for column in trials], axis=0)
+    sources, index = at.computed.columns.sources, at.computed.columns.index
+    for quantity in (q for q in at.bound.quantities if mean_of(q)):
+        for trial in places_of(at.bound, quantity):
+            column, spread = at.computed.column(quantity.key, trial), spread_id(quantity, trial)
+            if column is None or not (size := float(contributions_of(column)[index[spread]])) > 0:
+                continue
+            averaged = [contributions_of(one + np.zeros(len(sources))) for one in _averaged(at, quantity, trial)]
+            mean = np.mean(averaged, axis=0)
             own = {s.id: float(c) for s, c in zip(sources, mean, strict=True) if s.own and c}
-            found[spread] = Spread(float(size), own)
+            found[spread] = Spread(size, own)
     return found
 
 
-def _of(at: Context, quantity: Quantity, found: Drawn) -> DrawnResult:
-    value, made, factor = stated(at, quantity)
+def _averaged(at: Context, quantity: Quantity, trial: int | None) -> list[Column]:
+    """The columns whose mean ``quantity`` is: trials that count, or the readings of a series."""
+    key = mean_of(quantity)
+    if quantity.scope == "summary":
+        return [at.computed.trials[n][key] for n in at.computed.counted]
+    return list(at.computed.trials[trial][key] if trial is not None else at.computed.bench[key])
+
+
+def _of(at: Context, place: Place, found: Drawn) -> DrawnResult:
+    quantity, trial = place
+    value, made, factor = stated(at, quantity, trial)
     u = made.u * factor
     low, high, allowed = value - DIVISORS["normal95"] * u, value + DIVISORS["normal95"] * u, tolerance(u, figures=1)
     agrees = max(abs(found.low - low), abs(found.high - high)) <= allowed
@@ -85,8 +96,8 @@ def _of(at: Context, quantity: Quantity, found: Drawn) -> DrawnResult:
     said = f"{draws} random draws: 95 % lie from {interval}."
     reason = "The linear budget holds." if agrees else _reason(found, value, u)
     return DrawnResult(
-        quantity.key, quantity.label, quantity.unit, found.draws, found.mean, found.u, found.low, found.high, agrees,
-        f"{said} {reason}",
+        quantity.key, trial, quantity.label, quantity.unit, found.draws, found.mean, found.u, found.low, found.high,
+        agrees, f"{said} {reason}",
     )  # fmt: skip
 
 

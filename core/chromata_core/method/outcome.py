@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, field
 
+from chromata_core.method.chart import Chart
 from chromata_core.method.finding import Finding, Level
 
 
@@ -87,12 +88,14 @@ class Comparison:
 
 @dataclass(frozen=True, slots=True)
 class ResultOut:
-    """A reported result: value and u, U in ``unit``; ``dof`` is None when practically infinite.
+    """A reported result, of the bench or of one trial: value and u, U in ``unit``; ``dof`` None: practically infinite.
 
     Beside it the two teaching schools: ``by_figures`` (significant figures), ``worst_case`` (sum of apparatus errors).
     """
 
     key: str
+    trial: int | None
+    trial_name: str
     label: str
     symbol: str
     unit: str
@@ -114,7 +117,9 @@ class ResultOut:
 
 @dataclass(frozen=True, slots=True)
 class StepOut:
-    """A step on the rail. ``begun`` is when its wait was started, epoch seconds."""
+    """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
+    next trial that can be done during it.
+    """
 
     key: str
     title: str
@@ -126,6 +131,7 @@ class StepOut:
     wait_label: str
     wait_seconds: int
     begun: float | None
+    meanwhile: str
     cautions: list[str]
 
 
@@ -155,6 +161,7 @@ class OwnAnswer:
     """A student's own result, traced; ``kind`` is right, rounded, carried, slip or unexplained."""
 
     key: str
+    trial: int | None
     label: str
     text: str
     unit: str
@@ -165,7 +172,7 @@ class OwnAnswer:
 
 @dataclass(frozen=True, slots=True)
 class Evaluation:
-    """Everything the core says of one sheet."""
+    """Everything the core says of one sheet. ``replicates_pass``: enough trials, and they agree by the class rule."""
 
     method: str
     version: int
@@ -177,7 +184,9 @@ class Evaluation:
     trials: list[TrialOut]
     quantities: list[QuantityOut]
     results: list[ResultOut]
+    charts: list[Chart]
     agreement: Finding | None
+    replicates_pass: bool
     findings: list[Finding]
     own: list[OwnAnswer]
     answers: list[str] = field(default_factory=list)

@@ -9,7 +9,6 @@ from typing import Literal
 from chromata_core.method.context import Context
 from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import Observation, Reading, Series, Step
-from chromata_core.quantity.rounding import plain
 
 State = Literal["done", "now", "ahead", "void"]
 
@@ -47,6 +46,8 @@ def planned_trials(at: Context) -> list[int]:
     if at.bound.rough and 0 not in numbers:
         numbers.insert(0, 0)
     valid = [n for n in numbers if n >= 1 and n not in at.computed.voided]
+    if plan.each:
+        return sorted({*numbers, *range(1, at.bound.most_trials + 1)})
     while len(valid) < plan.minimum:
         numbers.append(max(numbers, default=first - 1) + 1)
         valid.append(numbers[-1])
@@ -67,23 +68,33 @@ def _of_step(at: Context, step: Step, trial: int | None) -> list[Task]:
     for key in step.reads:
         part = at.bound.part(key)
         if isinstance(part, Series):
-            found += _of_series(at, step, part, trial)
-        elif part is not None or "." in key:  # own.… and answer.… are given once for the bench
-            slot = (key, trial if part else None, None)
+            found += [] if part.beside else _of_series(at, step, part, trial)
+        elif part is not None or "." in key:  # own.… and answer.… stand where their step does
+            slot = (key, trial, None)
             optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
             if optional and isinstance(part, Reading) and part.follows:
                 continue  # its turn comes with the reading it follows
-            found.append(Task(step, trial, slot, slot in at.bound.typed or slot in at.bound.texts, optional))
+            done = slot in at.bound.typed or _seen(at, part, slot)
+            found.append(Task(step, trial, slot, done, optional))
     return found
+
+
+def _seen(at: Context, part: Reading | Observation | None, slot: Slot) -> bool:
+    """Whether a text stands there that ends it: some things are looked at again until they are as they should be."""
+    text = at.bound.texts.get(slot)
+    return text is not None and not (isinstance(part, Observation) and part.until and text not in part.until)
 
 
 def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> list[Task]:
-    made = at.bound.series(series.key, trial)
-    found = [Task(step, trial, (series.key, trial, index), True) for index in range(1, len(made) + 1)]
-    rule = series.until
-    if rule is None or not rule.met([m.value for m in made], at.number(rule.option)):
-        found.append(Task(step, trial, (series.key, trial, len(made) + 1), False))
-    return found
+    """The readings of a series, row by row with those that are read beside it, and the next ones if it goes on."""
+    keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series))]
+    made = {slot for slot in at.bound.typed if slot[0] in keys and slot[1] == trial}
+    rows = max((slot[2] or 0 for slot in made), default=0)
+    complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
+    if complete and (series.until is None or not series.until.met(at.bound, series.key, trial)):
+        rows += 1
+    slots: list[Slot] = [(key, trial, index) for index in range(1, rows + 1) for key in keys]
+    return [Task(step, trial, slot, slot in made) for slot in slots]
 
 
 def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
@@ -99,18 +110,15 @@ def task_title(at: Context, task: Task) -> str:
     title = part.label if part else task.step.title
     if isinstance(part, Observation):
         title = task.step.title
-    number = f" {index}" if index is not None else ""
+    paired = isinstance(part, Series) and (part.beside or any(_stands_beside(p, part) for p in at.bound.readings))
+    number = "" if index is None else f", point {index}" if paired else f" {index}"
     return f"{title}{number}, {at.trial_name(trial)}" if trial is not None else f"{title}{number}"
 
 
-def aim(at: Context, step: Step, trial: int | None) -> str:
-    """How far to go before going slowly, from the trials so far; empty without an aim or a trial."""
-    if step.aim is None or trial is None:
-        return ""
-    start, key = step.aim
-    begun = at.typed(start, trial)
-    done = [v for t in at.trials() if t != trial and (v := at.value(key, t)) is not None]
-    if begun is None or not done:
-        return ""
-    mark = float(begun.value) + sum(done) / len(done) - 1
-    return f"Run in to about {plain(mark, 0)} {at.quantity(key).unit}, then drop by drop, swirling." if mark > 0 else ""
+def _stands_beside(other: Reading, series: Series) -> bool:
+    return isinstance(other, Series) and other.beside == series.key
+
+
+def guided(at: Context, step: Step, trial: int | None) -> str:
+    """How to go on within ``step``, from the readings so far; empty without a guide."""
+    return step.guide.say(at, trial) if step.guide is not None and trial is not None else ""

@@ -1,14 +1,20 @@
-"""The shape of a check and of a series rule. Rules are small frozen objects that a method lists as data."""
+"""The shapes of checks, guides and charts, and the rules that end a series. All are small frozen objects that a method
+lists as data.
+"""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable
 from dataclasses import dataclass
 from decimal import Decimal
 from typing import TYPE_CHECKING, Protocol
 
+from chromata_core.curves.end_point import by_second_derivative
+from chromata_core.curves.line import CurveError
 from chromata_core.method.finding import Finding
 
 if TYPE_CHECKING:
+    from chromata_core.method.chart import Chart
     from chromata_core.method.context import Context
+    from chromata_core.method.sheet import Bound
 
 
 class Check(Protocol):
@@ -19,13 +25,149 @@ class Check(Protocol):
         ...
 
 
+class Guide(Protocol):
+    """Knows from the readings so far how to go on within a step."""
+
+    def say(self, at: "Context", trial: int) -> str:
+        """A sentence for the bench, empty if the step's own words are enough."""
+        ...
+
+
+class Drawing(Protocol):
+    """Turns an evaluated sheet into a chart."""
+
+    def draw(self, at: "Context") -> "Chart | None":
+        """The chart, None while there is nothing to see."""
+        ...
+
+
+class SeriesRule(Protocol):
+    """Says when a series is finished. ``options`` are the number options it needs, ``words`` finish “read …”."""
+
+    @property
+    def words(self) -> str:
+        """How long it goes on, in words."""
+        ...
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """Keys of the options that this rule asks."""
+        ...
+
+    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether no further reading of the series ``key`` is needed."""
+        ...
+
+
 @dataclass(frozen=True, slots=True)
-class SeriesRule:
-    """A series is finished when its last two readings differ by no more than the option's value (same unit)."""
+class ConstantMass:
+    """Finished when the last two readings differ by no more than an option's value (same unit); or, if the class dries
+    a fixed number of times (option ``school`` at “fixed”), after as many as the option ``times`` says.
+    """
 
-    option: str
-    least: int = 2
+    limit: str
+    school: str
+    times: str
+    words: str = "until it stays"
 
-    def met(self, values: Sequence[Decimal], limit: Decimal) -> bool:
-        """Whether no further reading is needed."""
-        return len(values) >= self.least and abs(values[-1] - values[-2]) <= limit
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The limit and the number of times."""
+        return (self.limit, self.times)
+
+    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether no further drying is asked for."""
+        if bound.options[self.school] == "fixed":
+            return len(bound.series(key, trial)) >= bound.number(self.times)
+        return self.constant(bound, key, trial)
+
+    def constant(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether the last weighing changed nothing."""
+        masses = [typed.value for typed in bound.series(key, trial)]
+        return len(masses) > 1 and abs(masses[-1] - masses[-2]) <= bound.number(self.limit)
+
+
+@dataclass(frozen=True, slots=True)
+class Times:
+    """Finished after as many readings as the option says."""
+
+    number: str
+    words: str = "as often as planned"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of readings."""
+        return (self.number,)
+
+    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether they have all been made."""
+        return len(bound.series(key, trial)) >= bound.number(self.number)
+
+
+@dataclass(frozen=True, slots=True)
+class PouredOut:
+    """A volume poured out through a smaller vessel: full portions, and at last one that does not fill it."""
+
+    options: tuple[str, ...] = ()
+    words: str = "until nothing is left"
+
+    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether the last portion left the vessel unfilled: nothing can have come after it."""
+        reading = next(r for r in bound.readings if r.key == key)
+        full = Decimal(bound.instruments[reading.role].high)
+        poured = bound.series(key, trial)
+        return bool(poured) and poured[-1].value < full
+
+
+@dataclass(frozen=True, slots=True)
+class JumpPassed:
+    """A titration curve is finished when the jump lies behind by as many readings as the option says."""
+
+    volume: str
+    value: str
+    after: str
+    words: str = "until the jump lies behind"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of readings behind the jump."""
+        return (self.after,)
+
+    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+        """Whether the curve has a jump and goes on beyond it."""
+        volumes, values = curve_of(bound, self.volume, self.value, trial)
+        end = jump(volumes, values)
+        return end is not None and sum(v > end for v in volumes) >= bound.number(self.after)
+
+
+def curve_of(bound: "Bound", volume: str, value: str, trial: int | None) -> tuple[list[float], list[float]]:
+    """Two series as pairs: only readings of which both are there."""
+    pairs = zip(bound.series(volume, trial), bound.series(value, trial), strict=False)
+    found = [(float(v.value), float(e.value)) for v, e in pairs]
+    return [v for v, _ in found], [e for _, e in found]
+
+
+_STEEP = 4.0  # a jump is so much steeper than the curve's middle slope
+_BEGINNING = 3  # the first intervals are steep without being the jump
+
+
+def jump(volumes: list[float], values: list[float]) -> float | None:
+    """The volume of the jump once it is passed, None before. The steep beginning of a curve is not taken for it."""
+    if len(volumes) < _BEGINNING + 4:
+        return None
+    slopes = slopes_of(volumes, values)
+    later = slopes[_BEGINNING:]
+    if max(later) < _STEEP * sorted(slopes)[len(slopes) // 2]:
+        return None
+    try:
+        return float(by_second_derivative(volumes[_BEGINNING - 1 :], values[_BEGINNING - 1 :])[0])
+    except CurveError:
+        return None
+
+
+def slopes_of(volumes: list[float], values: list[float]) -> list[float]:
+    """The size of the slope of each interval; 0 where the volume did not grow."""
+    return [
+        abs((values[i + 1] - values[i]) / (volumes[i + 1] - volumes[i])) if volumes[i + 1] > volumes[i] else 0.0
+        for i in range(len(volumes) - 1)
+    ]

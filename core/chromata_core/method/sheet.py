@@ -15,6 +15,7 @@ from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.vocabulary import (
     ChoiceOption,
+    ListOption,
     Method,
     NumberOption,
     Observation,
@@ -32,6 +33,7 @@ Slot = tuple[str, int | None, int | None]
 VOID = "void"
 _LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
+_MOST_LISTED = 12
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,11 +54,15 @@ class Given:
 
 @dataclass(frozen=True, slots=True)
 class Sheet:
-    """Options, instruments by role, and what stands on the sheet now (corrections already applied)."""
+    """Options, instruments by role, and what stands on the sheet now (corrections already applied).
+
+    ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated.
+    """
 
     options: Mapping[str, str] = field(default_factory=dict)
     instruments: Mapping[str, str] = field(default_factory=dict)
     given: tuple[Given, ...] = ()
+    stock: Mapping[str, Instrument] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,12 +86,31 @@ class Bound:
         """Whether trial 0, the rough one, is part of the plan."""
         return self.options.get(self.method.trials.rough) == "yes"
 
-    def worded(self, text: str) -> str:
-        """``text`` with the chosen options' words put in where it has braces."""
+    def worded(self, text: str, trial: int | None = None) -> str:
+        """``text`` with the chosen options' words, and what is planned for ``trial``, put in where it has braces."""
         if "{" in text:
-            for name, word in self.words.items():
+            for name, word in {**self.words, **self._planned(trial)}.items():
                 text = text.replace(f"{{{name}}}", word)
         return text
+
+    def _planned(self, trial: int | None) -> dict[str, str]:
+        planned = {}
+        for option in self.lists:
+            values = listed(self.options[option.key])
+            said = values[trial - 1 : trial] if trial else [f"{values[0]} to {values[-1]}"]
+            planned[option.key] = " ".join((*map(str, said), option.unit)).rstrip()
+        return planned
+
+    @property
+    def lists(self) -> tuple[ListOption, ...]:
+        """The options that plan a value for each trial."""
+        return tuple(option for option in self.method.options if isinstance(option, ListOption))
+
+    @property
+    def most_trials(self) -> int:
+        """How many trials there can be."""
+        each = self.method.trials.each
+        return len(listed(self.options[each])) if each else _MOST_TRIALS
 
     @property
     def parts(self) -> tuple[Reading | Observation, ...]:
@@ -155,7 +180,7 @@ def _option_keys(method: Method) -> list[str]:
 
 
 def _apply_choice(option: Option, resolved: dict[str, str]) -> None:
-    if isinstance(option, NumberOption):
+    if isinstance(option, NumberOption | ListOption):
         return
     for choice in option.choices:
         if choice.key == resolved[option.key]:
@@ -167,6 +192,8 @@ def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
         match option:
             case NumberOption():
                 _check_number(option, resolved)
+            case ListOption():
+                _check_list(resolved[option.key])
             case SubstanceOption():
                 molar_mass(resolved[option.key])
             case ChoiceOption():
@@ -176,6 +203,17 @@ def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
     except ChromataError as error:
         return [f"{option.label}: {error.message}"]
     return []
+
+
+def listed(text: str) -> list[Decimal]:
+    """The values of a list option: “5; 15; 30”."""
+    return [parse_reading(part).value for part in text.split(";")]
+
+
+def _check_list(text: str) -> None:
+    values = listed(text)
+    if not 1 <= len(values) <= _MOST_LISTED or min(values) <= 0:
+        raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
 
 
 def _check_number(option: NumberOption, resolved: Mapping[str, str]) -> None:
@@ -195,7 +233,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
     options = resolve_options(method, sheet.options)
     problems: list[str] = []
-    instruments = _instruments(method, sheet.instruments, problems)
+    instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
     bound = Bound(
@@ -224,20 +262,22 @@ def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:
     chosen = [
         choice
         for option in method.options
-        if not isinstance(option, NumberOption)
+        if isinstance(option, ChoiceOption | SubstanceOption)
         for choice in option.choices
         if choice.key == options[option.key]
     ]
     return {name: word for choice in chosen for name, word in choice.words.items()}
 
 
-def _instruments(method: Method, chosen: Mapping[str, str], problems: list[str]) -> dict[str, Instrument]:
+def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str, Instrument]:
+    chosen = sheet.instruments
     roles = {role.key: role for role in method.roles}
     problems += [unknown("instrument role", key, list(roles)) for key in chosen if key not in roles]
     found: dict[str, Instrument] = {}
     for role in method.roles:
         try:
-            picked = instrument(chosen.get(role.key, role.default))
+            slug = chosen.get(role.key, role.default)
+            picked = sheet.stock.get(slug) or instrument(slug)
         except ReadingError as error:
             problems.append(error.message)
             picked = instrument(role.default)
@@ -280,7 +320,7 @@ def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> 
 
 
 def _trial_exists(given: Given, bound: Bound) -> None:
-    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= _MOST_TRIALS:
+    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= bound.most_trials:
         raise ReadingError(f"There is no {bound.method.trials.noun.lower()} {given.trial}.")
 
 
@@ -292,7 +332,9 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
     steps = [step.key for step in bound.steps]
     if kind in ("step", "timer") and name in steps:
         return text
-    if kind == "own" and name in [q.key for q in bound.quantities if q.result]:
+    if kind == "own" and name in [
+        q.key for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)
+    ]:
         return parse_reading(text)
     if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
         return text

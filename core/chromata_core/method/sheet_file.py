@@ -5,7 +5,9 @@ import io
 import json
 from dataclasses import dataclass, field
 
-from chromata_core.errors import SheetError
+from chromata_core.errors import ChromataError, SheetError
+from chromata_core.instruments.calibrated import thawed
+from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.sheet import Given, Sheet
 
 COLUMNS = ("key", "trial", "index", "text")
@@ -46,13 +48,27 @@ def _from_json(text: str) -> SheetFile:
         problems.append("“readings” must be a list.")
         rows = []
     given = [g for number, row in enumerate(rows, 1) if (g := _json_row(row, number, problems)) is not None]
+    stock = _calibrations(data.get("calibrations", {}), problems)
     if problems:
         raise SheetError(problems)
-    sheet = Sheet(maps["options"], maps["instruments"], tuple(given))
+    sheet = Sheet(maps["options"], maps["instruments"], tuple(given), stock)
     return SheetFile(sheet, str(data.get("method", "")), maps["accepted"])
 
 
-_KEYS = ("method", "options", "instruments", "accepted", "readings")
+# “results” are written for people and other programs; they are computed anew, never read.
+_KEYS = ("method", "options", "instruments", "accepted", "readings", "calibrations", "results")
+
+
+def _calibrations(data: object, problems: list[str]) -> dict[str, Instrument]:
+    """Calibrated instruments by slug, each with base, name, points and source."""
+    try:
+        if isinstance(data, dict):
+            return {slug: thawed(slug, kept) for slug, kept in data.items()}
+        reason: object = "they must pair names with calibrations"
+    except (TypeError, ValueError, KeyError, AttributeError, ChromataError) as error:
+        reason = error
+    problems.append(f"“calibrations” cannot be read: {reason}. Each needs base, name, points and source.")
+    return {}
 
 
 def _json_row(row: object, number: int, problems: list[str]) -> Given | None:

@@ -10,7 +10,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
-from chromata_core.method.rules import Check, SeriesRule
+from chromata_core.method.rules import Check, Drawing, Guide, SeriesRule
 from chromata_core.uncertainty.source import Distribution
 
 Scope = Literal["bench", "trial"]
@@ -56,7 +56,8 @@ class ChoiceOption:
 
 @dataclass(frozen=True, slots=True)
 class NumberOption:
-    """A number chosen for the session. With ``symbol`` it may stand in formulas, under its key.
+    """A number chosen for the session. With ``symbol`` it may stand in formulas, under its key; ``planning`` ones serve
+    targets and supplies alone.
 
     ``limit`` is the default ± of that number (text, same unit), of the given distribution; the session may change it
     under the option key with ``.limit`` behind. ``limit_label`` is its line in the budget.
@@ -73,6 +74,7 @@ class NumberOption:
     limit_label: str = ""
     low: str = "0"
     high: str = ""
+    planning: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,7 +93,21 @@ class SubstanceOption:
     fixed: bool = False
 
 
-Option = ChoiceOption | NumberOption | SubstanceOption
+@dataclass(frozen=True, slots=True)
+class ListOption:
+    """A planned value for each trial, written one after the other: “5; 15; 30”. It stands in formulas of that trial,
+    under its key, and in texts of its steps where they have ``{key}``.
+    """
+
+    key: str
+    label: str
+    default: str
+    unit: str
+    symbol: str
+    help: str = ""
+
+
+Option = ChoiceOption | NumberOption | SubstanceOption | ListOption
 
 
 @dataclass(frozen=True, slots=True)
@@ -128,19 +144,27 @@ class Reading:
 
 @dataclass(frozen=True, slots=True)
 class Series(Reading):
-    """Readings of one kind, made again until ``until`` is met."""
+    """Readings of one kind, made again until ``until`` is met. ``beside`` names the series with which this one is read
+    in turn, so that the two are pairs; only the first of them has a rule. ``starts``: its first reading is where a
+    delivery begins.
+    """
 
     until: SeriesRule | None = None
+    beside: str = ""
+    starts: bool = False
 
 
 @dataclass(frozen=True, slots=True)
 class Observation:
-    """Something seen, chosen in one touch. ``voids`` are the choices after which the trial cannot be used."""
+    """Something seen, chosen in one touch. ``voids`` are the choices after which the trial cannot be used;
+    ``until`` those with which it is done, if there are others after which one looks again.
+    """
 
     key: str
     label: str
     choices: tuple[Choice, ...]
     voids: tuple[str, ...] = ()
+    until: tuple[str, ...] = ()
     scope: Scope = "trial"
     hint: str = ""
     when: When = None
@@ -148,14 +172,15 @@ class Observation:
 
 @dataclass(frozen=True, slots=True)
 class OwnError:
-    """An error of judgement, new at every trial, of a computed quantity. Its limit is the value of an option.
+    """An error of judgement, new at every trial, of a computed quantity. Its limit is the value of an option, or of a
+    quantity that stands before it.
 
-    ``covers``: once its option is not zero it stands for the scatter of the whole trial, so that the readings' own
+    ``covers``: once its limit is not zero it stands for the scatter of the whole trial, so that the readings' own
     readability and repeatability and other errors of judgement are not counted again (EURACHEM/CITAC CG4, A2).
     """
 
     label: str
-    option: str
+    limit: str
     distribution: Distribution
     relative: bool = False
     covers: bool = False
@@ -163,9 +188,11 @@ class OwnError:
 
 @dataclass(frozen=True, slots=True)
 class Quantity:
-    """A computed quantity. Over trials: ``mean(x)`` alone, so that the spread can be told from the known errors.
+    """A computed quantity. Over trials, and over a series whose scatter counts: ``mean(x)`` alone, so that the spread
+    can be told from the known errors.
 
-    ``result``: reported with uncertainty. ``accepted``: it may be compared with an accepted value.
+    ``result``: reported with uncertainty, for each trial if it belongs to trials. ``accepted``: it may be compared
+    with an accepted value.
     ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
     """
 
@@ -186,7 +213,8 @@ class Quantity:
 class Trials:
     """How often the measurement is made. ``agree`` is the trial quantity that must agree between trials.
 
-    ``rough`` names the yes/no option that asks for a rough trial first; it is trial 0 and never averaged.
+    ``rough`` names the yes/no option that asks for a rough trial first; it is trial 0 and never averaged. ``each``
+    names the list option that plans the trials: one for each of its values.
     """
 
     noun: str
@@ -194,6 +222,7 @@ class Trials:
     maximum: int
     agree: str = ""
     rough: str = ""
+    each: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -208,8 +237,8 @@ class Wait:
 class Step:
     """One thing to do. ``lead`` and ``then`` make the sentence at the top of the bench.
 
-    ``reads`` are the readings and observations made in it; a step without any is ticked off. ``aim`` names a starting
-    reading and a quantity: the sentence then says how far to go before going slowly, from the trials so far.
+    ``reads`` are the readings and observations made in it; a step without any is ticked off. ``guide`` says from the
+    readings so far how to go on. ``meanwhile`` names the step of the next trial that can be done while this one waits.
     """
 
     key: str
@@ -221,7 +250,8 @@ class Step:
     reads: tuple[str, ...] = ()
     wait: Wait | None = None
     cautions: tuple[str, ...] = ()
-    aim: tuple[str, str] | None = None
+    guide: Guide | None = None
+    meanwhile: str = ""
     when: When = None
 
 
@@ -251,6 +281,41 @@ class Fault:
     changes: Mapping[str, str]
     looks: str
     remedy: str
+
+
+@dataclass(frozen=True, slots=True)
+class Target:
+    """What to aim at so that the work comes out as wanted: a formula over options, for the first or any trial."""
+
+    label: str
+    formula: str
+    unit: str
+    why: str
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Supply:
+    """What is used up, by a formula over options: for one trial, or once for a bench."""
+
+    label: str
+    formula: str
+    unit: str
+    per: Literal["trial", "bench"] = "trial"
+    note: str = ""
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Stores:
+    """A result that later sessions can use: as the calibration of the instrument in ``role`` (its nominal value being
+    ``nominal``, a list option or reading), or as the concentration of a solution named by the words of ``solution``.
+    """
+
+    result: str
+    role: str = ""
+    nominal: str = ""
+    solution: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -289,4 +354,8 @@ class Method:
     compares: str = ""
     slips: tuple[Slip, ...] = ()
     faults: tuple[Fault, ...] = ()
+    charts: tuple[Drawing, ...] = ()
+    targets: tuple[Target, ...] = ()
+    supplies: tuple[Supply, ...] = ()
+    stores: Stores | None = None
     waste: str = ""

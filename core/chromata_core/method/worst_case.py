@@ -1,15 +1,18 @@
 """A result's largest error by the school of apparatus errors, from the same readings as everything else."""
 
+from collections.abc import Mapping
 from math import isfinite
 
 import numpy as np
 
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import names
 from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.compute import begins_delivery
 from chromata_core.method.context import Context
+from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import NumberOption, Quantity, Reading, Series
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
@@ -17,12 +20,15 @@ from chromata_core.uncertainty.columns import value_of
 Known = dict[str, Bounded | list[Bounded]]
 
 
-def worst_cases(at: Context) -> dict[str, str]:
-    """“± 0.0041 mol/L (0.47 %)” for each result, empty where it cannot be told."""
-    known = _everything(at)
+def worst_cases(at: Context) -> dict[tuple[str, int | None], str]:
+    """“± 0.0041 mol/L (0.47 %)” for each result by key and trial, empty where it cannot be told."""
+    places: dict[int | None, Known] = {n: _trial(at, _bench(at), n) for n in at.computed.counted}
+    places[None] = _everything(at)
     return {
-        quantity.key: _text(quantity, known.get(quantity.key)) for quantity in at.bound.quantities if quantity.result
-    }
+        (quantity.key, trial): _text(quantity, known.get(quantity.key))
+        for quantity in at.bound.quantities if quantity.result
+        for trial, known in places.items() if (quantity.scope == "trial") == (trial is not None)
+    }  # fmt: skip
 
 
 def _text(quantity: Quantity, found: Bounded | list[Bounded] | None) -> str:
@@ -33,19 +39,27 @@ def _text(quantity: Quantity, found: Bounded | list[Bounded] | None) -> str:
 
 
 def _everything(at: Context) -> Known:
-    bench: Known = {o.key: _constant(at, o.key) for o in at.bound.method.options if o.key in at.computed.bench}
-    _add_readings(at, None, bench)
-    each = []
-    for number in at.computed.counted:
-        trial = dict(bench)
-        _add_readings(at, number, trial)
-        _add_quantities(at, "trial", trial)
-        each.append(trial)
+    bench = _bench(at)
+    each = [_trial(at, bench, number) for number in at.computed.counted]
     for quantity in (q for q in at.bound.quantities if q.scope == "trial"):
         listed = [trial[quantity.key] for trial in each if quantity.key in trial]
         bench[quantity.key] = [item for item in listed if isinstance(item, Bounded)]
-    _add_quantities(at, "summary", bench)
+    _add_quantities(at, at.computed.bench, bench)
     return bench
+
+
+def _bench(at: Context) -> Known:
+    bench: Known = {o.key: _constant(at, o.key) for o in at.bound.method.options if o.key in at.computed.bench}
+    _add_readings(at, None, bench)
+    return bench
+
+
+def _trial(at: Context, bench: Known, number: int) -> Known:
+    values = at.computed.trials[number]
+    trial = dict(bench) | {o.key: Bounded(value_of(values[o.key]), 0.0) for o in at.bound.lists if o.key in values}
+    _add_readings(at, number, trial)
+    _add_quantities(at, values, trial)
+    return trial
 
 
 def _constant(at: Context, key: str) -> Bounded:
@@ -59,16 +73,19 @@ def _add_readings(at: Context, trial: int | None, known: Known) -> None:
         if isinstance(reading, Series):
             made = at.bound.series(reading.key, trial)
             if made:
-                known[reading.key] = [_read(at, reading, float(typed.value)) for typed in made]
+                slots: list[Slot] = [(reading.key, trial, index) for index in range(1, len(made) + 1)]
+                known[reading.key] = [
+                    _read(at, reading, float(typed.value), slot) for slot, typed in zip(slots, made, strict=True)
+                ]
         elif (typed := at.typed(reading.key, trial)) is not None:
-            known[reading.key] = _read(at, reading, float(typed.value))
+            known[reading.key] = _read(at, reading, float(typed.value), (reading.key, trial, None))
         elif not at.bound.wanted(reading, trial):
             known.setdefault(reading.key, Bounded(0.0, 0.0))
 
 
-def _read(at: Context, reading: Reading, value: float) -> Bounded:
-    scale = unit(reading.unit)
-    return Bounded(scale.to_si(value), _limit(at.bound.instruments[reading.role], bool(reading.zero_of)))
+def _read(at: Context, reading: Reading, value: float, slot: Slot) -> Bounded:
+    tool, start = at.bound.instruments[reading.role], begins_delivery(reading, slot)
+    return Bounded(unit(reading.unit).to_si(tool.corrected(value)), _limit(tool, start))
 
 
 def _limit(tool: Instrument, start: bool) -> float:
@@ -81,9 +98,8 @@ def _limit(tool: Instrument, start: bool) -> float:
     return sum(halves) * unit(tool.unit).factor
 
 
-def _add_quantities(at: Context, scope: str, known: Known) -> None:
+def _add_quantities(at: Context, values: Mapping[str, Column], known: Known) -> None:
     for quantity in at.bound.quantities:
-        tree = parse_formula(quantity.formula)
-        if quantity.scope in (scope, "bench") and quantity.key not in known and all(n in known for n in names(tree)):
+        if quantity.key in values and quantity.key not in known:
             with np.errstate(all="ignore"):
-                known[quantity.key] = bounded(tree, known)
+                known[quantity.key] = bounded(parse_formula(quantity.formula), known)

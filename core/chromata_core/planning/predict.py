@@ -1,15 +1,15 @@
 """The uncertainty a plan will give: the method's worked example, read with the instruments and options chosen."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from chromata_core.errors import ChromataError
-from chromata_core.instruments.catalogue import CATALOGUE, instrument
+from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.describe import PartOut, parts_out
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import BudgetOut
 from chromata_core.method.sheet import Bound, Given, Sheet, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Reading
+from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.quantity.rounding import with_figures
 
 
@@ -33,6 +33,7 @@ class Prediction:
 
     options: dict[str, str]
     parts: list[PartOut]
+    supplies: Supplies
     result: str
     relative: str
     budget: list[BudgetOut]
@@ -43,52 +44,56 @@ class Prediction:
     improvement: str
 
 
-def predict(method: Method, options: Mapping[str, str], instruments: Mapping[str, str]) -> Prediction:
-    """The prediction for a plan; SheetError lists what is wrong with its options or instruments."""
-    bound = bind(method, Sheet(options, instruments))
-    filled, parts = dict(bound.options), parts_out(bound)
+def predict(method: Method, plan: Sheet, benches: int = 1) -> Prediction:
+    """The prediction for ``plan`` (options, instruments) at ``benches`` benches; SheetError lists what is wrong."""
+    bound = bind(method, plan)
+    filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches)
     try:
-        outcome = evaluate(method, _expected(method, bound, options, instruments))
+        outcome = evaluate(method, _expected(method, bound, plan))
     except ChromataError as error:
-        return Prediction(filled, parts, "", "", [], "", "", [error.message], [], "")
+        return Prediction(filled, parts, needed, "", "", [], "", "", [error.message], [], "")
     if not outcome.results or not outcome.results[0].value:
-        return Prediction(filled, parts, "", "", [], "", "", [], [], "")
+        return Prediction(filled, parts, needed, "", "", [], "", "", [], [], "")
     first = outcome.results[0]
     percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
     averaged = f", {counted} trials averaged" if counted > 1 else ""
-    warnings = [f"{f.what} {f.why} {f.do}" for f in outcome.findings if f.level != "keep" and "digit" not in f.code]
-    others = _alternatives(method, bound, options, instruments)
+    warnings = [f"{f.what} {f.why} {f.do}" for f in outcome.findings if not _of_the_example(f.code)]
+    others = _alternatives(method, bound, plan)
     return Prediction(
-        filled, parts, first.label, _said(percent), first.budget, first.advice,
+        filled, parts, needed, first.label, _said(percent), first.budget, first.advice,
         f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others),
     )  # fmt: skip
 
 
-def _expected(method: Method, bound: Bound, options: Mapping[str, str], instruments: Mapping[str, str]) -> Sheet:
+def _of_the_example(code: str) -> bool:
+    """Findings that tell of the worked example's readings and not of the plan."""
+    return "digit" in code or code.endswith(("-plan", "-set"))
+
+
+def _expected(method: Method, bound: Bound, plan: Sheet) -> Sheet:
     """The worked example under these choices, as these instruments would show it."""
     readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
     given = [
-        Given(key, _as_read(method, instruments, readings.get(key), text), trial, index)
+        Given(key, _as_read(bound, readings.get(key), text), trial, index)
         for key, trial, index, text in method.example.readings
-        if bound.part(key) is not None and not (trial == 0 and not bound.rough)
+        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= bound.most_trials
     ]
-    return Sheet(options, instruments, tuple(given))
+    return replace(plan, given=tuple(given))
 
 
-def _alternatives(
-    method: Method, bound: Bound, options: Mapping[str, str], instruments: Mapping[str, str]
-) -> list[Alternative]:
+def _alternatives(method: Method, bound: Bound, plan: Sheet) -> list[Alternative]:
     found: list[Alternative] = []
     for role in method.roles:
         chosen = bound.instruments[role.key].slug
         for other in CATALOGUE.values():
             if other.kind in role.kinds and other.slug != chosen:
-                percent = _percent(method, options, {**instruments, role.key: other.slug})
+                percent = _percent(method, replace(plan, instruments={**plan.instruments, role.key: other.slug}))
                 found += _alternative(role.label, other.short, percent)
     for option in method.options:
         if isinstance(option, NumberOption) and option.symbol and (limit := bound.number(f"{option.key}.limit")):
-            percent = _percent(method, {**options, f"{option.key}.limit": str(limit / 2)}, instruments)
+            half = {**plan.options, f"{option.key}.limit": str(limit / 2)}
+            percent = _percent(method, replace(plan, options=half))
             found += _alternative(option.limit_label or option.label, f"known to ± {limit / 2}", percent)
     return sorted(found, key=lambda alternative: alternative.percent)
 
@@ -97,11 +102,10 @@ def _alternative(what: str, instead: str, percent: float | None) -> list[Alterna
     return [] if percent is None else [Alternative(what, instead, percent, _said(percent))]
 
 
-def _percent(method: Method, options: Mapping[str, str], instruments: Mapping[str, str]) -> float | None:
+def _percent(method: Method, plan: Sheet) -> float | None:
     """Relative U of the first result in per cent; None where these choices give no result."""
     try:
-        bound = bind(method, Sheet(options, instruments))
-        outcome = evaluate(method, _expected(method, bound, options, instruments))
+        outcome = evaluate(method, _expected(method, bind(method, plan), plan))
     except ChromataError:
         return None
     first = outcome.results[0] if outcome.results else None
@@ -122,10 +126,9 @@ def _improvement(percent: float, alternatives: list[Alternative]) -> str:
     return f"What would help most: {best.what.lower()}, {best.instead}: {best.text} instead of {_said(percent)}."
 
 
-def _as_read(method: Method, chosen: Mapping[str, str], reading: Reading | None, text: str) -> str:
+def _as_read(bound: Bound, reading: Reading | None, text: str) -> str:
     """The example's reading as this instrument would show it: a one-mark pipette has its own volume."""
     if reading is None:
         return text
-    role = next(r for r in method.roles if r.key == reading.role)
-    tool = instrument(chosen.get(role.key, role.default))
+    tool = bound.instruments[reading.role]
     return f"{float(tool.low):.{tool.decimals}f}" if tool.low == tool.high else text

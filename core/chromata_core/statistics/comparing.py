@@ -79,6 +79,8 @@ def one_way(groups: Sequence[Sequence[float]]) -> TestOutcome:
 
     everything = [value for group in groups for value in group]
     within, freedom = pooled_s(groups)
+    if len(groups) < 2 or not within:
+        raise TooFewError("Comparing means needs two groups or more, and values that scatter within them.")
     grand = sum(everything) / len(everything)
     means = [(len(group), sum(group) / len(group)) for group in groups]
     between = sum(n * (mean - grand) ** 2 for n, mean in means) / (len(groups) - 1)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 from math import inf, isinf, sqrt
 
-from chromata_core.formula.functions import Column
+from chromata_core.quantity.column import Column
 from chromata_core.uncertainty.source import Source
 
 PROBABILITY = 0.95

@@ -7,11 +7,12 @@ are in it, because a shared source is one column.
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+from math import sqrt
 from typing import Protocol
 
 import numpy as np
 
-from chromata_core.formula.functions import Column
+from chromata_core.quantity.column import Column
 from chromata_core.uncertainty.replicates import random_part
 from chromata_core.uncertainty.source import Input, Source
 
@@ -37,6 +38,10 @@ class Columns(Protocol):
 
     def mean(self, trials: Column, spread: str) -> Column:
         """The mean over the first axis of ``trials``; its random part goes along the source ``spread``."""
+        ...
+
+    def defined(self, column: Column) -> bool:
+        """Whether ``column`` holds a value; not after a division by zero."""
         ...
 
 
@@ -66,6 +71,10 @@ class StepColumns:
         replaced.imag[self.own] = 0.0
         replaced.imag[self.index[spread]] = part * STEP
         return replaced
+
+    def defined(self, column: Column) -> bool:
+        """Divided by zero that was displaced, a column is finite still, but no longer a value and a tiny step."""
+        return bool(np.isfinite(column).all()) and float(np.abs(column.imag).max()) < sqrt(STEP)
 
 
 def ordered(inputs: Iterable[Input], extra: Iterable[Source] = ()) -> tuple[Source, ...]:

@@ -11,7 +11,7 @@ from math import sqrt
 
 import numpy as np
 
-from chromata_core.formula.functions import Column
+from chromata_core.quantity.column import Column
 from chromata_core.uncertainty.source import Input, Source
 
 
@@ -47,6 +47,10 @@ class DrawnColumns:
         for source, size in part.own.items():
             mean = mean - size * self.deviations[self.index[source]]
         return self.moved(mean, spread, part.type_a)
+
+    def defined(self, column: Column) -> bool:
+        """Draws that divide by zero are left out one by one, later."""
+        return bool(np.isfinite(column).any())
 
 
 def drawn(

@@ -8,7 +8,7 @@ does not average them away. See docs/decisions/0003-spread-or-own-errors.md.
 
 from math import sqrt
 
-from chromata_core.formula.functions import Column
+from chromata_core.quantity.column import Column
 
 
 def random_part(values: Column, own: Column) -> float | None:

@@ -1,4 +1,4 @@
-"""The demo's three sessions: one past, one running, one planned. Materials and values are invented."""
+"""The demo's sessions: titrations past, running and planned; pasts of other families beside. All invented."""
 
 from datetime import datetime, timedelta
 from decimal import Decimal
@@ -8,6 +8,7 @@ from django.utils import timezone
 from chromata_core.methods.registry import method
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
 from labs import actions
+from labs.demo.pasts import make_pasts
 from labs.demo.writing import Pen
 from labs.live import evaluation_of
 from labs.models import Bench, Session
@@ -24,8 +25,9 @@ _WHEY_TRUE = 0.0914
 
 
 def make_sessions(section: Section) -> None:
-    """All three."""
+    """All of them."""
     now = timezone.now().replace(second=0, microsecond=0)
+    make_pasts(section, now)
     _past(section, now - timedelta(days=6, hours=2))
     _running(section, now - timedelta(minutes=52))
     _planned(section, now + timedelta(days=7))

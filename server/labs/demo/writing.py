@@ -1,8 +1,10 @@
 """Writes a bench's entries as its team would have: through the same action, a minute or so apart."""
 
 import uuid
+from collections.abc import Sequence
 from datetime import datetime, timedelta
 
+from chromata_core.simulation.readings import Written
 from labs.models import Bench
 from notebook.actions import Draft, write
 from people.models import Person
@@ -27,6 +29,17 @@ class Pen:
             raise ValueError(f"Demo entry {key} refused: {answer[0].problem}")
         self.ids[(key, trial)] = entry
         self.now += self.step
+
+    def marks(self, written: Sequence[Written]) -> None:
+        """Writes many entries at once, one after the other in time."""
+        drafts = []
+        for one in written:
+            entry = uuid.uuid5(_NAMESPACE, f"{self.bench.pk}/{one.key}/{one.trial}/{one.index}/{self.now.isoformat()}")
+            drafts.append(Draft(entry, one.key, one.text, one.trial, one.index, self.now, None, ""))
+            self.now += self.step
+        refused = [kept.problem for kept in write(self.bench, self.author, drafts) if not kept.kept]
+        if refused:
+            raise ValueError(f"Demo entries refused: {refused}")
 
     def setup(self, sample: str) -> None:
         """Everything before the first trial."""

@@ -7,6 +7,7 @@ from typing import Any
 from django.contrib.auth.hashers import make_password
 from django.test import Client, TestCase
 
+from chromata_core.methods.registry import method
 from labs import actions
 from labs.models import Bench, Session
 from people.models import Person, Role, Section
@@ -93,3 +94,16 @@ def titrate(client: Client, bench: Bench, *trials: tuple[str, str]) -> None:
     for number, (start, end) in enumerate(trials, 1):
         entries += [entry("V_start", start, number), entry("end_point", "held", number), entry("V_end", end, number)]
     assert all(kept["kept"] for kept in write(client, bench, *entries))
+
+
+def filled(section: Section, slug: str, **instruments: str) -> Bench:
+    """A bench of a session of its own, with the worked example of its method written on it."""
+    example = method(slug).example
+    options, tools = dict(example.options), {**example.instruments, **instruments}
+    session = actions.plan_session(section, slug, slug, "Room 1", WHEN, 90, options, tools, 1, [])
+    actions.open_session(session)
+    bench = session.benches.get()
+    entries = [entry(key, text, trial, index=index) for key, trial, index, text in example.readings]
+    assert all(kept["kept"] for kept in write(signed_in(section.owner), bench, *entries))
+    bench.refresh_from_db()
+    return bench

@@ -9,6 +9,7 @@ from pypdf import PdfReader
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.sheet_file import read_sheet
 from chromata_core.methods.registry import method
+from labs.models import Session
 from labs.tests.room import Room, entry, titrate, write
 
 
@@ -27,9 +28,9 @@ class Files(Room):
         return answer.content
 
     def test_json_computes_to_the_same_result(self) -> None:
-        data = json.loads(self.file("data.json"))
-        results = data.pop("results")
-        file = read_sheet(json.dumps(data))
+        text = self.file("data.json").decode()
+        results = json.loads(text)["results"]
+        file = read_sheet(text)
         again = evaluate(method(file.method), file.sheet).results
         self.assertEqual([r.value for r in again], [r["value"] for r in results])
 
@@ -57,6 +58,17 @@ class Files(Room):
         for said in ("Bottles", "0.1106", "21.57", "Misread", "Burette calibration", "The burette.", "chain verified"):
             with self.subTest(said):
                 self.assertIn(said, text)
+
+    def test_what_a_calibrated_instrument_was_goes_with_the_file(self) -> None:
+        own = {"base": "pipette-20-a", "name": "Pipette 7", "source": "weighed",
+               "points": [{"nominal": 20.0, "actual": 20.031, "u": 0.002}]}  # fmt: skip
+        Session.objects.filter(pk=self.session.pk).update(
+            stock={"own-1": own}, instruments={**self.session.instruments, "pipette": "own-1"}
+        )
+        self.bench.refresh_from_db()
+        text = self.file("data.json").decode()
+        again = evaluate(method("acid-base-titration"), read_sheet(text).sheet).results[0]
+        self.assertAlmostEqual(again.value, 0.1026 * 21.555 / 20.031, places=9)
 
     def test_an_empty_bench_has_a_report_that_says_so(self) -> None:
         report = self.as_(self.neighbour).get(f"/api/benches/{self.other_bench.pk}/report").json()

@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
 
@@ -31,6 +37,37 @@ export const useInstruments = () =>
     staleTime: Infinity,
     queryFn: () => said(api.GET('/api/instruments')),
   });
+
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => said(api.GET('/api/stock')) });
+
+/** Keeps what a bench found for later sessions. */
+export function useStore(bench: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (name: string) =>
+      said(
+        api.POST('/api/benches/{bench_id}/store', { params: { path: { bench_id: bench } }, body: { name } }),
+      ),
+    onSuccess: (stock) => keepStock(queries, stock),
+  });
+}
+
+/** Takes something out of the stockroom. */
+export function useRetire() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (path: { kind: 'calibrations' | 'solutions'; item: number }) =>
+      said(
+        api.DELETE('/api/stock/{kind}/{item}', { params: { path: { ...path, item: String(path.item) } } }),
+      ),
+    onSuccess: (stock) => keepStock(queries, stock),
+  });
+}
+
+async function keepStock(queries: QueryClient, stock: Shapes['Stock']) {
+  queries.setQueryData(['stock'], stock);
+  await queries.invalidateQueries({ queryKey: ['instruments'] });
+}
 
 export const useSections = () =>
   useQuery({ queryKey: ['sections'], queryFn: () => said(api.GET('/api/sections')) });
@@ -76,6 +113,16 @@ export const useReport = (id: number) =>
     queryFn: () => said(api.GET('/api/benches/{bench_id}/report', { params: { path: { bench_id: id } } })),
   });
 
+/** Writes a logged curve at a bench; the bench as it then is. */
+export function useLoggedCurve(bench: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['CurveRequest']) =>
+      said(api.POST('/api/benches/{bench_id}/curve', { params: { path: { bench_id: bench } }, body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: benchKey(bench) }),
+  });
+}
+
 /** Opens, closes or releases a session. */
 export function useSessionState(id: number) {
   const queries = useQueryClient();
@@ -91,15 +138,20 @@ export function useSessionState(id: number) {
   });
 }
 
-/** Puts students at benches, or gives a planned session its samples; the plan as it then is. */
+type Change =
+  { places: Shapes['PlaceRequest'][] } | { samples: Shapes['SampleRequest'][] } | Shapes['ComparisonRequest'];
+
+/** Puts students at benches, gives a session its samples or another product's data; the plan as it then is. */
 export function useChangePlan(id: number) {
   const queries = useQueryClient();
   const path = { session_id: id };
   return useMutation({
-    mutationFn: (change: { places: Shapes['PlaceRequest'][] } | { samples: Shapes['SampleRequest'][] }) =>
+    mutationFn: (change: Change) =>
       'places' in change
         ? said(api.PUT('/api/sessions/{session_id}/teams', { params: { path }, body: change }))
-        : said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change })),
+        : 'samples' in change
+          ? said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change }))
+          : said(api.PUT('/api/sessions/{session_id}/comparison', { params: { path }, body: change })),
     onSuccess: async (plan) => {
       queries.setQueryData(['session', id], plan);
       await queries.invalidateQueries({ queryKey: ['sessions'] });

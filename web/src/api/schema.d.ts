@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/curve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A logged curve, taken over from a file. */
+        post: operations["write_curve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/entries": {
         parameters: {
             query?: never;
@@ -84,6 +101,23 @@ export interface paths {
         get: operations["report"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/benches/{bench_id}/store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Keeps what a bench found. */
+        post: operations["store"];
         delete?: never;
         options?: never;
         head?: never;
@@ -312,6 +346,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Another product's data, for benches whose trials agree. */
+        put: operations["set_comparison"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/floor": {
         parameters: {
             query?: never;
@@ -414,6 +465,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description My department's own instruments and solutions. */
+        get: operations["stock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{kind}/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Takes something out of the stockroom; sessions that were opened with it keep what they used. */
+        delete: operations["retire"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -480,11 +565,25 @@ export interface components {
             team: string[];
             session: components["schemas"]["SessionCard"];
             evaluation: components["schemas"]["Evaluation"];
+            comparison: components["schemas"]["ComparisonView"] | null;
             parts: components["schemas"]["PartOut"][];
             instruments: components["schemas"]["Instrument"][];
             questions: string[];
             entries: components["schemas"]["EntryRef"][];
             talk: components["schemas"]["Talk"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Beside: {
+            key: string;
+            label: string;
+            unit: string;
+            own: string;
+            other: string;
+            /** Format: double */
+            difference: number;
+            /** Format: double */
+            expanded: number;
+            sentence: string;
         };
         /** @enum {unknown} */
         BlankEnum: "";
@@ -499,6 +598,50 @@ export interface components {
             input: string;
             sensitivity: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        CalibrationOut: {
+            id: number;
+            slug: string;
+            name: string;
+            base: string;
+            kind: string;
+            points: string[];
+            source: string;
+            found_at: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Chart: {
+            key: string;
+            title: string;
+            x_label: string;
+            y_label: string;
+            sentence: string;
+            lines: components["schemas"]["ChartLine"][];
+            marks: components["schemas"]["ChartMark"][];
+            areas: components["schemas"]["ChartArea"][];
+            right_label: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ChartArea: {
+            label: string;
+            x: number[];
+            y: number[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ChartLine: {
+            label: string;
+            style: components["schemas"]["StyleEnum"];
+            points: number[][];
+            right: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ChartMark: {
+            label: string;
+            /** Format: double */
+            x: number | null;
+            /** Format: double */
+            y: number | null;
+        };
         /** @description What was chosen among several accepted ways, and what the others would change. */
         ChoiceMade: {
             topic: string;
@@ -510,16 +653,6 @@ export interface components {
             key: string;
             label: string;
             sets: {
-                [key: string]: string;
-            };
-        };
-        /** @description Method, options and instruments of a plan. */
-        ChoicesRequest: {
-            method: string;
-            options?: {
-                [key: string]: string;
-            };
-            instruments?: {
                 [key: string]: string;
             };
         };
@@ -549,6 +682,20 @@ export interface components {
             within: boolean;
             sentence: string;
         };
+        /** @description Another product's data: its name, and a sheet file as text; an empty file takes it away. */
+        ComparisonRequest: {
+            name: string;
+            file: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ComparisonView: {
+            label: string;
+            opened: boolean;
+            sentence: string;
+            trials: components["schemas"]["TrialOut"][];
+            results: components["schemas"]["ResultOut"][];
+            beside: components["schemas"]["Beside"][];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Correction: {
             label: string;
@@ -557,6 +704,11 @@ export interface components {
             reason: string;
             author: string;
             at: string;
+        };
+        /** @description A logged curve: the trial it belongs to, and the file as text. */
+        CurveRequest: {
+            trial: number;
+            file: string;
         };
         /** @description A ready account of the demo; only offered in demo mode. */
         DemoAccount: {
@@ -593,6 +745,7 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         DrawnResult: {
             key: string;
+            trial: number | null;
             label: string;
             unit: string;
             draws: number;
@@ -679,7 +832,9 @@ export interface components {
             trials: components["schemas"]["TrialOut"][];
             quantities: components["schemas"]["QuantityOut"][];
             results: components["schemas"]["ResultOut"][];
+            charts: components["schemas"]["Chart"][];
             agreement: components["schemas"]["Finding"] | null;
+            replicates_pass: boolean;
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
@@ -764,16 +919,22 @@ export interface components {
             numbers_run: components["schemas"]["NumbersRunEnum"] | components["schemas"]["BlankEnum"];
             meniscus: components["schemas"]["MeniscusEnum"] | components["schemas"]["BlankEnum"];
             basis: string;
+            corrections: number[][];
         };
         /**
          * @description * `burette` - burette
          *     * `piston burette` - piston burette
          *     * `pipette` - pipette
+         *     * `adjustable pipette` - adjustable pipette
          *     * `cylinder` - cylinder
+         *     * `flask` - flask
          *     * `balance` - balance
+         *     * `thermometer` - thermometer
+         *     * `voltmeter` - voltmeter
+         *     * `pH meter` - pH meter
          * @enum {string}
          */
-        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "cylinder" | "balance";
+        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "adjustable pipette" | "cylinder" | "flask" | "balance" | "thermometer" | "voltmeter" | "pH meter";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         InstrumentUsed: {
             role: string;
@@ -844,6 +1005,10 @@ export interface components {
             trials: string;
             waste: string;
         };
+        /** @description What the thing will be called in plans. */
+        NameRequest: {
+            name: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Need: {
             id: string;
@@ -887,10 +1052,12 @@ export interface components {
             limit: string;
             limit_label: string;
             choices: components["schemas"]["ChoiceOut"][];
+            planning: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnAnswer: {
             key: string;
+            trial: number | null;
             label: string;
             text: string;
             unit: string;
@@ -904,10 +1071,14 @@ export interface components {
             key: string;
             label: string;
             unit: string;
+            role: string;
             instrument: string;
             scope: string;
             optional: boolean;
             choices: components["schemas"]["ChoiceOut"][];
+            until: string[];
+            beside: string;
+            often: string;
         };
         /** @description Where a student stands: a bench number, or none. */
         PlaceRequest: {
@@ -945,6 +1116,7 @@ export interface components {
                 [key: string]: string;
             };
             parts: components["schemas"]["PartOut"][];
+            supplies: components["schemas"]["Supplies"];
             result: string;
             relative: string;
             budget: components["schemas"]["BudgetOut"][];
@@ -953,6 +1125,18 @@ export interface components {
             warnings: string[];
             alternatives: components["schemas"]["Alternative"][];
             improvement: string;
+        };
+        /** @description A plan to be previewed, and for how many benches. */
+        PreviewRequest: {
+            method: string;
+            options?: {
+                [key: string]: string;
+            };
+            instruments?: {
+                [key: string]: string;
+            };
+            /** @default 1 */
+            benches: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Product: {
@@ -1016,10 +1200,14 @@ export interface components {
             notes: string[];
             entries: number;
             whole: boolean;
+            stores: string;
+            comparison: components["schemas"]["ComparisonView"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ResultOut: {
             key: string;
+            trial: number | null;
+            trial_name: string;
             label: string;
             symbol: string;
             unit: string;
@@ -1110,7 +1298,7 @@ export interface components {
             students: number;
             lacks: string[];
         };
-        /** @description A session whole, for its instructor and assistants. */
+        /** @description A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any. */
         SessionPlan: {
             card: components["schemas"]["SessionCard"];
             options: components["schemas"]["OptionChosen"][];
@@ -1119,6 +1307,7 @@ export interface components {
             students: components["schemas"]["StudentPlace"][];
             samples: components["schemas"]["SampleGiven"][];
             comparable: components["schemas"]["Comparable"][];
+            comparison: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {
@@ -1130,6 +1319,17 @@ export interface components {
         SignInRequest: {
             username: string;
             password: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SolutionOut: {
+            id: number;
+            name: string;
+            solution: string;
+            concentration: string;
+            limit: string;
+            unit: string;
+            source: string;
+            found_at: string;
         };
         /** @description What to do with a session. */
         StateRequest: {
@@ -1148,13 +1348,41 @@ export interface components {
             wait_seconds: number;
             /** Format: double */
             begun: number | null;
+            meanwhile: string;
             cautions: string[];
+        };
+        /** @description Everything of its own that a department can choose in a plan. */
+        Stock: {
+            calibrations: components["schemas"]["CalibrationOut"][];
+            solutions: components["schemas"]["SolutionOut"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         StudentPlace: {
             id: number;
             name: string;
             bench: number | null;
+        };
+        /**
+         * @description * `dots` - dots
+         *     * `line` - line
+         *     * `bars` - bars
+         * @enum {string}
+         */
+        StyleEnum: "dots" | "line" | "bars";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Supplies: {
+            targets: components["schemas"]["TargetOut"][];
+            supplies: components["schemas"]["SupplyOut"][];
+            trials: number;
+            spare_percent: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SupplyOut: {
+            label: string;
+            each: string;
+            bench: string;
+            whole_class: string;
+            note: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Talk: {
@@ -1163,6 +1391,12 @@ export interface components {
             text: string;
             author: string;
             at: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        TargetOut: {
+            label: string;
+            text: string;
+            why: string;
         };
         /** @description Who stands where; people who are not named stay where they are. */
         TeamsRequest: {
@@ -1253,6 +1487,31 @@ export interface operations {
             };
         };
     };
+    write_curve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CurveRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kept"][];
+                };
+            };
+        };
+    };
     entries: {
         parameters: {
             query?: never;
@@ -1338,6 +1597,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Report"];
+                };
+            };
+        };
+    };
+    store: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stock"];
                 };
             };
         };
@@ -1543,7 +1827,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChoicesRequest"];
+                "application/json": components["schemas"]["PreviewRequest"];
             };
         };
         responses: {
@@ -1628,6 +1912,31 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+        };
+    };
+    set_comparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonRequest"];
+            };
+        };
         responses: {
             200: {
                 headers: {
@@ -1775,6 +2084,47 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stock"];
+                };
+            };
+        };
+    };
+    retire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: string;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stock"];
+                };
             };
         };
     };

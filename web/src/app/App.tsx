@@ -18,6 +18,7 @@ const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodP
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
 const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
+const StockPage = view(() => import('../features/stock/StockPage'), 'StockPage');
 const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
 
 /** Which view stands at which address; everyone signs in first. */
@@ -47,6 +48,7 @@ export function App() {
                 <Route path="/choices" element={<ChoicesPage />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
+                <Route path="/stock" element={<StockPage />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
                 <Route path="/benches/:bench/report" element={<ReportPage />} />

@@ -12,10 +12,12 @@ const PLACES = {
     ['/', 'Term'],
     ['/methods', 'Method book'],
     ['/plan', 'Plan a session'],
+    ['/stock', 'Stockroom'],
   ],
   assistant: [
     ['/', 'Term'],
     ['/methods', 'Method book'],
+    ['/stock', 'Stockroom'],
   ],
   student: [
     ['/', 'My bench'],

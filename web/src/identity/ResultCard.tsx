@@ -3,6 +3,10 @@ import type { Shapes } from '../api/client';
 import { Figure } from './Figure';
 import { FIGURES, ink } from './tokens';
 
+/** “Concentration, vessel 2”: a result's label with the trial it belongs to. */
+const resultName = (result: Shapes['ResultOut']) =>
+  result.trial_name ? `${result.label}, ${result.trial_name.toLowerCase()}` : result.label;
+
 /** A result with its uncertainty, under the family's stripe. */
 export function ResultCard({
   result,
@@ -26,7 +30,7 @@ export function ResultCard({
         py: small ? 0.75 : 1.25,
       }}
     >
-      <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft }}>{result.label}</Box>
+      <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft }}>{resultName(result)}</Box>
       <Box sx={{ fontSize: small ? 19 : 27, fontWeight: 700, lineHeight: 1.25 }}>
         <Figure text={result.shown.text} doubtful={result.shown.doubtful} />
         <Box

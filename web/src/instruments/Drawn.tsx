@@ -1,6 +1,6 @@
 import type { Shapes } from '../api/client';
 import { Display } from './Display';
-import { Pipette } from './Pipette';
+import { OneMark } from './OneMark';
 import { Tube } from './Tube';
 
 interface Props {
@@ -16,6 +16,6 @@ export function Drawn({ tool, text, colour, narrow = false }: Props) {
   const plain = text.trim().replace(',', '.');
   const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
   if (tool.digital) return <Display tool={tool} text={plain} />;
-  if (tool.kind === 'pipette') return <Pipette tool={tool} colour={colour} />;
+  if (tool.low === tool.high) return <OneMark tool={tool} colour={colour} />;
   return <Tube tool={tool} value={value} text={plain} colour={colour} narrow={narrow} />;
 }

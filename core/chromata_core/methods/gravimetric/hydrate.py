@@ -1,9 +1,8 @@
 """Water of crystallisation: a salt is heated to constant mass in a crucible."""
 
 from chromata_core.method import cautions
-from chromata_core.method.checks import NotYetConstant, Rises, Seen, Within
+from chromata_core.method.checks import Seen, Within
 from chromata_core.method.identify import Identify
-from chromata_core.method.rules import SeriesRule
 from chromata_core.method.vocabulary import (
     GRAVIMETRIC,
     Choice,
@@ -16,13 +15,16 @@ from chromata_core.method.vocabulary import (
     Quantity,
     Reading,
     Role,
-    Series,
     Slip,
     Step,
     SubstanceOption,
+    Supply,
+    Target,
     Trials,
     Wait,
 )
+from chromata_core.methods.closing import conclusion
+from chromata_core.methods.gravimetric import drying
 
 CANDIDATES = (
     "CuSO4.5H2O", "MgSO4.7H2O", "BaCl2.2H2O", "CaSO4.2H2O", "FeSO4.7H2O", "ZnSO4.7H2O", "Na2CO3.10H2O", "CoCl2.6H2O",
@@ -56,8 +58,8 @@ METHOD = Method(
             "M_salt",
         ),
         SubstanceOption("M_water", "Water", (Choice("H2O", "Water"),), "H2O", "M_water", fixed=True),
-        NumberOption("constant", "Constant mass: last two within", "0.005", "g",
-                     help="0.005 g on a 0.001 g balance, 0.02 g on a 0.01 g balance. Common practice."),
+        *drying.options(),
+        NumberOption("m_portion", "Portion of salt", "3", "g", help="1.5 to 5 g dry well in a crucible.", low="0.1", planning=True),
     ),
     roles=(Role("balance", "Balance", ("balance",), "balance-0.001"),),
     readings=(
@@ -69,8 +71,7 @@ METHOD = Method(
             (Choice("plain", "Plain flame"), Choice("coloured", "Coloured flame: salt is escaping")),
             voids=("coloured",),
         ),
-        Series("m_heated", "After heating", "g", "balance", "m_heated", until=SeriesRule("constant"), echo="m_water",
-               hint="At room temperature: a warm crucible reads low."),
+        drying.weighed_dry("m_heated", "After heating", "At room temperature: a warm crucible reads low.", echo="m_water"),
         Observation("lid", "Under the lid", (Choice("dry", "Dry"), Choice("drops", "Drops on the rim")),
                     hint="Lift the lid and look at its rim."),
     ),
@@ -95,20 +96,17 @@ METHOD = Method(
         Step("fill", "Add the salt, weigh", "Add about 3 g of the salt and weigh it", "with crucible and lid.", reads=("m_before",)),
         Step("heat", "Heat", "Heat for 5 minutes,", "lid slightly open, gently at first.",
              "Look at the flame around the crucible: colour means that salt is escaping.", reads=("flame",),
-             wait=Wait("Heating", 300), cautions=(cautions.FLAME, cautions.HOT_CRUCIBLE)),
-        Step("weigh", "Cool and weigh, to constant mass", "Let it cool to room temperature, then weigh;",
-             "heat again until the mass stays.", "5 minutes the second time, 2 minutes after that.", reads=("m_heated",),
-             wait=Wait("Cooling", 600), cautions=(cautions.HOT_CRUCIBLE,)),
+             wait=Wait("Heating", 300), meanwhile="empty", cautions=(cautions.FLAME, cautions.HOT_CRUCIBLE)),
+        drying.weigh_step("m_heated", 600, "heat again until the mass stays.", "5 minutes the second time, 2 minutes after that."),
         Step("look", "Look under the lid", "Look under the lid", "before you call it dry.", reads=("lid",)),
-        Step("conclusion", "Conclusion", "Answer the closing questions.", "", "", "closing", ("answer.1", "answer.2")),
+        conclusion(2),
         Step("clean", "Waste and cleaning", "Collect the residue", "and clean the crucible when it is cold.", "", "closing",
              cautions=(cautions.METAL_WASTE, cautions.DEFER)),
     ),
     hazards=(cautions.GOGGLES, cautions.FLAME, cautions.HOT_CRUCIBLE, cautions.METAL_WASTE, cautions.DEFER),
     checks=(
-        NotYetConstant("m_heated"),
-        Rises("m_heated", "constant", "It took up water while it cooled, or it reacts with air.",
-              "Heat again and cool it in a desiccator; if it rises again, start with a new portion."),
+        *drying.checks("m_heated", "It took up water while it cooled, or it reacts with air.",
+                       "Heat again and cool it in a desiccator; if it rises again, start with a new portion."),
         Within("m_hydrate", "Too little is hard to weigh well, too much is hard to dry.", "About 3 g is a good portion.",
                low="1.5", high="5", on="m_before"),
         Seen("lid", "drops", "repeat", "Drops on the rim of the lid.", "Water that has not left is weighed as salt.",
@@ -144,5 +142,13 @@ METHOD = Method(
         Fault("weighed-warm", "Weighed while warm", {"m_heated": "x - 0.015"}, "The display creeps upward.",
               "Wait until you can hold the crucible near your cheek without feeling warmth."),
     ),
+    charts=(drying.chart("m_heated"),),
+    targets=(
+        Target("Salt left, if there were one water", "m_portion * M_salt / (M_salt + M_water)", "g", "the more water, the less is left",
+               when=("task", "formula")),
+        Target("Mass lost for each water of the formula, at most", "m_portion * M_water / (M_salt + M_water)", "g",
+               "for a monohydrate; against the balance's last digit", when=("task", "formula")),
+    ),
+    supplies=(Supply("Hydrated salt", "m_portion", "g"), Supply("Crucible with lid", "1", "")),
     waste=cautions.METAL_WASTE,
 )  # fmt: skip

@@ -16,8 +16,11 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
+    Supply,
+    Target,
     Trials,
 )
+from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
 
 OPTIONS = (
@@ -64,6 +67,8 @@ OPTIONS = (
     ),
     NumberOption("dose", "One dose or portion", "10", "mL", "V_dose", "To compare products by what people use at once.", low="0.1"),
     NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
+    NumberOption("c_expected", "Expected concentration of the sample, diluted", "0.1", "mol/L", low="0.0001", planning=True),
+    NumberOption("V_wanted", "Wanted titre", "20", "mL", low="1", planning=True),
     burette.ROUGH,
     END_POINT,
     *agreement_options("0.10", "mL"),
@@ -83,7 +88,7 @@ STEPS = (
     burette.END,
     Step("own", "Own calculation", "Work out the concentration yourself", "and compare.",
          "From the mean titre, the titrant and the ratio. Write it with the figures it deserves.", "closing", ("own.c_s",)),
-    Step("conclusion", "Conclusion", "Answer the closing questions.", "", "", "closing", ("answer.1", "answer.2", "answer.3")),
+    conclusion(3),
     burette.CLEAN,
 )  # fmt: skip
 
@@ -152,6 +157,13 @@ METHOD = Method(
               "About 0.05 mL more sample than the pipette states: more titrant.", "A pipette to deliver keeps its last drop."),
         Fault("pipette-wet", "Pipette rinsed with water only", {"V_end": "x * 0.99"},
               "The sample is diluted by what was left in the pipette.", "Rinse it with the sample first."),
+    ),
+    targets=(
+        Target("Sample for the wanted titre", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL", "choose the pipette nearest to it"),
+    ),
+    supplies=(
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+        Supply("Sample, diluted as planned", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL"),
     ),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

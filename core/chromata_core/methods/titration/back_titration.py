@@ -18,10 +18,14 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
+    Supply,
+    Target,
     Trials,
     Wait,
 )
+from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
+from chromata_core.methods.weighing import by_difference, difference
 
 _N = "c_a * V_a - c_b * V"
 
@@ -41,6 +45,10 @@ METHOD = Method(
         NumberOption("price", "Price of one tablet", "0.20", "", "price", "To compare products; in any currency.", low="0.001"),
         NumberOption("most_sample", "Largest portion", "0.5", "g", help="More needs more acid than is there. Common practice."),
         NumberOption("least_titre", "Smallest useful titre", "2", "mL", help="Below it hardly any acid was left over."),
+        NumberOption("V_acid", "Acid to be added", "48", "mL", low="1", planning=True),
+        NumberOption("q_expected", "Expected neutralising power", "10", "mmol/g", "", "About 10 for a common tablet; 20 is pure chalk.",
+                     low="0.1", planning=True),
+        NumberOption("used_up", "Share of the acid to be used up", "70", "%", help="The rest is titrated back.", low="1", high="99", planning=True),
         burette.INDICATOR,
         ChoiceOption("titrant", "In the burette", (
             Choice("NaOH", "Sodium hydroxide", words={"titrant": "sodium hydroxide", "burn": cautions.BASE_BURNS}),
@@ -55,9 +63,7 @@ METHOD = Method(
     ),
     readings=(
         Reading("m_tablet", "Whole tablet", "g", "balance", "m_tablet", scope="bench", hint="Before it is crushed."),
-        Reading("m_before", "Vial before", "g", "balance", "m_before"),
-        Reading("m_after", "Vial after", "g", "balance", "m_after", echo="m",
-                hint="About half the tablet, never more than 0.5 g."),
+        *by_difference("Vial", "About half the tablet, never more than 0.5 g."),
         Reading("V_a", "Acid added", "mL", "pipette", "V_a", hint="45 to 50 mL, exactly measured."),
         Observation(
             "at_once",
@@ -69,8 +75,7 @@ METHOD = Method(
         *burette.READINGS,
     ),
     quantities=(
-        Quantity("m", "Sample", "m_before - m_after", "g", "m",
-                 positive="The vial did not get lighter; were the two weighings swapped?"),
+        difference("Sample", "Vial"),
         burette.DELIVERED,
         Quantity("n", "Acid neutralised by the sample", _N, "mmol", "n",
                  positive="More base was used than acid was there; look at both volumes again."),
@@ -95,16 +100,17 @@ METHOD = Method(
              "About half the tablet, never more than 0.5 g.", reads=("m_before", "m_after")),
         Step("acid", "Add the acid", "Add 45 to 50 mL of acid,", "exactly measured.", reads=("V_a",),
              cautions=(cautions.ACID_BURNS,)),
-        Step("boil", "Boil, cool, add indicator", "Boil gently for 1 minute, cool,", "add 3 drops of {indicator} and look.",
-             "Boiling drives carbon dioxide out. Weigh the next portion meanwhile. Cool until you can hold the flask.",
-             reads=("at_once",), wait=Wait("Boiling", 60), cautions=(cautions.BUMPING,)),
+        Step("boil", "Boil", "Boil gently for 1 minute.", "", "It drives carbon dioxide out. Weigh the next portion meanwhile.",
+             wait=Wait("Boiling", 60), meanwhile="weigh", cautions=(cautions.BUMPING,)),
+        Step("cool", "Cool, add indicator", "Cool it until you can hold the flask,", "add 3 drops of {indicator} and look.",
+             "In a water bath it takes a few minutes.", reads=("at_once",), wait=Wait("Cooling", 300), meanwhile="weigh",
+             cautions=(cautions.BUMPING,)),
         burette.START,
         burette.RUN,
         burette.END,
         Step("own", "Own calculation", "Work out the neutralising power yourself", "and compare.",
              "What the base used up was left over; the rest was neutralised by the tablet.", "closing", ("own.q_mean",)),
-        Step("conclusion", "Conclusion", "Answer the closing questions.", "", "", "closing",
-             ("answer.1", "answer.2", "answer.3")),
+        conclusion(3),
         burette.CLEAN,
     ),
     hazards=(cautions.GOGGLES, cautions.ACID_BURNS, "{burn}", cautions.BELOW_EYES, cautions.BUMPING, cautions.NO_MOUTH,
@@ -149,6 +155,15 @@ METHOD = Method(
               "It takes base too: more is needed, the tablet seems to neutralise less.", "Boil for a full minute."),
         Fault("lost-in-mortar", "Powder spilt after weighing", {"V_end": "x + 1.5"},
               "Less sample reaches the flask than was weighed out.", "Tip it straight into the flask, tap the vial."),
+    ),
+    targets=(
+        Target("Portion for that share", "c_a * V_acid * used_up / q_expected", "g", "never more than the largest portion"),
+        Target("Base to titrate the rest", "c_a * V_acid * (1 - used_up) / c_b", "mL", "the expected titre"),
+    ),
+    supplies=(
+        Supply("Hydrochloric acid of the plan's concentration", "V_acid", "mL", note=cautions.ACID_BURNS),
+        Supply("Base in the burette", "c_a * V_acid * (1 - used_up) / c_b", "mL", note="{burn}"),
+        Supply("Tablets", "1", "", "bench"),
     ),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

@@ -1,6 +1,7 @@
 """Working with a burette, written once for every titration: filling, reading, running in, judging the end point."""
 
 from chromata_core.method import cautions
+from chromata_core.method.guides import RunIn
 from chromata_core.method.vocabulary import (
     Choice,
     ChoiceOption,
@@ -67,7 +68,7 @@ START = Step("start", "Read the start", "Read the burette", "before you open the
 RUN = Step(
     "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
     "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end.",
-    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), aim=("V_start", "V"),
+    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"),
 )  # fmt: skip
 
 END = Step("end", "Read the end", "Read the burette", "after the {colour} has held for 30 s.", reads=("V_end",))

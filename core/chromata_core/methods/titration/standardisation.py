@@ -13,14 +13,18 @@ from chromata_core.method.vocabulary import (
     NumberOption,
     OwnError,
     Quantity,
-    Reading,
     Role,
     Slip,
     Step,
+    Stores,
     SubstanceOption,
+    Supply,
+    Target,
     Trials,
 )
+from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
+from chromata_core.methods.weighing import by_difference, difference, tared
 
 _C = "m * P * z_p / (M_p * z_t * V)"
 
@@ -67,16 +71,17 @@ OPTIONS = (
     NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
     NumberOption("repeatability", "Repeatability known from earlier work", "0", "%", high="20",
                  help="Relative standard deviation of one whole determination, if your laboratory knows it; 0 if not. It then stands for weighing, reading and end point."),
+    NumberOption("c_expected", "Expected concentration of the titrant", "0.1", "mol/L", low="0.0001", planning=True),
+    NumberOption("V_wanted", "Wanted titre", "20", "mL", help="Long enough to be read well, short enough for one burette.", low="1", planning=True),
     burette.ROUGH,
     END_POINT,
     *agreement_options("0.001", "mol/L", "rsd", "0.5"),
 )  # fmt: skip
 
 READINGS = (
-    Reading("m_before", "Bottle before", "g", "balance", "m_before", when=("weighing", "difference")),
-    Reading("m_after", "Bottle after", "g", "balance", "m_after", echo="m", when=("weighing", "difference")),
-    Reading("m_weighed", "Standard on the tared balance", "g", "balance", "m", echo="m", when=("weighing", "tared"),
-            hint="What the balance shows, not what the sheet asked for."),
+    *by_difference("Bottle", when=("weighing", "difference")),
+    tared("m_weighed", "Standard on the tared balance", "m", "What the balance shows, not what the sheet asked for.",
+          when=("weighing", "tared")),
     *burette.READINGS,
 )  # fmt: skip
 
@@ -95,7 +100,7 @@ STEPS = (
     burette.RUN,
     burette.END,
     Step("own", "Own calculation", "Work out the concentration yourself", "and compare.", "", "closing", ("own.c_mean",)),
-    Step("conclusion", "Conclusion", "Answer the closing questions.", "", "", "closing", ("answer.1", "answer.2")),
+    conclusion(2),
     burette.CLEAN,
 )  # fmt: skip
 
@@ -113,8 +118,7 @@ METHOD = Method(
     ),
     readings=READINGS,
     quantities=(
-        Quantity("m", "Mass of standard", "m_before - m_after", "g", "m", when=("weighing", "difference"),
-                 positive="The bottle did not get lighter; were the two weighings swapped?"),
+        difference("Mass of standard", "Bottle", when=("weighing", "difference")),
         Quantity("m", "Mass of standard", "m_weighed", "g", "m", when=("weighing", "tared"),
                  positive="There is no standard on the balance."),
         burette.DELIVERED,
@@ -162,5 +166,13 @@ METHOD = Method(
         *burette.FAULTS,
         burette.CARBON_DIOXIDE,
     ),
+    targets=(
+        Target("Standard for the wanted titre", "c_expected * V_wanted * z_t * M_p / (z_p * P)", "g", "for each trial; about that is enough"),
+    ),
+    supplies=(
+        Supply("Primary standard: {standard}", "c_expected * V_wanted * z_t * M_p / (z_p * P)", "g"),
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+    ),
+    stores=Stores("c_mean", solution="{titrant}"),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

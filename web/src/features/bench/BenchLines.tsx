@@ -145,7 +145,18 @@ export function BenchFooter({
       {task.trial !== null && <Hint letter="R" what="reject this trial" onClick={() => onAsk('reject')} />}
       <Hint letter="O" what="note what you see" onClick={() => onAsk('note')} />
       <Hint letter="?" what="all keys" onClick={() => onAsk('keys')} />
-      <Box sx={{ ml: 'auto', color: ink.inkSoft }}>
+      <Box
+        sx={{
+          ml: 'auto',
+          color: ink.inkSoft,
+          flex: '1 1 0',
+          minWidth: 240,
+          textAlign: 'right',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+        }}
+      >
         {caution ?? 'Goggles on.'} Local rules and your instructor decide.
       </Box>
     </Box>

@@ -10,7 +10,7 @@ import { useOutbox } from '../../queue/useOutbox';
 import { BenchDialogs, type Asking } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchFooter, NextSentence, Said } from './BenchLines';
-import { taskInHand, trialName, type Bench, type Slot } from './hand';
+import { nextInStep, taskInHand, trialName, type Bench, type Slot } from './hand';
 import { InHand } from './InHand';
 import { Ledger } from './Ledger';
 import { StepsRail } from './StepsRail';
@@ -67,6 +67,7 @@ function AtTheBench({ bench }: { bench: Bench }) {
       sx={{
         display: 'grid',
         gridTemplateRows: 'auto auto auto 1fr auto',
+        gridTemplateColumns: 'minmax(0, 1fr)',
         minHeight: '100dvh',
         height: { lg: '100dvh' },
       }}
@@ -120,7 +121,8 @@ function AtTheBench({ bench }: { bench: Bench }) {
             online={outbox.online}
             onLetter={ask}
             onKeep={(text, correction) => {
-              setChosen(null);
+              const follows = chosen && !task.done ? nextInStep(bench, task, outbox.pending) : undefined;
+              setChosen(follows ?? null);
               void outbox.write({
                 key: task.key,
                 text,

@@ -3,8 +3,9 @@ import Button from '@mui/material/Button';
 import { VerdictLine } from '../../identity/Verdict';
 import { ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/outbox';
-import { begun, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
+import { begun, meanwhileOf, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
+import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
 
@@ -63,11 +64,24 @@ function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
       !sameSlot(one, task) &&
       !standing(bench, one),
   );
+  const paired = bench.parts.some((part) => part.beside !== '' && [part.key, part.beside].includes(task.key));
+  const running = begun(step, pending) !== null;
+  const meanwhile = running ? meanwhileOf(bench, step, pending) : undefined;
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
       {step.wait_seconds > 0 && (
         <StepTimer step={step} begun={begun(step, pending)} colour={colour} onStart={onTimer} />
       )}
+      {meanwhile && (
+        <Button
+          variant="outlined"
+          onClick={() => onChoose(meanwhile)}
+          sx={{ justifySelf: 'start', minHeight: 48 }}
+        >
+          Meanwhile: {meanwhile.title.toLowerCase()}
+        </Button>
+      )}
+      {paired && task.trial !== null && <LoggedCurve bench={bench.id} trial={task.trial} />}
       {spare.map((one) => (
         <Button key={one.key} onClick={() => onChoose(one)} sx={{ justifySelf: 'start', px: 1 }}>
           If needed: {one.title.toLowerCase()}

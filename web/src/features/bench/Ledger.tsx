@@ -2,12 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
+import { ChartView } from '../../charts/ChartView';
 import { ResultCard } from '../../identity/ResultCard';
+import { TrialResults } from '../../identity/TrialResults';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/outbox';
 import type { Bench, Slot } from './hand';
-import { BenchReadings, TrialReadings } from './LedgerTable';
+import { BenchReadings, PairedReadings, TrialReadings } from './LedgerTable';
+import { OtherProduct } from '../../identity/OtherProduct';
 
 interface Props {
   bench: Bench;
@@ -19,13 +22,18 @@ interface Props {
 /** All readings so far by trial, and what they are worth. */
 export function Ledger({ bench, pending, colour, onChoose }: Props) {
   const { evaluation } = bench;
-  const [first, ...others] = evaluation.results;
+  // Of results that every trial has, the newest is the one to look at.
+  const first = evaluation.results.findLast((result) => result.key === evaluation.results[0]?.key);
+  const others = evaluation.results.filter((result) => result !== first && result.trial === null);
+  const [chart, ...charts] = evaluation.charts;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      {chart && <ChartView chart={chart} colour={colour} />}
       <BenchReadings bench={bench} pending={pending} onChoose={onChoose} />
       <Box sx={{ overflowX: 'auto' }}>
         <TrialReadings bench={bench} pending={pending} onChoose={onChoose} />
       </Box>
+      <PairedReadings bench={bench} pending={pending} onChoose={onChoose} />
       {evaluation.agreement && (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', fontSize: 14 }}>
           <StateTag
@@ -39,6 +47,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       )}
       <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
+      <TrialResults results={evaluation.results} />
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {others.map((result) => (
@@ -67,6 +76,10 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
           <Box sx={{ fontSize: 13.5, color: ink.inkSoft, mt: 1 }}>{first.advice}</Box>
         </Box>
       )}
+      {charts.map((one) => (
+        <ChartView key={one.key} chart={one} colour={colour} />
+      ))}
+      {bench.comparison && <OtherProduct comparison={bench.comparison} />}
     </Box>
   );
 }

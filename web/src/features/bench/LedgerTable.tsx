@@ -1,5 +1,7 @@
 import { styled } from '@mui/material/styles';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
 import type { Shapes } from '../../api/client';
 import { Figure } from '../../identity/Figure';
 import { FIGURES, ink } from '../../identity/tokens';
@@ -45,23 +47,26 @@ export function BenchReadings({ bench, pending, onChoose }: Props) {
   return bench.parts
     .filter((part) => part.scope === 'bench' && part.kind !== 'observation')
     .map((part) => {
-      const reading = bench.evaluation.bench.find((one) => one.key === part.key);
-      const waits = pending.findLast((draft) => draft.key === part.key);
-      if (!reading && !waits) return null;
+      const made = bench.evaluation.bench.filter((one) => one.key === part.key);
+      const waiting = pending.filter((draft) => draft.key === part.key);
+      if (made.length + waiting.length === 0) return null;
       return (
         <Box key={part.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-          <span>
-            {part.label}, {part.unit}
-          </span>
-          {reading ? (
-            <Value reading={reading} bench={bench} onChoose={onChoose} />
-          ) : (
-            <Waiting text={waits?.text ?? ''} />
-          )}
+          <span>{nameOf(part)}</span>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', columnGap: 1.5 }}>
+            {made.map((reading) => (
+              <Value key={reading.index ?? ''} reading={reading} bench={bench} onChoose={onChoose} />
+            ))}
+            {waiting.map((draft) => (
+              <Waiting key={draft.id} text={draft.text} />
+            ))}
+          </Box>
         </Box>
       );
     });
 }
+
+const nameOf = (part: Shapes['PartOut']) => (part.unit ? `${part.label}, ${part.unit}` : part.label);
 
 function Waiting({ text }: { text: string }) {
   return <i title="kept here, not sent yet">{text}</i>;
@@ -91,8 +96,10 @@ function columnsOf(bench: Bench, pending: Draft[]): Column[] {
 /** Readings and what follows from them, a column for each trial. */
 export function TrialReadings({ bench, pending, onChoose }: Props) {
   const trials = columnsOf(bench, pending);
+  const curve = bench.parts.filter((part) => part.beside).map((part) => part.beside);
   const rows = bench.parts
     .filter((part) => part.scope === 'trial' && part.kind !== 'observation')
+    .filter((part) => !part.beside && !curve.includes(part.key))
     .flatMap((part) => places(part, bench));
   const quantities = bench.evaluation.trials
     .flatMap((trial) => trial.quantities)
@@ -175,6 +182,66 @@ function Computed({ quantity, trials }: { quantity: Shapes['QuantityOut']; trial
   );
 }
 
+const LATEST = 6;
+
+/** Readings that are made in pairs: the latest of the trial in hand, all of them on demand. */
+export function PairedReadings({ bench, pending, onChoose }: Props) {
+  const [all, setAll] = useState(false);
+  const second = bench.parts.find((part) => part.beside);
+  const first = second && bench.parts.find((part) => part.key === second.beside);
+  if (!first) return null;
+  const keys = [first, second];
+  const trial = bench.evaluation.trials.findLast((one) =>
+    one.readings.some((made) => made.key === first.key),
+  );
+  const number = trial?.number ?? pending.find((draft) => draft.key === first.key)?.trial ?? null;
+  if (number === null) return null;
+  const column: Column = { number, name: '', why: '', state: 'open', ...(trial && { trial }) };
+  const indices = [
+    ...(trial?.readings ?? []).filter((made) => made.key === first.key).map((made) => made.index ?? 0),
+    ...pending
+      .filter((draft) => draft.key === first.key && draft.trial === number)
+      .map((draft) => draft.index ?? 0),
+  ];
+  const rows = Math.max(0, ...indices);
+  const from = all ? 1 : Math.max(1, rows - LATEST + 1);
+  return (
+    <Box>
+      <Table>
+        <thead>
+          <tr>
+            <th>{trialName(bench, number)}</th>
+            {keys.map((part) => (
+              <th key={part.key}>{nameOf(part)}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {Array.from({ length: rows - from + 1 }, (_, n) => from + n).map((index) => (
+            <tr key={index}>
+              <th scope="row">{index}</th>
+              {keys.map((part) => (
+                <td key={part.key}>
+                  <Made
+                    {...{ bench, pending, onChoose }}
+                    trial={column}
+                    row={{ key: part.key, index, label: '' }}
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {rows > LATEST && (
+        <Button size="small" onClick={() => setAll(!all)}>
+          {all ? 'Only the latest' : `All ${rows} points`}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
 interface Place {
   key: string;
   index: number | null;
@@ -183,7 +250,7 @@ interface Place {
 
 /** One row for a reading; for a series one for each weighing so far. */
 function places(part: Shapes['PartOut'], bench: Bench): Place[] {
-  const name = part.unit ? `${part.label}, ${part.unit}` : part.label;
+  const name = nameOf(part);
   const made = bench.evaluation.trials
     .flatMap((trial) => trial.readings)
     .filter((one) => one.key === part.key);
@@ -193,7 +260,7 @@ function places(part: Shapes['PartOut'], bench: Bench): Place[] {
   return Array.from({ length: most }, (_, at) => ({
     key: part.key,
     index: at + 1,
-    label: `${name} (${at + 1})`,
+    label: at === 0 && most > 1 ? `${name} 1` : at === 0 ? name : String(at + 1),
   }));
 }
 

@@ -22,17 +22,26 @@ export function ObservationInHand({
 }) {
   const [reason, setReason] = useState('');
   const before = standing(bench, task);
-  const choices = partOf(bench, task.key)?.choices ?? [];
+  const part = partOf(bench, task.key);
+  const choices = part?.choices ?? [];
+  // Some things are looked at until they are as they should be: looking again is no correction.
+  const again = before && part && part.until.length > 0 && !part.until.includes(before.text);
+  const why = again ? 'Looked again' : reason.trim();
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
       <Box sx={{ color: ink.inkSoft }}>{task.detail}</Box>
-      {before && <Reason value={reason} onChange={setReason} />}
+      {again && (
+        <VerdictLine level="repeat" lead="Look again.">
+          The last time: {choices.find((choice) => choice.key === before.text)?.label}
+        </VerdictLine>
+      )}
+      {before && !again && <Reason value={reason} onChange={setReason} />}
       {choices.map((choice, place) => (
         <Button
           key={choice.key}
           variant={place === 0 ? 'contained' : 'outlined'}
-          disabled={Boolean(before) && !reason.trim()}
-          onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason } : null)}
+          disabled={Boolean(before) && !why}
+          onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason: why } : null)}
           sx={{ minHeight: 72, fontSize: 19, justifyContent: 'flex-start', px: 3 }}
         >
           {choice.label}

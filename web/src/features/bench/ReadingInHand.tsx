@@ -137,8 +137,8 @@ const ownUnit = (bench: Bench, key: string) =>
 function Expected({ decimals, unit }: { decimals: number; unit: string }) {
   return (
     <Box sx={{ color: ink.inkSoft, fontSize: 14, minHeight: 62 }}>
-      {decimals === 0 ? 'No decimals' : decimals === 1 ? 'One decimal' : `${decimals} decimals`}, in {unit}. A
-      zero at the end counts: write it.
+      {decimals === 0 ? 'No decimals' : decimals === 1 ? 'One decimal' : `${decimals} decimals`}
+      {unit && `, in ${unit}`}.{decimals > 0 && ' A zero at the end counts: write it.'}
     </Box>
   );
 }

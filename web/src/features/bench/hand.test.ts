@@ -56,6 +56,39 @@ describe('the task in hand', () => {
     expect(taskInHand(bench(tasks), { key: 'V_start', trial: 9, index: null }, []).key).toBe('end_point');
   });
 
+  it('goes on in a series until the server has looked at it', () => {
+    const third = { ...task('m_heated', false), index: 3, title: 'After heating 3, crucible 1' };
+    const room = { ...bench([third, task('lid', false)]), parts: [] } as unknown as Bench;
+    const next = taskInHand(room, null, [{ ...draft('m_heated'), index: 3 }]);
+    expect([next.key, next.index, next.title]).toEqual(['m_heated', 4, 'After heating 4, crucible 1']);
+  });
+
+  it('goes through a curve pair by pair without the network', () => {
+    const pair = ['V', 'E'].map((key) => ({
+      ...task(key, false),
+      step: 'curve',
+      index: 1,
+      title: `${key} 1, trial 1`,
+    }));
+    const parts = [
+      { key: 'V', beside: '' },
+      { key: 'E', beside: 'V' },
+    ];
+    const room = { ...bench([...pair, task('own', false)]), parts } as unknown as Bench;
+    const at = (...made: [string, number][]) => {
+      const next = taskInHand(
+        room,
+        null,
+        made.map(([key, index]) => ({ ...draft(key), index })),
+      );
+      return `${next.key}${next.index}`;
+    };
+    expect(at(['V', 1])).toBe('E1');
+    expect(at(['V', 1], ['E', 1])).toBe('V2');
+    expect(at(['V', 1], ['E', 1], ['V', 2])).toBe('E2');
+    expect(at(['V', 1], ['E', 1], ['V', 2], ['E', 2])).toBe('V3');
+  });
+
   it('ends when everything is written', () => {
     expect(taskInHand(bench(tasks.map((one) => ({ ...one, done: true }))), null, []).kind).toBe('finished');
   });

@@ -21,8 +21,37 @@ export function taskInHand(bench: Bench, chosen: Slot | null, pending: Draft[]):
   const open = tasks
     .slice(Math.max(here, 0))
     .find((task) => !task.done && !pending.some((draft) => sameSlot(asSlot(draft), task)));
-  return hand.kind === 'finished' ? hand : (open ?? hand);
+  if (hand.kind === 'finished') return hand;
+  return nextOfSeries(bench, tasks.slice(Math.max(here, 0)), pending) ?? open ?? hand;
 }
+
+/** A series goes on until the server says that it is met: its next reading, while its last ones wait to be sent. */
+function nextOfSeries(bench: Bench, tasks: Task[], pending: Draft[]): Task | undefined {
+  const waiting = (task: Task) => pending.some((draft) => sameSlot(asSlot(draft), task));
+  const begun = tasks.find((task) => task.index !== null && waiting(task));
+  if (!begun) return undefined;
+  const row = tasks.filter(
+    (task) => task.step === begun.step && task.trial === begun.trial && task.index === begun.index,
+  );
+  if (!row.every((task) => task.done || waiting(task))) return undefined;
+  const pair = [begun.key, partOf(bench, begun.key)?.beside];
+  const later = pending
+    .filter((draft) => pair.includes(draft.key) && (draft.trial ?? null) === begun.trial)
+    .map((draft) => draft.index ?? 0);
+  const last = Math.max(begun.index ?? 0, ...later);
+  const [first = begun] = row;
+  const missing = row.find(
+    (task) => last > (begun.index ?? 0) && !waiting({ ...task, index: last }) && task.key !== first.key,
+  );
+  return missing ? numbered(missing, last) : numbered(first, last + 1);
+}
+
+/** The same task at another place of its series: “Delivery 5” for “Delivery 4”. */
+const numbered = (task: Task, index: number): Task => ({
+  ...task,
+  index,
+  title: task.title.replace(new RegExp(` ${task.index}(?=,|$)`), ` ${index}`),
+});
 
 export const asSlot = (draft: Draft): Slot => ({
   key: draft.key,
@@ -52,6 +81,31 @@ export function begun(step: Step, pending: Draft[]): number | null {
   );
   return sent ? Date.parse(sent.written_at) / 1000 : step.begun;
 }
+
+const waits = (pending: Draft[], slot: Slot) => pending.some((draft) => sameSlot(asSlot(draft), slot));
+
+/** What can be done for the next trial while this one waits. */
+export const meanwhileOf = (bench: Bench, step: Step, pending: Draft[]): Task | undefined =>
+  bench.evaluation.tasks.find(
+    (task) =>
+      task.step === step.meanwhile &&
+      task.trial === (step.trial ?? 0) + 1 &&
+      !task.done &&
+      !task.optional &&
+      !waits(pending, task),
+  );
+
+/** What follows in the same step of the same trial: who chose something out of turn goes on there. */
+export const nextInStep = (bench: Bench, done: Task, pending: Draft[]): Task | undefined =>
+  bench.evaluation.tasks.find(
+    (task) =>
+      task.step === done.step &&
+      task.trial === done.trial &&
+      !sameSlot(task, done) &&
+      !task.done &&
+      !task.optional &&
+      !waits(pending, task),
+  );
 
 /** A word that must be heard before anything else is done. */
 export const urgent = (bench: Bench) =>

@@ -101,18 +101,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
           </Sheet>
           <Sheet title="What is read" note={page.trials}>
             <Pairs
-              rows={page.parts.map((part) => [
-                part.label + (part.unit ? `, ${part.unit}` : ''),
-                part.optional
-                  ? 'only if needed'
-                  : part.kind === 'observation'
-                    ? 'seen'
-                    : part.kind === 'series'
-                      ? 'until it stays'
-                      : part.scope === 'bench'
-                        ? 'once'
-                        : 'each time',
-              ])}
+              rows={page.parts.map((part) => [part.label + (part.unit ? `, ${part.unit}` : ''), part.often])}
             />
           </Sheet>
           <Sheet title="Schools to choose from">

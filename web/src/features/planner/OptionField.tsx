@@ -8,13 +8,17 @@ interface Props {
   option: Shapes['OptionOut'];
   /** Texts by option key: chosen, else as they follow from other choices. */
   text: (key: string) => string;
-  onChange: (key: string, text: string) => void;
+  /** Standardised solutions whose concentration can be taken over. */
+  solutions: Shapes['SolutionOut'][];
+  onChange: (texts: Record<string, string>) => void;
 }
 
 const figures = { htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal' as const } };
 
+const listed = { htmlInput: { style: { fontFamily: FIGURES } } };
+
 /** One choice of the plan, in the form of its kind. */
-export function OptionField({ option, text, onChange }: Props) {
+export function OptionField({ option, text, solutions, onChange }: Props) {
   const shown = text(option.key);
   if (option.kind === 'choice')
     return (
@@ -23,7 +27,7 @@ export function OptionField({ option, text, onChange }: Props) {
         label={option.label}
         helperText={option.help}
         value={shown}
-        onChange={(event) => onChange(option.key, event.target.value)}
+        onChange={(event) => onChange({ [option.key]: event.target.value })}
       >
         {option.choices.map((choice) => (
           <MenuItem key={choice.key} value={choice.key}>
@@ -40,15 +44,16 @@ export function OptionField({ option, text, onChange }: Props) {
         options={option.choices.map((choice) => choice.key)}
         getOptionLabel={(key) => option.choices.find((choice) => choice.key === key)?.label ?? key}
         value={shown}
-        onChange={(_, key) => onChange(option.key, key)}
+        onChange={(_, key) => onChange({ [option.key]: key })}
         renderInput={(params) => <TextField {...params} label={option.label} helperText={option.help} />}
       />
     );
-  return <NumberField option={option} text={text} onChange={onChange} />;
+  return <NumberField {...{ option, text, solutions, onChange }} />;
 }
 
-function NumberField({ option, text, onChange }: Props) {
+function NumberField({ option, text, solutions, onChange }: Props) {
   const limit = `${option.key}.limit`;
+  const fitting = option.limit_label ? solutions.filter((one) => one.unit === option.unit) : [];
   const label = option.unit ? `${option.label}, ${option.unit}` : option.label;
   return (
     <div style={{ display: 'grid', gridTemplateColumns: option.limit_label ? '1.6fr 1fr' : '1fr', gap: 8 }}>
@@ -56,16 +61,34 @@ function NumberField({ option, text, onChange }: Props) {
         label={label}
         helperText={option.help}
         value={text(option.key)}
-        onChange={(event) => onChange(option.key, event.target.value)}
-        slotProps={figures}
+        onChange={(event) => onChange({ [option.key]: event.target.value })}
+        slotProps={option.kind === 'list' ? listed : figures}
       />
       {option.limit_label && (
         <TextField
           label="known to ±"
           value={text(limit)}
-          onChange={(event) => onChange(limit, event.target.value)}
+          onChange={(event) => onChange({ [limit]: event.target.value })}
           slotProps={figures}
         />
+      )}
+      {fitting.length > 0 && (
+        <TextField
+          select
+          label="Take from the stockroom"
+          value=""
+          style={{ gridColumn: '1 / -1' }}
+          onChange={(event) => {
+            const found = fitting.find((one) => one.id === Number(event.target.value));
+            if (found) onChange({ [option.key]: found.concentration, [limit]: found.limit });
+          }}
+        >
+          {fitting.map((one) => (
+            <MenuItem key={one.id} value={one.id}>
+              {one.name}: {one.concentration} ± {one.limit} {one.unit}
+            </MenuItem>
+          ))}
+        </TextField>
       )}
     </div>
   );

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
-import { useInstruments, useMethod, useMethods, useSections } from '../../api/hooks';
+import { useInstruments, useMethod, useMethods, useSections, useStock } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
@@ -37,6 +37,11 @@ export function PlannerPage() {
   );
 }
 
+const GROUPS = [
+  ['How it is done', false],
+  ['What is wanted, to plan backwards', true],
+] as const;
+
 interface Props {
   methods: Shapes['MethodCard'][];
   sections: Shapes['Section'][];
@@ -58,11 +63,16 @@ function Planner({ methods, sections, slug }: Props) {
   });
   const put = (change: Partial<Plan>) => setPlan((old) => ({ ...old, ...change }));
   const method = useMethod(plan.method);
+  const stock = useStock();
   const prediction = usePrediction(plan);
   const save = useSavePlan();
   const go = useNavigate();
   const colour = accent(methods.find((one) => one.slug === plan.method)?.family ?? '');
-  const tools = useChosenTools(method.data?.roles ?? [], plan.instruments);
+  const parts = prediction.data?.parts;
+  const roles = (method.data?.roles ?? []).filter(
+    (role) => !parts || parts.some((part) => part.role === role.key),
+  );
+  const tools = useChosenTools(roles, plan.instruments);
   return (
     <Box
       component="form"
@@ -79,22 +89,28 @@ function Planner({ methods, sections, slug }: Props) {
           </Sheet>
           {method.data && (
             <>
-              <Sheet title="How it is done">
-                <Fields>
-                  {method.data.options.map((option) => (
-                    <OptionField
-                      key={option.key}
-                      option={option}
-                      text={(key) =>
-                        plan.options[key] ??
-                        prediction.data?.options[key] ??
-                        (key.endsWith('.limit') ? option.limit : option.default)
-                      }
-                      onChange={(key, text) => put({ options: { ...plan.options, [key]: text } })}
-                    />
-                  ))}
-                </Fields>
-              </Sheet>
+              {GROUPS.map(([title, planning]) => {
+                const options = method.data.options.filter((option) => option.planning === planning);
+                return options.length === 0 ? null : (
+                  <Sheet key={title} title={title}>
+                    <Fields>
+                      {options.map((option) => (
+                        <OptionField
+                          key={option.key}
+                          option={option}
+                          solutions={stock.data?.solutions ?? []}
+                          text={(key) =>
+                            plan.options[key] ??
+                            prediction.data?.options[key] ??
+                            (key.endsWith('.limit') ? option.limit : option.default)
+                          }
+                          onChange={(texts) => put({ options: { ...plan.options, ...texts } })}
+                        />
+                      ))}
+                    </Fields>
+                  </Sheet>
+                );
+              })}
               <Sheet title="Instruments">
                 <Fields>
                   {tools.map(({ role, fitting, chosen }) => (

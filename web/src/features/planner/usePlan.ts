@@ -30,11 +30,12 @@ export function tomorrow(now = new Date()): string {
 /** What the plan will give; asked again a moment after the last change, the former answer shown until then. */
 export function usePrediction(plan: Plan) {
   const { method, options, instruments } = plan;
-  const [settled, setSettled] = useState({ method, options, instruments });
+  const benches = Math.min(Math.max(Math.trunc(Number(plan.benches)) || 1, 1), 48);
+  const [settled, setSettled] = useState({ method, options, instruments, benches });
   useEffect(() => {
-    const timer = window.setTimeout(() => setSettled({ method, options, instruments }), 250);
+    const timer = window.setTimeout(() => setSettled({ method, options, instruments, benches }), 250);
     return () => window.clearTimeout(timer);
-  }, [method, options, instruments]);
+  }, [method, options, instruments, benches]);
   return useQuery({
     queryKey: ['predict', settled],
     enabled: settled.method !== '',

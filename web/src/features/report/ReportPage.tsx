@@ -15,7 +15,11 @@ import { ResultCard } from '../../identity/ResultCard';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { BudgetTable, Schools, WhatIf } from './Beside';
+import { TrialResults } from '../../identity/TrialResults';
 import { StateTag } from '../../identity/Verdict';
+import { ChartView } from '../../charts/ChartView';
+import { OtherProduct } from '../../identity/OtherProduct';
+import { KeepIt } from './KeepIt';
 import { WorkedLines } from '../../identity/WorkedLines';
 
 /** A bench's report. */
@@ -62,6 +66,15 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Sheet title="Readings">
             <Readings report={report} />
           </Sheet>
+          {report.evaluation.charts.length > 0 && (
+            <Sheet title="Charts">
+              <Box sx={{ display: 'grid', gap: 2 }}>
+                {report.evaluation.charts.map((chart) => (
+                  <ChartView key={chart.key} chart={chart} colour={colour} />
+                ))}
+              </Box>
+            </Sheet>
+          )}
           <Sheet title="Worked computation">
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               Taken as known: {report.known.map((one) => one.text).join(' · ')}
@@ -75,7 +88,9 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             {report.aim} <span style={{ color: ink.inkSoft }}>{report.reaction}</span>
           </Sheet>
           <Results report={report} colour={colour} />
+          {report.stores && <KeepIt report={report} />}
           <Budget report={report} colour={colour} />
+          {report.comparison && <OtherProduct comparison={report.comparison} />}
           <Conclusion report={report} />
           {report.notes.length > 0 && (
             <Sheet title="Notes">
@@ -101,7 +116,8 @@ interface PartProps {
 
 function Results({ report, colour }: PartProps) {
   const { evaluation } = report;
-  const [first, ...others] = evaluation.results;
+  const [first] = evaluation.results;
+  const others = evaluation.results.filter((result) => result !== first && result.trial === null);
   return (
     <Sheet title="Results">
       <Box sx={{ display: 'grid', gap: 1 }}>
@@ -109,6 +125,7 @@ function Results({ report, colour }: PartProps) {
         {others.map((result) => (
           <ResultCard key={result.key} result={result} colour={colour} small />
         ))}
+        <TrialResults results={evaluation.results} />
         {!first && 'No result yet: readings are missing.'}
         {first?.comparison && <Comparison comparison={first.comparison} />}
         {evaluation.agreement && (
@@ -143,7 +160,7 @@ function Conclusion({ report }: { report: Shapes['Report'] }) {
   return (
     <Sheet title="Conclusion">
       {report.evaluation.own.map((own) => (
-        <Box key={own.key} sx={{ mb: 1.5 }}>
+        <Box key={`${own.key}${own.trial ?? ''}`} sx={{ mb: 1.5 }}>
           {own.label}, worked by the team: <Figure text={own.text} unit={own.unit} />{' '}
           <StateTag level={own.agrees ? 'keep' : 'look'} word={own.agrees ? 'Same' : 'Differs'} />
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>

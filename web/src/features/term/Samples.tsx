@@ -9,13 +9,14 @@ import { SamplesField } from '../planner/SamplesField';
 
 /** What the benches are given, changed until the session opens. */
 export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
-  const [samples, setSamples] = useState(plan.samples);
+  const [draft, setDraft] = useState<typeof plan.samples | null>(null);
+  const samples = draft ?? plan.samples;
   const change = useChangePlan(plan.card.id);
   const named = samples.filter((sample) => sample.name.trim());
   return (
     <Sheet title="Samples and accepted values">
       <Box sx={{ display: 'grid', gap: 2, pt: 1 }}>
-        <SamplesField samples={samples} results={plan.comparable} onChange={setSamples} />
+        <SamplesField samples={samples} results={plan.comparable} onChange={setDraft} />
         {change.error && (
           <VerdictLine level="look" lead="Not kept.">
             {sentence(change.error)}
@@ -24,8 +25,8 @@ export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
         <Button
           variant="outlined"
           sx={{ justifySelf: 'start' }}
-          disabled={change.isPending || samples === plan.samples}
-          onClick={() => change.mutate({ samples: named }, { onSuccess: (made) => setSamples(made.samples) })}
+          disabled={change.isPending || draft === null}
+          onClick={() => change.mutate({ samples: named }, { onSuccess: () => setDraft(null) })}
         >
           Keep the samples
         </Button>

@@ -11,6 +11,7 @@ import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Comparison } from './Comparison';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
 
@@ -83,6 +84,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
           </Sheet>
           {mine && card.state === 'planned' && <Samples plan={plan} />}
+          {mine && <Comparison plan={plan} />}
           <Teams plan={plan} />
         </Box>
       </Box>

@@ -1,0 +1,149 @@
+"""Checks on recorded curves and on long series of the same reading."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from chromata_core.curves.line import line
+from chromata_core.method.context import Context
+from chromata_core.method.finding import Finding
+from chromata_core.method.rules import curve_of, jump
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.statistics.outliers import grubbs
+
+
+@dataclass(frozen=True, slots=True)
+class Grows:
+    """Each volume must be greater than the one before: the burette only gives."""
+
+    series: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at the first reading that does not grow."""
+        for trial in at.trials(valid=False):
+            made = at.bound.series(self.series, trial)
+            for place in range(1, len(made)):
+                if made[place].value <= made[place - 1].value:
+                    yield Finding(
+                        f"{self.series}-grows", "stop", f"{made[place].text} is not above {made[place - 1].text}.",
+                        "A burette only gives: its reading grows from one point to the next.",
+                        "Read the burette again and correct the wrong one.", self.series, trial, place + 1,
+                        word="Read me the last two volumes from the burette.",
+                    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class BeginsAt:
+    """The first point belongs before any titrant: a curve that begins too late has lost its start."""
+
+    series: str
+    latest: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on a first reading that is past what a start can be."""
+        for trial in at.trials():
+            made = at.bound.series(self.series, trial)
+            if made and float(made[0].value) > float(self.latest):
+                yield Finding(
+                    f"{self.series}-start", "look", f"The first point stands at {made[0].text} mL.",
+                    "The reading before any titrant belongs to the curve.",
+                    "If titrant ran in already, start a new portion; if the burette began there, go on.",
+                    self.series, trial, 1,
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class AgainstTheTrend:
+    """A reading that falls while the curve rises (or the other way) by more than it can drift."""
+
+    volume: str
+    value: str
+    allowed: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at each such point behind the first three."""
+        for trial in at.trials():
+            _, values = curve_of(at.bound, self.volume, self.value, trial)
+            if len(values) < 5:
+                continue
+            rising = 1.0 if values[-1] >= values[0] else -1.0
+            for place in range(3, len(values)):
+                back = rising * (values[place - 1] - values[place])
+                if back > float(self.allowed):
+                    yield Finding(
+                        f"{self.value}-trend", "look", f"This reading goes back by {with_figures(back, 2)}.",
+                        "The curve goes one way only; it may not have settled, or a digit is wrong.",
+                        "Wait until it stands still and read again.", self.value, trial, place + 1,
+                    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class CoarseAtJump:
+    """The end point is only known to ``half_step``: says so when the steps at the jump were too large."""
+
+    half_step: str
+    volume: str
+    value: str
+    fine_step: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding once the jump is passed."""
+        fine = float(at.number(self.fine_step))
+        for trial in at.trials():
+            half = at.value(self.half_step, trial)
+            volumes, values = curve_of(at.bound, self.volume, self.value, trial)
+            if half is None or 2 * half <= 2.5 * fine or jump(volumes, values) is None:
+                continue
+            yield Finding(
+                "coarse-jump", "look", f"The step at the jump was {plain(2 * half, 2)} mL.",
+                f"The end point is only known to ± {plain(half, 2)} mL, half a step.",
+                f"In the next one go over to {plain(fine, 2)} mL as soon as the slope rises.", self.volume, trial,
+            )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Trend:
+    """Readings of the same thing that drift with time: evaporation, a warming balance."""
+
+    series: str
+    least: int = 6
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding where the slope over the readings is hardly chance: |t| beyond Student's 99 %."""
+        from scipy.special import stdtrit
+
+        for trial in at.trials():
+            values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
+            if len(values) < self.least:
+                continue
+            found = line(range(len(values)), values)
+            t = found.slope / found.u_slope if found.u_slope else 0.0
+            if abs(t) > float(stdtrit(len(values) - 2, 0.995)):
+                way = "up" if t > 0 else "down"
+                yield Finding(
+                    f"{self.series}-trend", "look", f"The readings go {way} from first to last.",
+                    "Chance would hardly order them so: water evaporates, or the balance drifts.",
+                    "Shield it from draughts, tare before each delivery, work at an even pace.", self.series, trial,
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Suspect:
+    """One value far from the others of its series (Grubbs, 95 %): marked, never taken out."""
+
+    series: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """At most one finding for each trial."""
+        for trial in at.trials():
+            values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
+            if len(values) < 4:
+                continue
+            found = grubbs(values)
+            if found.outlier:
+                text = at.bound.series(self.series, trial)[found.index].text
+                yield Finding(
+                    f"{self.series}-suspect", "look", f"{text} stands apart from the others.",
+                    "Values of one pipette hardly scatter so (Grubbs, 95 %). It stays on the record and counts.",
+                    "If you know what went wrong there, correct it with that reason.", self.series, trial,
+                    found.index + 1,
+                )  # fmt: skip

@@ -1,0 +1,46 @@
+"""Drying to constant mass, written once: heat, cool, weigh, until two weighings agree."""
+
+from chromata_core.method import cautions
+from chromata_core.method.charts import SeriesChart
+from chromata_core.method.checks import NotYetConstant, Rises
+from chromata_core.method.rules import Check, ConstantMass
+from chromata_core.method.vocabulary import Choice, ChoiceOption, NumberOption, Option, Series, Step, Wait
+
+LIMIT, SCHOOL, TIMES = "constant", "drying", "dryings"
+
+
+def options(limit: str = "0.005") -> tuple[Option, ...]:
+    """The class's rule. 0.005 g on a 0.001 g balance, 0.02 g on 0.01 g: common practice, no published source."""
+    return (
+        ChoiceOption(
+            SCHOOL, "How is it dried?",
+            (Choice("constant", "To constant mass"), Choice("fixed", "A fixed number of times: not shown constant")),
+            "constant",
+        ),
+        NumberOption(LIMIT, "Constant mass: last two within", limit, "g",
+                     help="0.005 g on a 0.001 g balance, 0.02 g on a 0.01 g balance. Common practice."),
+        NumberOption(TIMES, "How many times", "2", help="For “a fixed number of times”.", low="1", high="10"),
+    )  # fmt: skip
+
+
+def weighed_dry(key: str, label: str, hint: str, echo: str = "") -> Series:
+    """Weighings after each drying, until the mass stays."""
+    return Series(key, label, "g", "balance", key, until=ConstantMass(LIMIT, SCHOOL, TIMES), hint=hint, echo=echo)
+
+
+def weigh_step(series: str, cooling: int, then: str, detail: str) -> Step:
+    """Cool for so many seconds and weigh; ``then`` says how to go on until it is constant."""
+    return Step(
+        "weigh", "Cool and weigh, to constant mass", "Let it cool to room temperature, then weigh;", then, detail,
+        reads=(series,), wait=Wait("Cooling", cooling), cautions=(cautions.HOT_CRUCIBLE,),
+    )  # fmt: skip
+
+
+def checks(series: str, why: str, do: str) -> tuple[Check, ...]:
+    """What is said after each weighing."""
+    return NotYetConstant(series), Rises(series, LIMIT, why, do)
+
+
+def chart(series: str) -> SeriesChart:
+    """The mass from weighing to weighing."""
+    return SeriesChart("mass", "Mass after each drying", series, LIMIT)

@@ -1,0 +1,208 @@
+"""An end point from a recorded curve, in millivolts or pH: iron(II) by dichromate, or a solid acid by base.
+
+Points are kept as they are read; the end point is where the second derivative passes zero, three other ways beside it.
+"""
+
+from chromata_core.method import cautions
+from chromata_core.method.charts import TitrationCurve
+from chromata_core.method.checks import Within
+from chromata_core.method.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
+from chromata_core.method.guides import JumpAhead
+from chromata_core.method.rules import JumpPassed
+from chromata_core.method.schools import agreement_options
+from chromata_core.method.vocabulary import (
+    TITRATION,
+    Choice,
+    ChoiceOption,
+    Example,
+    Fault,
+    Method,
+    NumberOption,
+    OwnError,
+    Quantity,
+    Role,
+    Series,
+    Slip,
+    Step,
+    SubstanceOption,
+    Supply,
+    Target,
+    Trials,
+)
+from chromata_core.methods.closing import conclusion
+from chromata_core.methods.weighing import by_difference, difference
+
+_SYSTEMS = (
+    Choice(
+        "iron", "Iron(II) by dichromate, mV", {"z_t": "6", "M_s": "FeSO4.7H2O", "c_given": "molarity", "c_t": "0.016667"},
+        {"sample": "iron(II) salt", "titrant": "potassium dichromate", "medium": "90 mL of 1 mol/L sulfuric acid", "probe": "the combined redox electrode",
+         "burn": cautions.DICHROMATE, "acid": cautions.DILUTE_SULFURIC, "collect": cautions.CHROMIUM_WASTE},
+    ),
+    Choice(
+        "acid", "A solid acid by sodium hydroxide, pH", {"z_t": "1", "M_s": "KHC8H4O4", "c_given": "molarity", "c_t": "0.1000"},
+        {"sample": "acid", "titrant": "sodium hydroxide", "medium": "90 mL of boiled and cooled water", "probe": "the glass electrode, calibrated",
+         "burn": cautions.BASE_BURNS, "acid": cautions.DEFER, "collect": cautions.NEUTRAL_WASTE},
+    ),
+)  # fmt: skip
+_ENDS = {
+    "second": ("Second derivative passes zero", "second_derivative_end"), "first": ("Top of the first derivative", "first_derivative_end"),
+    "steepest": ("Steepest point, by eye", "steepest_end"),
+}  # fmt: skip
+
+
+def _points(*pairs: tuple[str, str]) -> tuple[tuple[tuple[str, str], int], ...]:
+    return tuple((pair, index) for index, pair in enumerate(pairs, 1))
+
+
+_FIRST = _points(
+    ("0.10", "275"), ("2.10", "368"), ("6.10", "402"), ("10.10", "420"), ("14.10", "434"), ("18.10", "451"), ("22.10", "465"),
+    ("24.10", "477"), ("26.10", "496"), ("26.60", "500"), ("27.10", "505"), ("27.60", "516"), ("28.10", "529"), ("28.20", "534"),
+    ("28.30", "538"), ("28.40", "544"), ("28.50", "552"), ("28.60", "562"), ("28.70", "578"), ("28.80", "635"), ("28.90", "1080"),
+    ("29.00", "1081"), ("29.10", "1084"), ("29.20", "1084"), ("29.70", "1089"), ("30.30", "1091"),
+)  # fmt: skip
+_SECOND = _points(
+    ("0.00", "275"), ("2.00", "371"), ("6.00", "401"), ("10.00", "420"), ("14.00", "436"), ("18.00", "451"), ("22.00", "471"),
+    ("24.00", "481"), ("25.00", "490"), ("26.00", "502"), ("26.50", "512"), ("27.00", "522"), ("27.50", "543"), ("27.60", "548"),
+    ("27.70", "557"), ("27.80", "569"), ("27.90", "593"), ("28.00", "1076"), ("28.10", "1082"), ("28.20", "1083"), ("28.30", "1085"),
+    ("28.40", "1086"), ("28.90", "1089"), ("29.40", "1090"),
+)  # fmt: skip
+
+METHOD = Method(
+    slug="potentiometric-titration",
+    version=1,
+    family=TITRATION,
+    title="Potentiometric titration",
+    question="How pure is a salt, by the jump of a potential?",
+    reaction="6 Fe²⁺ + Cr₂O₇²⁻ + 14 H⁺ → 6 Fe³⁺ + 2 Cr³⁺ + 7 H₂O, or HA + OH⁻ → A⁻ + H₂O",
+    options=(
+        ChoiceOption("system", "What is titrated", _SYSTEMS, "iron", "Sets titrant, ratio and substance; all can be changed."),
+        ChoiceOption(
+            "c_given", "Titrant's concentration is given as",
+            (Choice("molarity", "Molarity, mol/L"), Choice("normality", "Normality, N: equivalents in a litre", {"c_t": "0.1000"})),
+            "molarity", "0.1 N potassium dichromate is 0.016667 mol/L: one formula unit takes six electrons.",
+        ),
+        NumberOption("c_t", "Titrant concentration", "0.016667", "mol/L", "c_titrant", "As given, by the choice above.", "0.00002", "normal95",
+                     "Titrant concentration"),
+        NumberOption("z_t", "Electrons or OH⁻ per formula of titrant", "6", symbol="z_t", low="1", high="8"),
+        SubstanceOption(
+            "M_s", "Substance in the sample",
+            (Choice("FeSO4.7H2O", "Iron(II) sulfate heptahydrate"), Choice("FeN2H8S2O8.6H2O", "Ammonium iron(II) sulfate hexahydrate"),
+             Choice("KHC8H4O4", "Potassium hydrogen phthalate"), Choice("C7H6O2", "Benzoic acid")),
+            "FeSO4.7H2O", "M", "Pick one or type a formula.",
+        ),
+        NumberOption("z_s", "Electrons or H⁺ per formula of the substance", "1", symbol="z_s", low="1", high="4"),
+        SubstanceOption("M_dry", "Without its water", (Choice("FeSO4", "Iron(II) sulfate"),), "FeSO4", "M_dry", fixed=True),
+        ChoiceOption("end", "End point", (
+            *(Choice(key, label) for key, (label, _) in _ENDS.items()), Choice("gran", "Gran's line from the points before it"),
+        ), "second",
+                     "The others are shown beside it."),
+        NumberOption("step", "Step far from the jump", "0.50", "mL", low="0.05"),
+        NumberOption("fine_step", "Step within the jump", "0.10", "mL", low="0.02"),
+        NumberOption("behind", "Readings behind the jump", "5", low="2", high="30", help="They belong to the curve: without them it has no end."),
+        NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
+        NumberOption("V_wanted", "Wanted titre", "28", "mL", low="1", planning=True),
+        *agreement_options("1", "%", "rsd", "1"),
+    ),
+    roles=(
+        Role("balance", "Balance", ("balance",), "balance-0.0001"),
+        Role("burette", "Burette", ("burette", "piston burette"), "burette-50-b"),
+        Role("voltmeter", "Voltmeter and redox electrode", ("voltmeter",), "voltmeter-1mv"),
+        Role("ph_meter", "pH meter and glass electrode", ("pH meter",), "ph-meter-0.01"),
+    ),
+    readings=(
+        *by_difference("Vial", "About the planned portion."),
+        Series("V", "Burette", "mL", "burette", "V", until=JumpPassed("V", "E", "behind"), starts=True),
+        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when=("system", "iron")),
+        Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when=("system", "acid")),
+    ),
+    quantities=(
+        Quantity("c", "Titrant, in moles", "c_t", "mol/L", "c", "bench", when=("c_given", "molarity")),
+        Quantity("c", "Titrant, in moles", "c_t / z_t", "mol/L", "c", "bench", when=("c_given", "normality")),
+        difference("Sample", "Vial"),
+        Quantity("half_step", "Half the step at the jump", "step_at_end(V, E) / 2", "mL", "½ΔV"),
+        Quantity("V_gran", "By Gran's line", "gran_redox_end(V, E)", "mL", "V_Gran", when=("system", "iron")),
+        Quantity("V_gran", "By Gran's line", "gran_end(V, E)", "mL", "V_Gran", when=("system", "acid")),
+        Quantity("V_end", "End point", "V_gran", "mL", "V_end", when=("end", "gran")),
+        *(
+            Quantity("V_end", "End point", f"{function}(V, E)", "mL", "V_end", when=("end", key),
+                     errors=(OwnError("Step at the jump", "half_step", "rectangular"),))
+            for key, (_, function) in _ENDS.items()
+        ),
+        Quantity("V_first", "By the first derivative", "first_derivative_end(V, E)", "mL", "V_1st"),
+        Quantity("V_steep", "By the steepest point", "steepest_end(V, E)", "mL", "V_steep"),
+        Quantity("V_eq", "Titrant to the end point", "V_end - first(V)", "mL", "V_eq",
+                 positive="The end point lies before the start; look at the volumes."),
+        Quantity("n", "Amount of the substance", "z_t * c * V_eq / z_s", "mmol", "n"),
+        Quantity("m_s", "Substance in this portion", "n * M_s", "g", "m_found", result=True),
+        Quantity("w_t", "Purity, this portion", "m_s / m", "%", "w"),
+        Quantity("pKa_t", "pH at half the end point", "value_at(V, E, first(V) + V_eq / 2)", "", "pKₐ", when=("system", "acid")),
+        Quantity("w", "Purity of the sample", "mean(w_t)", "%", "w̄", "summary", result=True, accepted=True),
+        Quantity("pKa", "pKₐ of the acid", "mean(pKa_t)", "", "pKₐ", "summary", result=True, accepted=True, when=("system", "acid")),
+    ),
+    steps=(
+        Step("labels", "Goggles, electrode, burette", "Put goggles on, rinse and hang {probe},", "fill the burette with {titrant}.",
+             "Burette filled below eye level, funnel out, tip free of air.", "setup",
+             cautions=(cautions.GOGGLES, "{burn}", cautions.BELOW_EYES, cautions.DEFER)),
+        Step("weigh", "Weigh a portion by difference", "Weigh the vial, tip a portion into the beaker,", "weigh it again.", "",
+             reads=("m_before", "m_after")),
+        Step("dissolve", "Dissolve it, dip the electrode", "Dissolve it in {medium}", "and start the stirrer.",
+             "That volume does not enter the result. Electrode clear of the wall and of the stirring bar.", cautions=("{acid}",)),
+        Step("curve", "Record the curve", "Add titrant, count to five, read both,", "smaller steps within the jump.",
+             "Volume first, then what the meter shows.", reads=("V", "E"), cautions=("{burn}",),
+             guide=JumpAhead("V", "E", "step", "fine_step", "behind")),
+        Step("own", "Own calculation", "Work out the purity yourself", "and compare.", "From the end point by your own reading of the curve.",
+             "closing", ("own.w",)),
+        conclusion(3),
+        Step("electrode", "Electrode, burette, waste", "Rinse the electrode, put it back into 3 mol/L KCl,", "empty and rinse the burette.", "", "closing",
+             cautions=("{collect}", cautions.DEFER)),
+    ),
+    hazards=(cautions.GOGGLES, "{burn}", "{acid}", cautions.BELOW_EYES, "{collect}", cautions.DEFER),
+    checks=(
+        Grows("V"),
+        BeginsAt("V", "2"),
+        AgainstTheTrend("V", "E", "15"),
+        CoarseAtJump("half_step", "V", "E", "fine_step"),
+        Within("V_eq", "The burette's own errors weigh more in a small titre.", "Weigh out more next time.", low="option:least_titre", on="V"),
+    ),
+    questions=(
+        "Why must the readings be closer together near the jump, and why not everywhere?",
+        "Why do the 90 mL in the beaker not enter the result?",
+        "Which of the ways to find the end point would you trust with coarse steps?",
+    ),
+    example=Example(
+        (
+            ("m_before", 1, None, "15.3310"), ("m_after", 1, None, "14.5173"), ("m_before", 2, None, "14.5173"), ("m_after", 2, None, "13.7249"),
+            *((key, 1, index, text) for pair, index in _FIRST for key, text in zip(("V", "E"), pair, strict=True)),
+            *((key, 2, index, text) for pair, index in _SECOND for key, text in zip(("V", "E"), pair, strict=True)),
+        ),
+        {"c_given": "normality", "c_t.limit": "0.0001"},
+    ),
+    trials=Trials("Portion", 1, 4, agree="w_t"),
+    slips=(
+        Slip("normality", "the normality is used as mol/L", "c", "c_t"),
+        Slip("ratio-inverted", "the ratio of titrant to substance is turned over", "n", "c * V_eq * z_s / z_t"),
+        Slip("one-to-one", "one formula unit of titrant is taken for one of substance", "n", "c * V_eq"),
+        Slip("anhydrous", "the molar mass of the anhydrous salt is used", "m_s", "n * M_dry"),
+        Slip("final-reading", "the burette's reading at the end point is used instead of the difference", "V_eq", "V_end"),
+        Slip("last-point", "the last volume of the curve is taken for the end point", "V_end", "last(V)"),
+    ),
+    faults=(
+        Fault("burette-wet", "Burette rinsed with water only", {"V": "x * 1.01"}, "The titrant is diluted: the jump comes late.",
+              "Rinse twice with titrant."),
+        Fault("oxidised", "Part of the iron oxidised by air", {"V": "x * 0.985"}, "The salt looks yellow instead of green.",
+              "Fresh salt; titrate soon after dissolving."),
+        Fault("portion-lost", "Powder left on the beaker's rim", {"V": "x * 0.99"}, "Grains above the liquid.", "Rinse them down before you start."),
+        Fault("weighing", "Vial touched with a wet glove", {"m_after": "x + 0.010"}, "The vial seems heavier after the tipping.", "Dry gloves or tongs."),
+    ),
+    charts=(TitrationCurve("curve", "Titration curve", "V", "E", "V_end"),),
+    targets=(
+        Target("Portion for the wanted titre", "z_t * c_t * V_wanted / z_s * M_s", "g", "with the concentration in mol/L", when=("c_given", "molarity")),
+        Target("Portion for the wanted titre", "c_t * V_wanted / z_s * M_s", "g", "with the concentration as normality", when=("c_given", "normality")),
+    ),
+    supplies=(
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+        Supply("Sample: {sample}", "z_t * c_t * V_wanted / z_s * M_s", "g", when=("c_given", "molarity")),
+        Supply("Sample: {sample}", "c_t * V_wanted / z_s * M_s", "g", when=("c_given", "normality")),
+    ),
+    waste="Chromium goes to hazardous waste; neutral salt solution down the sink only where local rules allow it.",
+)  # fmt: skip

@@ -1,0 +1,105 @@
+"""Planning in reverse: what to weigh, pipette and prepare so that the work comes out as wanted; for the whole class."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from math import ceil, isfinite
+
+import numpy as np
+
+from chromata_core.formula.compute import numeric
+from chromata_core.formula.parse import parse_formula
+from chromata_core.method.compute import inputs_of
+from chromata_core.method.sheet import Bound, active
+from chromata_core.method.vocabulary import NumberOption, Supply
+from chromata_core.quantity.column import Column
+from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.units import unit
+
+SPARE = 1.25  # for rinsing, spills and the trial that has to be repeated; common practice, no published source
+_LARGER = {"mL": "L", "mg": "g", "g": "kg", "mmol": "mol"}
+
+
+@dataclass(frozen=True, slots=True)
+class TargetOut:
+    """A value to aim at, with its unit."""
+
+    label: str
+    text: str
+    why: str
+
+
+@dataclass(frozen=True, slots=True)
+class SupplyOut:
+    """What is used up: for one trial (or each of the planned ones), for a bench, for the class with spare."""
+
+    label: str
+    each: str
+    bench: str
+    whole_class: str
+    note: str
+
+
+@dataclass(frozen=True, slots=True)
+class Supplies:
+    """``trials`` is how many a bench is expected to do, the rough one with them."""
+
+    targets: list[TargetOut]
+    supplies: list[SupplyOut]
+    trials: int
+    spare_percent: int
+
+
+def supplies(bound: Bound, benches: int) -> Supplies:
+    """What ``bound``'s options ask for at ``benches`` benches."""
+    plan, options = bound.method, bound.options
+    targets = [
+        TargetOut(t.label, _text(_value(bound, t.formula, 1), t.unit), t.why) for t in active(plan.targets, options)
+    ]
+    needed = [_supply(bound, supply, benches) for supply in active(plan.supplies, options)]
+    return Supplies(targets, needed, _trials(bound), round((SPARE - 1) * 100))
+
+
+def _supply(bound: Bound, supply: Supply, benches: int) -> SupplyOut:
+    each_trial = supply.per == "trial"
+    amounts = [_value(bound, supply.formula, trial) for trial in range(1, _trials(bound) + 1 if each_trial else 2)]
+    each = "; ".join(dict.fromkeys(_text(amount, supply.unit) for amount in amounts))
+    total = sum(amounts)
+    return SupplyOut(
+        bound.worded(supply.label), each if each_trial else "", _text(total, supply.unit),
+        _text(total * benches * SPARE, supply.unit), bound.worded(supply.note),
+    )  # fmt: skip
+
+
+def _trials(bound: Bound) -> int:
+    plan = bound.method.trials
+    return bound.most_trials if plan.each else plan.minimum + bound.rough
+
+
+def _value(bound: Bound, formula: str, trial: int) -> float:
+    """``formula`` in SI with the plan's own numbers, NaN where they leave nothing to divide by."""
+    known = _known(bound, trial)
+    with np.errstate(all="ignore"):
+        return float(np.real(numeric(parse_formula(formula))(known)).flat[0])
+
+
+def _known(bound: Bound, trial: int) -> Mapping[str, Column]:
+    inputs = inputs_of(bound, {})
+    known = {key: np.array([item.value]) for key, item in inputs.items() if isinstance(key, str)}
+    for option in bound.method.options:
+        if isinstance(option, NumberOption):
+            known[option.key] = np.array([unit(option.unit).to_si(float(bound.number(option.key)))])
+    for listed in bound.lists:
+        known[listed.key] = np.array([inputs[(listed.key, trial, None)].value])
+    return known
+
+
+def _text(si: float, symbol: str) -> str:
+    """Three figures, things whole; thousands are told in the larger unit."""
+    value = unit(symbol).from_si(si)
+    if not symbol and isfinite(value):  # things are counted
+        return str(ceil(value - 1e-9))
+    if not isfinite(value):
+        return "–"
+    while abs(value) >= 1000 and symbol in _LARGER:
+        value, symbol = value / 1000, _LARGER[symbol]
+    return f"{with_figures(value, 3)} {symbol}".rstrip()

@@ -1,0 +1,54 @@
+"""Simulated benches of other methods: what is put in comes back within the stated uncertainty."""
+
+from unittest import TestCase
+
+from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.outcome import Evaluation
+from chromata_core.method.sheet import Given, Sheet
+from chromata_core.methods.registry import method
+from chromata_core.simulation.crucible_bench import heat
+from chromata_core.simulation.readings import Written
+from chromata_core.simulation.tablet_bench import neutralise
+from chromata_core.simulation.walk import follow
+from chromata_core.simulation.weighed_deliveries import deliver
+
+
+def evaluated(slug: str, options: dict[str, str], written: list[Written]) -> Evaluation:
+    return evaluate(method(slug), Sheet(options, {}, tuple(Given(w.key, w.text, w.trial, w.index) for w in written)))
+
+
+class SimulatedBenches(TestCase):
+    def test_the_crucible_gives_its_water_back(self) -> None:
+        held = 0
+        for seed in range(100):
+            found = evaluated("hydrate", {"M_salt": "MgSO4"}, heat("MgSO4", 7, instrument("balance-0.001"), seed))
+            x = next(r for r in found.results if r.key == "x")
+            held += abs(x.value - 7) <= x.expanded
+        self.assertGreaterEqual(held, 88)
+
+    def test_the_pipette_gives_its_error_back(self) -> None:
+        """0.4 % too little of 1.00 mL, as it was put in; the water's temperature is right."""
+        held = 0
+        for seed in range(60):
+            written = deliver((1.0,), -0.004, 0.0015, instrument("balance-0.0001"), 21.5, seed)
+            found = evaluated("volumetric-calibration", {"V_plan": "1.00"}, written).results[0]
+            held += abs(found.value - 0.996) <= found.expanded
+        self.assertGreaterEqual(held, 53)
+
+    def test_the_tablet_gives_its_power_back(self) -> None:
+        declared = method("back-titration")
+        held = 0
+        for seed in range(60):
+            options = {"c_a.limit": "0", "c_b.limit": "0"}
+            found = evaluated("back-titration", options, neutralise(declared, options, 1.4, 9.6, seed, 2)).results[0]
+            held += abs(found.value - 9.6) <= found.expanded
+        self.assertGreaterEqual(held, 52)
+
+    def test_a_walk_goes_from_the_first_step_to_the_last(self) -> None:
+        declared = method("hydrate")
+        entries = follow(declared, {}, heat("CuSO4", 5, instrument("balance-0.001"), 3), ("One.", "Two."))
+        whole = evaluated("hydrate", {}, entries)
+        self.assertEqual((entries[0].key, whole.hand.kind), ("step.labels", "finished"))
+        self.assertAlmostEqual(molar_mass("CuSO4.5H2O").value, 0.24968, places=4)

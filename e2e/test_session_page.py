@@ -1,0 +1,40 @@
+"""A session's plan changed before it opens: what the benches are given, and who stands where."""
+
+from playwright.sync_api import expect
+
+from e2e.browser import BrowserCase
+from labs.tests.room import planned
+
+
+class SessionPage(BrowserCase):
+    def test_a_sample_is_added_and_a_student_moved(self) -> None:
+        session = planned(self.section)
+        page = self.sign_in(self.instructor, f"/sessions/{session.pk}")
+        page.get_by_role("button", name="Another sample").click()
+        page.get_by_label("Sample 2, as its label says").fill("Jar")
+        page.get_by_label("Accepted concentration of the sample, mol/L").nth(1).fill("0.2210")
+        page.get_by_role("button", name="Keep the samples").click()
+        expect(page.get_by_role("button", name="Keep the samples")).to_be_disabled()
+        self.assertEqual([s.label for s in session.samples.order_by("pk")], ["Bottle", "Jar"])
+        page.get_by_label(self.neighbour.name).click()
+        page.get_by_role("option", name="Bench 1").click()
+        expect(page.get_by_label(self.neighbour.name)).to_have_text("Bench 1")
+        self.assertEqual({p.name for p in session.benches.get(number=1).team.all()}, {"Sami", "Tova"})
+        expect(page.get_by_text("1 bench has no team.")).to_be_visible()
+
+    def test_an_accepted_value_that_is_no_number_is_refused_with_a_sentence(self) -> None:
+        session = planned(self.section)
+        page = self.sign_in(self.instructor, f"/sessions/{session.pk}")
+        page.get_by_label("Accepted concentration of the sample, mol/L").fill("about a tenth")
+        page.get_by_role("button", name="Keep the samples").click()
+        expect(page.get_by_text("is not one number")).to_be_visible()
+        self.assertEqual(session.samples.get().hidden.get().text, "0.3519")
+
+    def test_the_planner_counts_for_the_class(self) -> None:
+        page = self.sign_in(self.instructor, "/plan?method=hydrate")
+        expect(page.get_by_text("What to weigh and prepare")).to_be_visible()
+        expect(page.get_by_role("cell", name="30.0 g")).to_be_visible()
+        page.get_by_label("Benches").fill("16")
+        expect(page.get_by_role("cell", name="60.0 g")).to_be_visible()
+        page.get_by_label("Portion of salt, g").fill("1.5")
+        expect(page.get_by_role("cell", name="30.0 g")).to_be_visible()

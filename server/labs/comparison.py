@@ -1,0 +1,50 @@
+"""Another product's data that the instructor prepared: opened for a bench once its own trials agree."""
+
+from typing import Any
+
+from stock.own import stock_of
+
+from chromata_core.method.beside import beside
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.outcome import Evaluation
+from chromata_core.method.sheet import Given, Sheet
+from chromata_core.method.sheet_file import read_sheet
+from chromata_core.methods.registry import method
+from config.errors import Refused
+from labs.models import Session
+from labs.shapes import ComparisonView
+from people.models import Person
+
+
+def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:
+    """What a session keeps of a sheet file; SheetError or Refused says what does not fit."""
+    found = read_sheet(file)
+    if found.method not in ("", session.method):
+        raise Refused(f"This file is of another experiment, “{found.method}”. Choose one of the same.", 422)
+    kept = {
+        "label": name.strip(),
+        "options": dict(found.sheet.options) or dict(session.options),
+        "instruments": dict(found.sheet.instruments),
+        "readings": [[g.key, g.trial, g.index, g.text] for g in found.sheet.given],
+    }
+    if not _evaluated(session, kept).results:
+        raise Refused("These readings give no result: nothing could be compared with them.", 422)
+    return kept
+
+
+def comparison_view(session: Session, own: Evaluation, person: Person) -> ComparisonView | None:
+    """The prepared data as ``person`` may see them beside ``own``; nothing but their label before they are earned."""
+    if not session.comparison:
+        return None
+    label = session.comparison["label"]
+    if not (own.replicates_pass or person.teaches):
+        return ComparisonView(label, False, f"{label} opens for you once your trials agree.", [], [], [])
+    other = _evaluated(session, session.comparison)
+    pairs = beside(own, other, label)
+    said = pairs[0].sentence if pairs else f"Here are the data of {label}."
+    return ComparisonView(label, own.replicates_pass, said, other.trials, other.results, pairs)
+
+
+def _evaluated(session: Session, kept: dict[str, Any]) -> Evaluation:
+    given = tuple(Given(key, text, trial, index) for key, trial, index, text in kept["readings"])
+    return evaluate(method(session.method), Sheet(kept["options"], kept["instruments"], given, stock_of(session)))

@@ -1,0 +1,105 @@
+"""Past sessions of other families: a hydrate, the calibration of pipettes, pellets of garden lime. All invented."""
+
+from collections.abc import Mapping, Sequence
+from datetime import datetime, timedelta
+
+from stock.actions import store
+
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.methods.registry import method
+from chromata_core.simulation.crucible_bench import heat
+from chromata_core.simulation.readings import Written
+from chromata_core.simulation.tablet_bench import neutralise
+from chromata_core.simulation.walk import follow
+from chromata_core.simulation.weighed_deliveries import deliver
+from labs import actions
+from labs.demo.writing import Pen
+from labs.models import Bench, Session
+from people.models import Person, Section
+
+_SALT = {"M_salt": "MgSO4"}
+_LIME = {"c_a": "0.1012", "c_b": "0.0987", "q_expected": "9.5"}
+_PELLETS = {"Pellet K": (1.38, 9.42), "Pellet T": (1.21, 11.05)}
+_PIPETTES = ((-0.0041, 0.0021), (0.0008, 0.0015), (0.0012, 0.0061), (-0.0003, 0.0012))
+
+
+def make_pasts(section: Section, now: datetime) -> None:
+    """All three, the latest first."""
+    _hydrate(section, now - timedelta(days=13, hours=3))
+    _pipettes(section, now - timedelta(days=20, hours=2))
+    _lime(section, now - timedelta(days=9, hours=1))
+
+
+def _opened(section: Section, slug: str, title: str, start: datetime, options: dict[str, str], benches: int,
+            samples: Sequence[Mapping[str, object]]) -> Session:  # fmt: skip
+    session = actions.plan_session(section, slug, title, "Room 2", start, 120, options, {}, benches, samples)
+    actions.open_session(session)
+    Session.objects.filter(pk=session.pk).update(opened_at=start)
+    return session
+
+
+def _wrote(bench: Bench, start: datetime, written: list[Written], answers: Sequence[str]) -> Pen:
+    author = bench.team.order_by("name").first()
+    assert isinstance(author, Person)
+    pen = Pen(bench, author, start, timedelta(seconds=70))
+    pen.marks(follow(method(bench.session.method), bench.session.options, written, answers))
+    return pen
+
+
+def _closed(session: Session) -> None:
+    actions.close_session(session)
+    actions.release_session(session)
+
+
+def _hydrate(section: Section, start: datetime) -> None:
+    samples = [{"name": "White crystals", "accepted": {"x": "7", "w": "51.17"}}]
+    session = _opened(section, "hydrate", "White crystals: how much water?", start, _SALT, 8, samples)
+    balance = instrument("balance-0.001")
+    answers = (
+        "Two weighings after heating differed by less than 0.005 g.",
+        "Too large: a warm crucible reads low, so more water would seem to have gone.",
+    )
+    for bench in session.benches.select_related("session"):
+        waters = 6.62 if bench.number == 6 else 7  # bench 6 had a salt that had already lost some of its water
+        pen = _wrote(bench, start + timedelta(minutes=6), heat("MgSO4", waters, balance, 300 + bench.number), answers)
+        if bench.number == 6:
+            pen.mark("note", "Crystals were dull and dusty on top when we opened the jar.")
+    _closed(session)
+
+
+def _pipettes(section: Section, start: datetime) -> None:
+    session = _opened(section, "volumetric-calibration", "Are our pipettes right?", start, {}, 4, [])
+    answers = (
+        "Yes: ours gives 0.4 % too little every time but hardly scatters.",
+        "Air lifts the water a little more than the steel weights, and water is lighter than 1 g/mL.",
+        "The display would creep down and later masses would be smaller.",
+    )
+    for bench, (off, scatter) in zip(session.benches.select_related("session"), _PIPETTES, strict=True):
+        written = deliver((0.5, 1.0, 3.0), off, scatter, instrument("balance-0.0001"), 21.3, 500 + bench.number)
+        _wrote(bench, start + timedelta(minutes=9), written, answers)
+    _closed(session)
+    store(session.benches.get(number=1), section.owner, "Pipette 3, blue ring")
+
+
+def _lime(section: Section, start: datetime) -> None:
+    samples = [{"name": name, "accepted": {"q_mean": f"{power:.2f}"}} for name, (_, power) in _PELLETS.items()]
+    session = _opened(section, "back-titration", "Garden lime: which pellet takes more acid?", start, _LIME, 6, samples)
+    answers = (
+        "It dissolves too slowly: the end point would come again and again.",
+        "It would take base too, so the pellet would seem to neutralise less.",
+        "The two concentrations; standardising both better would help most.",
+    )
+    declared = method("back-titration")
+    for bench in session.benches.select_related("session", "sample"):
+        assert bench.sample is not None
+        pellet, power = _PELLETS[bench.sample.label]
+        written = neutralise(declared, session.options, pellet, power, 700 + bench.number, 3)
+        _wrote(bench, start + timedelta(minutes=12), written, answers)
+    other = neutralise(declared, session.options, 1.30, 8.15, 777, 2)
+    actions.set_comparison(session, "Crushed shell, own mill", _as_csv(other))
+    _closed(session)
+
+
+def _as_csv(written: list[Written]) -> str:
+    rows = [f"{one.key},{'' if one.trial is None else one.trial},,{one.text}" for one in written]
+    return "\n".join(("key,trial,index,text", *rows))

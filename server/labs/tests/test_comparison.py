@@ -1,0 +1,63 @@
+"""Another product's data open for a bench when its own trials agree, and not a moment before."""
+
+import json
+from typing import Any
+
+from labs.tests.room import Room, titrate
+
+OTHER = "Bottle Q"
+TRIAL = (("V_start", "0.00"), ("end_point", "held"))
+READINGS = [
+    {"key": "V_s", "text": "20.00"},
+    *(
+        {"key": key, "trial": number, "text": text}
+        for number, end in ((1, "17.31"), (2, "17.28"))
+        for key, text in (*TRIAL, ("V_end", end))
+    ),
+]
+
+
+class Comparison(Room):
+    def prepare(self, **file: Any) -> Any:
+        text = json.dumps({"readings": READINGS, **file})
+        body = {"name": OTHER, "file": text}
+        return self.as_(self.instructor).put(f"/api/sessions/{self.session.pk}/comparison", body, "application/json")
+
+    def seen(self) -> Any:
+        return self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["comparison"]
+
+    def test_nothing_but_its_name_is_told_before_the_trials_agree(self) -> None:
+        self.assertEqual(self.prepare().json()["comparison"], OTHER)
+        for trials in ((), (("0.00", "22.60"),), (("0.00", "22.60"), ("0.10", "23.40"))):
+            titrate(self.as_(self.student), self.bench, *trials) if len(trials) == 1 else None
+            told = self.seen()
+            self.assertFalse(told["opened"])
+            self.assertEqual((told["trials"], told["results"], told["beside"]), ([], [], []))
+            for path in ("", "/report", "/files/data.json", "/files/report.pdf"):
+                told_there = self.as_(self.student).get(f"/api/benches/{self.bench.pk}{path}").content
+                self.assertNotIn(b"17.31", told_there, path)
+
+    def test_it_opens_and_says_how_far_apart_they_are(self) -> None:
+        self.prepare()
+        titrate(self.as_(self.student), self.bench, ("0.00", "22.60"), ("0.10", "22.68"))
+        told = self.seen()
+        self.assertTrue(told["opened"])
+        self.assertIn(f"31 % more than {OTHER}: further apart", told["sentence"])
+        self.assertEqual(len(told["trials"]), 2)
+
+    def test_a_file_that_does_not_fit_is_refused_with_a_sentence(self) -> None:
+        self.assertIn("another experiment", str(self.prepare(method="hydrate").json()))
+        self.assertIn("There is no reading", str(self.prepare(readings=[{"key": "nonsense", "text": "1"}]).json()))
+        self.assertIn("give no result", str(self.prepare(readings=[]).json()))
+
+    def test_only_the_instructor_prepares_it(self) -> None:
+        for who, status in ((self.student, 403), (self.assistant, 403), (self.stranger, 404)):
+            body = {"name": OTHER, "file": "{}"}
+            answer = self.as_(who).put(f"/api/sessions/{self.session.pk}/comparison", body, "application/json")
+            self.assertEqual(answer.status_code, status)
+
+    def test_it_can_be_taken_away(self) -> None:
+        self.prepare()
+        body = {"name": OTHER, "file": ""}
+        self.as_(self.instructor).put(f"/api/sessions/{self.session.pk}/comparison", body, "application/json")
+        self.assertIsNone(self.seen())

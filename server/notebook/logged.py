@@ -1,0 +1,46 @@
+"""A curve that a meter logged, written at a bench as if it had been read: every point an entry of its own."""
+
+from itertools import chain
+from uuid import uuid4
+
+from django.db import transaction
+from django.utils import timezone
+
+from chromata_core.method.pairs_file import read_pairs
+from chromata_core.method.sheet import Bound, bind
+from chromata_core.method.vocabulary import Series
+from chromata_core.methods.registry import method
+from config.errors import Refused
+from labs.models import Bench
+from notebook.actions import Draft, Kept, write
+from notebook.standing import sheet_of
+from people.models import Person
+
+
+@transaction.atomic
+def write_curve(bench: Bench, author: Person, trial: int, text: str) -> list[Kept]:
+    """Appends the pairs of a logged file to the curve of ``trial``; SheetError or Refused, and then nothing is kept."""
+    bound = bind(method(bench.session.method), sheet_of(bench, bench.entries.order_by("sequence")))
+    pair = _paired(bound)
+    begun = len(bound.series(pair[0], trial))
+    points = enumerate(read_pairs(text), begun + 1)
+    now = timezone.now()
+    drafts = [
+        Draft(uuid4(), key, value, trial, index, now, None, "")
+        for index, key, value in chain.from_iterable(
+            ((index, pair[0], one), (index, pair[1], other)) for index, (one, other) in points
+        )
+    ]
+    kept = write(bench, author, drafts)
+    problem = next((one.problem for one in kept if not one.kept), "")
+    if problem:
+        raise Refused(f"The file was not taken over. {problem}", 422)
+    return kept
+
+
+def _paired(bound: Bound) -> tuple[str, str]:
+    """The two series of a method that are read side by side."""
+    for reading in bound.readings:
+        if isinstance(reading, Series) and reading.beside:
+            return reading.beside, reading.key
+    raise Refused("This experiment has no curve to which a logged file could belong.", 422)

@@ -1,0 +1,1 @@
+"""What the stockroom knows of its own: calibrated instruments, standardised solutions."""

@@ -1,0 +1,39 @@
+"""Calibrations and solutions of a department, each with the bench that found it."""
+
+from django.db import models
+
+from labs.models import Bench
+from people.models import Person
+
+
+class Found(models.Model):
+    """What both kinds share: a name, whose it is, and where it comes from."""
+
+    owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="%(class)ss")
+    name = models.CharField(max_length=60)
+    bench = models.ForeignKey(Bench, null=True, blank=True, on_delete=models.SET_NULL, related_name="%(class)ss")
+    source = models.CharField(max_length=200)
+    found_at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        abstract = True
+        ordering = ("-found_at",)
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Calibration(Found):
+    """An instrument of the catalogue's kind ``base`` with what its calibration found: nominal, actual, u."""
+
+    base = models.CharField(max_length=60)
+    points = models.JSONField(default=list)
+
+
+class Solution(Found):
+    """A solution's concentration with the ± that holds 95 %, as texts in ``unit``."""
+
+    solution = models.CharField(max_length=80)
+    concentration = models.CharField(max_length=40)
+    limit = models.CharField(max_length=40)
+    unit = models.CharField(max_length=20)

@@ -1,0 +1,39 @@
+"""What the screens get of the stockroom."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class CalibrationOut:
+    """A calibrated instrument; ``slug`` is how a plan names it, ``points`` say what it really gives, with U (k = 2)."""
+
+    id: int
+    slug: str
+    name: str
+    base: str
+    kind: str
+    points: list[str]
+    source: str
+    found_at: str
+
+
+@dataclass(frozen=True, slots=True)
+class SolutionOut:
+    """A standardised solution."""
+
+    id: int
+    name: str
+    solution: str
+    concentration: str
+    limit: str
+    unit: str
+    source: str
+    found_at: str
+
+
+@dataclass(frozen=True, slots=True)
+class Stock:
+    """Everything of its own that a department can choose in a plan."""
+
+    calibrations: list[CalibrationOut]
+    solutions: list[SolutionOut]

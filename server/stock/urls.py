@@ -1,0 +1,11 @@
+"""Addresses of the stockroom."""
+
+from django.urls import path, re_path
+
+from stock import views
+
+urlpatterns = [
+    path("stock", views.StockNow.as_view()),
+    path("benches/<int:bench_id>/store", views.StoreResult.as_view()),
+    re_path(r"^stock/(?P<kind>calibrations|solutions)/(?P<item>\d+)$", views.StockItem.as_view()),
+]

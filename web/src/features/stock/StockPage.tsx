@@ -1,0 +1,122 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { sentence, type Shapes } from '../../api/client';
+import { useInstruments, useMe, useRetire, useStock } from '../../api/hooks';
+import { Columns } from '../../identity/Columns';
+import { Heading } from '../../identity/Heading';
+import { Loaded, Page } from '../../identity/Page';
+import { Pairs } from '../../identity/Pairs';
+import { Sheet } from '../../identity/Sheet';
+import { day } from '../../identity/time';
+import { accent, FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+/** What the department has: its own calibrated instruments and standardised solutions, and the usual glassware. */
+export function StockPage() {
+  const stock = useStock();
+  return (
+    <Page>
+      <Heading
+        colour={accent('solutions')}
+        title="Stockroom"
+        below="What sessions found, kept with its uncertainty for the next ones."
+      />
+      <Loaded of={stock}>
+        {(data) => (
+          <Columns>
+            <Own stock={data} />
+            <Usual />
+          </Columns>
+        )}
+      </Loaded>
+    </Page>
+  );
+}
+
+function Own({ stock }: { stock: Shapes['Stock'] }) {
+  const retire = useRetire();
+  const mine = useMe().data?.role === 'instructor';
+  const out = (kind: 'calibrations' | 'solutions', item: number) =>
+    mine && (
+      <Button size="small" onClick={() => retire.mutate({ kind, item })}>
+        Take out
+      </Button>
+    );
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      {retire.error && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(retire.error)}
+        </VerdictLine>
+      )}
+      <Sheet title="Calibrated instruments">
+        {stock.calibrations.length === 0 &&
+          'None yet. A bench that has calibrated a pipette offers it at the end of its report.'}
+        {stock.calibrations.map((one) => (
+          <Item
+            key={one.id}
+            title={one.name}
+            below={`${one.base} · ${one.source}`}
+            action={out('calibrations', one.id)}
+          >
+            <Pairs rows={one.points.map((point) => point.split(': ') as [string, string])} />
+          </Item>
+        ))}
+      </Sheet>
+      <Sheet title="Standardised solutions">
+        {stock.solutions.length === 0 &&
+          'None yet. A bench whose standardisation agrees offers its titrant at the end of its report.'}
+        {stock.solutions.map((one) => (
+          <Item
+            key={one.id}
+            title={one.name}
+            below={`${one.solution} · ${one.source} · kept ${day(one.found_at)}`}
+            action={out('solutions', one.id)}
+          >
+            <span style={{ fontFamily: FIGURES, fontSize: 18 }}>
+              {one.concentration} ± {one.limit} {one.unit}
+            </span>
+          </Item>
+        ))}
+      </Sheet>
+    </Box>
+  );
+}
+
+interface ItemProps {
+  title: string;
+  below: string;
+  action: React.ReactNode;
+  children: React.ReactNode;
+}
+
+function Item({ title, below, action, children }: ItemProps) {
+  return (
+    <Box sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}` }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
+        <strong>{title}</strong>
+        {action}
+      </Box>
+      <Box sx={{ color: ink.inkSoft, fontSize: 13.5, mb: 0.5 }}>{below}</Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The catalogue: every instrument with what it is known to. */
+function Usual() {
+  const instruments = useInstruments();
+  const usual = (instruments.data ?? []).filter((tool) => !tool.slug.startsWith('own-'));
+  return (
+    <Sheet title="Usual glassware and meters">
+      {usual.map((tool) => (
+        <Box key={tool.slug} sx={{ py: 0.75, borderBottom: `1px solid ${ink.ruleSoft}` }}>
+          <strong>{tool.short}</strong>
+          <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+            {tool.errors.find((term) => term.basis)?.basis}
+          </Box>
+        </Box>
+      ))}
+    </Sheet>
+  );
+}

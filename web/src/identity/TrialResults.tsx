@@ -1,0 +1,68 @@
+import Box from '@mui/material/Box';
+import type { Shapes } from '../api/client';
+import { Figure } from './Figure';
+import { FIGURES, ink } from './tokens';
+
+type Result = Shapes['ResultOut'];
+
+const cell = {
+  padding: '5px 0 5px 10px',
+  textAlign: 'right',
+  borderBottom: `1px solid ${ink.ruleSoft}`,
+} as const;
+const name = { ...cell, textAlign: 'left', paddingLeft: 0, fontWeight: 400 } as const;
+
+/** Results that every trial has: a row for each, a column for each trial. */
+export function TrialResults({ results }: { results: Result[] }) {
+  const own = results.filter((result) => result.trial !== null);
+  if (own.length === 0) return null;
+  const rows = own.filter((one, place) => own.findIndex((other) => other.key === one.key) === place);
+  const trials = [...new Set(own.map((result) => result.trial_name))];
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <table style={{ borderCollapse: 'collapse', width: '100%', fontSize: 14.5 }}>
+        <thead>
+          <tr style={{ color: ink.inkSoft, fontSize: 13 }}>
+            <td style={name} />
+            {trials.map((trial) => (
+              <th key={trial} scope="col" style={cell}>
+                {trial}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.key}>
+              <th scope="row" style={name}>
+                {row.label}
+                {row.unit && `, ${row.unit}`}
+              </th>
+              {trials.map((trial) => (
+                <td key={trial} style={cell}>
+                  <Cell result={own.find((one) => one.key === row.key && one.trial_name === trial)} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Box>
+  );
+}
+
+function Cell({ result }: { result: Result | undefined }) {
+  if (!result) return null;
+  return (
+    <>
+      <Figure text={result.shown.text} doubtful={result.shown.doubtful} />
+      <Box
+        component="span"
+        sx={{ display: 'block', fontFamily: FIGURES, fontSize: 12, color: ink.inkSoft, whiteSpace: 'nowrap' }}
+      >
+        ± {result.uncertainty}
+        {result.power ? ` × ${result.power}` : ''}
+      </Box>
+    </>
+  );
+}
