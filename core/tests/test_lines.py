@@ -1,5 +1,6 @@
 """Straight lines and calibration beside NIST, EURACHEM/CITAC and GTC."""
 
+from collections.abc import Sequence
 from importlib.resources import files
 from math import sqrt
 from pathlib import Path
@@ -10,7 +11,14 @@ import numpy as np
 from scipy import stats
 
 from chromata_core.curves.arrhenius import arrhenius
-from chromata_core.curves.calibration import dilution, line_tests, unknown
+from chromata_core.curves.calibration import (
+    dilution,
+    doubt_of_line,
+    line_tests,
+    line_x,
+    line_x_origin,
+    scatter_of_reading,
+)
 from chromata_core.curves.line import CurveError, line
 
 SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
@@ -53,34 +61,45 @@ class NistNoIntercept(TestCase):
         self.assertAlmostEqual(two.s / 0.369274472937998, 1, places=12)
 
 
+def read_off(xs: Sequence[float], ys: Sequence[float], readings: Sequence[float]) -> tuple[float, float]:
+    """Value and standard uncertainty of an unknown, from the scatter about the line alone."""
+    x, y, y0 = np.array(xs)[:, None], np.array(ys)[:, None], np.array([np.mean(readings)])
+    parts = scatter_of_reading(x, y, y0, np.array([len(readings)])), doubt_of_line(x, y, y0)
+    return float(line_x(x, y, y0)[0]), float(np.hypot(*parts)[0])
+
+
 class Calibration(TestCase):
     def test_a5_line_and_unknown(self) -> None:
         found = line(A5_X, A5_Y)
         self.assertEqual(f"{found.slope:.4f} {found.u_slope:.4f} {found.intercept:.4f}", "0.2410 0.0050 0.0087")
         self.assertEqual(f"{found.u_intercept:.4f} {found.s:.6f}", "0.0029 0.005486")
-        there = unknown(found, A5_X, [0.0712, 0.0716])
-        self.assertAlmostEqual(there.value, 0.2601659751037, places=10)
-        self.assertAlmostEqual(there.u, 0.01784461112558, places=10)
-        self.assertEqual((there.dof, there.side), (13, "inside"))
+        value, u = read_off(A5_X, A5_Y, [0.0712, 0.0716])
+        self.assertAlmostEqual(value, 0.2601659751037, places=10)
+        self.assertAlmostEqual(u, 0.01784461112558, places=10)
 
     def test_inverse_prediction_is_gtc_s(self) -> None:
         xs, ys = (0.1, 0.3, 0.5, 0.6, 0.7, 0.9), (0.086, 0.269, 0.446, 0.538, 0.626, 0.782)  # R's Formaldehyde
         peer = GTC.type_a.line_fit(xs, ys)
         for readings in ([0.300], [0.300, 0.304, 0.298]):
             theirs = peer.x_from_y(readings)
-            ours = unknown(line(xs, ys), xs, readings)
-            self.assertAlmostEqual(ours.value, theirs.x, places=12)
-            self.assertAlmostEqual(ours.u, theirs.u, places=12)
-            self.assertEqual(ours.dof, round(theirs.df))
+            value, u = read_off(xs, ys, readings)
+            self.assertAlmostEqual(value, theirs.x, places=12)
+            self.assertAlmostEqual(u, theirs.u, places=12)
 
     def test_standards_own_uncertainty_by_monte_carlo(self) -> None:
         """Standards shaken by their volumetric uncertainty, the line drawn anew: the spread of x₀ is what is added."""
         xs, ys = np.array([2.0, 4.0, 6.0, 8.0]), np.array([0.201, 0.399, 0.602, 0.798])
         us = 0.01 * xs
-        random, readings = np.random.default_rng(5), [0.515]
-        shaken = [unknown(line(x, ys), xs, readings).value for x in random.normal(xs, us, (20_000, 4))]
-        plain, full = (unknown(line(xs, ys), xs, readings, u) for u in (None, us))
-        self.assertAlmostEqual(sqrt(full.u**2 - plain.u**2) / float(np.std(shaken)), 1, delta=0.03)
+        random, reading = np.random.default_rng(5), np.array([0.515])
+        shaken = line_x(random.normal(xs, us, (20_000, 4)).T, ys[:, None] + np.zeros(20_000), reading)
+        stepped = line_x(xs[:, None] + 1e-100j * np.diag(us), ys[:, None], reading)
+        by_step = float(np.linalg.norm(stepped.imag / 1e-100))
+        self.assertAlmostEqual(by_step / float(np.std(shaken)), 1, delta=0.03)
+
+    def test_through_the_origin(self) -> None:
+        xs, ys = np.array([[1.0], [2.0], [4.0]]), np.array([[0.11], [0.19], [0.42]])
+        slope = np.linalg.lstsq(xs, ys[:, 0], rcond=None)[0][0]
+        self.assertAlmostEqual(float(line_x_origin(xs, ys, np.array([0.3]))[0]), 0.3 / slope, places=12)
 
     def test_weighted_line_is_numpy_s(self) -> None:
         xs, ys, w = (1.0, 2.0, 4.0, 8.0), (1.1, 1.9, 4.2, 7.7), (4.0, 2.0, 1.0, 0.5)
@@ -90,11 +109,10 @@ class Calibration(TestCase):
         self.assertAlmostEqual(found.intercept, intercept, places=12)
 
     def test_bracket_and_dilution(self) -> None:
-        found = line(A5_X, A5_Y)
-        above = unknown(found, A5_X, [0.45])
-        self.assertEqual((above.side, above.dilute), ("above", 4))
-        self.assertEqual(unknown(found, A5_X, [0.02]).side, "below")
+        """An unknown at twice the highest standard is brought to about two thirds of it."""
         self.assertEqual(dilution(1.0, 0.9), 2)
+        self.assertEqual(dilution(1.8, 0.9), 4)
+        self.assertEqual(dilution(900.0, 0.9), 1429)  # beyond every round factor
 
     def test_curvature_is_found_and_a_line_is_left_alone(self) -> None:
         """The quadratic term's p is that of a parabola fitted by least squares (numpy's covariance)."""
@@ -113,8 +131,8 @@ class Calibration(TestCase):
         ):  # fmt: skip
             with self.assertRaisesRegex(CurveError, sentence):
                 line(xs, ys)
-        with self.assertRaisesRegex(CurveError, "flat"):
-            unknown(line((1, 2, 3), (1, 1, 1)), (1, 2, 3), [1])
+        with self.assertRaisesRegex(CurveError, "at least 3 standards"):
+            read_off((1, 2), (1, 2), [1.5])
 
 
 class Rates(TestCase):

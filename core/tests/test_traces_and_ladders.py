@@ -3,10 +3,11 @@
 from unittest import TestCase
 
 import numpy as np
+from scipy import stats
 
 from chromata_core.curves.ladder import ladder
 from chromata_core.curves.line import CurveError
-from chromata_core.curves.mixing import at_mixing
+from chromata_core.curves.mixing import after_mixing, before_mixing, doubt_after_mixing, highest, mean_over
 
 # Standard potentials of the usual handbook table (from memory), V.
 METALS = {"Ag": 0.7996, "Cu": 0.3419, "Pb": -0.1262, "Zn": -0.7618}
@@ -15,15 +16,29 @@ METALS = {"Ag": 0.7996, "Cu": 0.3419, "Pb": -0.1262, "Zn": -0.7618}
 class Mixing(TestCase):
     def test_a_cooling_cup_is_brought_back_to_the_moment_of_mixing(self) -> None:
         """Newtonian cooling of 0.06 °C a minute from a true rise of 6.40 °C, mixed at 4 minutes."""
-        times = list(np.arange(0, 12, 0.5))
-        trace = [21.30 if t <= 4 else 27.70 - 0.06 * (t - 4) if t > 5 else 24.0 for t in times]
-        found = at_mixing(times, trace, 4, 5.5)
-        self.assertAlmostEqual(found.change, 6.40, places=6)
-        self.assertLess(max(trace) - 21.30, 6.40)  # the highest reading alone is too low
+        times = np.arange(0, 12, 0.5)
+        trace = np.array([21.30 if t <= 4 else 27.70 - 0.06 * (t - 4) if t > 5 else 24.0 for t in times])
+        rise = after_mixing(times, trace, np.array(4.0), np.array(5.5)) - before_mixing(times, trace, np.array(4.0))
+        self.assertAlmostEqual(float(rise), 6.40, places=6)
+        self.assertLess(float(highest(trace)) - 21.30, 6.40)  # the highest reading alone is too low
+
+    def test_scatter_of_the_trace_is_the_line_s_own(self) -> None:
+        """The standard error of a fitted line at x, slope and intercept by scipy."""
+        times, trace = np.arange(8.0), np.array([27.4, 27.3, 27.3, 27.1, 27.1, 27.0, 26.8, 26.8])
+        fit = stats.linregress(times, trace)
+        s = np.sqrt(((trace - fit.intercept - fit.slope * times) ** 2).sum() / 6)
+        expected = s * np.sqrt(1 / 8 + (2 - times.mean()) ** 2 / ((times - times.mean()) ** 2).sum())
+        self.assertAlmostEqual(
+            float(doubt_after_mixing(times, trace, np.array(2.0), np.array(0.0))), expected, places=12
+        )
+
+    def test_mean_current_is_the_charge_over_the_time(self) -> None:
+        times, currents = np.array([0.0, 60, 180, 300]), np.array([0.11, 0.10, 0.09, 0.10])
+        self.assertAlmostEqual(float(mean_over(times, currents)), np.trapezoid(currents, times) / 300, places=15)
 
     def test_too_few_readings_after(self) -> None:
         with self.assertRaisesRegex(CurveError, "Go on reading"):
-            at_mixing([0, 1, 2], [20, 25, 26], 0.5, 1)
+            after_mixing(np.arange(3.0), np.array([20.0, 25, 26]), np.array(0.5), np.array(1.0))
 
 
 def pairs(**wrong: float) -> dict[tuple[str, str], float]:

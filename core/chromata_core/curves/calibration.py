@@ -1,55 +1,86 @@
-"""From a calibration line to an unknown: inverse prediction, bracket, dilution, and whether the line is one.
+"""From a calibration line to an unknown: reading off, dilution, and whether the line is one.
 
-s(x₀) = (s/b)·√(1/p + 1/n + (y₀ − ȳ)²/(b²·Sxx)): EURACHEM/CITAC CG4, A5; n − 2 degrees of freedom, because one residual
-standard deviation serves readings and line alike. The standards' own uncertainty enters as an error in y of b·u(xᵢ).
+Reading off is done on columns: lists are arrays whose first axis runs over the standards; further axes (perturbed or
+random columns) go through every step. x₀ = (y₀ − b₀)/b₁ with s(x₀)² = (s/b)²·(1/p + 1/n + (y₀ − ȳ)²/(b²·Sxx)):
+EURACHEM/CITAC CG4, A5. The first term belongs to the readings of this unknown, the others to the line and so to every
+unknown read off it; all have the n − 2 degrees of freedom of one s.
 """
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from math import ceil, fsum, sqrt
 
-from chromata_core.curves.line import CurveError, Line, line
+import numpy as np
 
+from chromata_core.curves.line import CurveError, line
+from chromata_core.quantity.column import Column
+
+_LEAST = 3
 _ROUND_FACTORS = (2, 4, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000)
 _BEST_PLACE = 0.7  # an unknown is read best in the upper middle of the line
 
 
 @dataclass(frozen=True, slots=True)
-class Unknown:
-    """An unknown read off the line: value and standard uncertainty in the unit of x, degrees of freedom of the line.
+class _Fit:
+    """A line through columns of points: its slope, a point on it, and what its uncertainty needs."""
 
-    ``side`` is “inside”, “below” or “above” the standards; ``dilute`` the factor to use when it is above, else 1.
-    """
-
-    value: float
-    u: float
-    dof: int
-    side: str
-    dilute: int
+    slope: Column
+    x_mean: Column
+    y_mean: Column
+    sxx: Column
+    share: float
+    s: Column
 
 
-def unknown(
-    found: Line, xs: Sequence[float], readings: Sequence[float], u_standards: Sequence[float] | None = None
-) -> Unknown:
-    """The x of ``readings`` of one unknown on the line through standards ``xs``; CurveError for a flat line."""
-    if not readings:
-        raise CurveError("The unknown has not been read yet.")
-    if not found.slope:
-        raise CurveError("The line is flat: the readings do not depend on the standards. Was the blank used for all?")
-    y0 = fsum(readings) / len(readings)
-    x0 = (y0 - found.intercept) / found.slope
-    variance = (found.s**2 / len(readings) + found.u_at(x0) ** 2) / found.slope**2
-    variance += _of_standards(found, xs, x0, u_standards)
-    side = "below" if x0 < min(xs) else "above" if x0 > max(xs) else "inside"
-    return Unknown(x0, sqrt(variance), found.dof, side, dilution(x0, max(xs)) if side == "above" else 1)
+def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
+    if len(xs) != len(ys) or len(xs) < (_LEAST - origin):
+        raise CurveError(f"A line needs at least {_LEAST - origin} standards, each with its reading.")
+    x_mean, y_mean = (np.zeros(1), np.zeros(1)) if origin else (xs.mean(axis=0), ys.mean(axis=0))
+    dx, dy = xs - x_mean, ys - y_mean
+    sxx = (dx * dx).sum(axis=0)
+    slope = (dx * dy).sum(axis=0) / sxx
+    rest = np.real(dy - slope * dx)
+    s = np.sqrt((rest * rest).sum(axis=0) / (len(xs) - (1 if origin else 2)))
+    return _Fit(slope, x_mean, y_mean, sxx, 0.0 if origin else 1 / len(xs), s)
 
 
-def _of_standards(found: Line, xs: Sequence[float], x0: float, us: Sequence[float] | None) -> float:
-    """Variance that the standards' independent uncertainties bring: each moves the line as an error of y would."""
-    if us is None:
-        return 0.0
-    lever = [found.share + (x0 - found.x_mean) * (x - found.x_mean) / found.sxx for x in xs]
-    return fsum((w * u) ** 2 for w, u in zip(lever, us, strict=True))
+def line_x(xs: Column, ys: Column, y0: Column) -> Column:
+    """The x at which the line through (xs, ys) has the height ``y0``; CurveError for fewer than three points."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = found.x_mean + (y0 - found.y_mean) / found.slope
+    return column
+
+
+def line_x_origin(xs: Column, ys: Column, y0: Column) -> Column:
+    """The same by a line through the origin, from two points on."""
+    column: Column = y0 / _fit(xs, ys, origin=True).slope
+    return column
+
+
+def scatter_of_reading(xs: Column, ys: Column, y0: Column, times: Column) -> Column:
+    """s/(b·√p): standard uncertainty in x of the mean of ``times`` readings of one unknown, from the line's scatter."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = np.abs(found.s / np.real(found.slope)) / np.sqrt(np.real(times)) + 0 * np.real(y0)
+    return column
+
+
+def doubt_of_line(xs: Column, ys: Column, y0: Column) -> Column:
+    """Standard uncertainty in x of the line itself at ``y0``: (s/b)·√(1/n + (y₀ − ȳ)²/(b²·Sxx))."""
+    found = _fit(xs, ys, origin=False)
+    away = (y0 - found.y_mean) / found.slope
+    column: Column = np.abs(found.s / np.real(found.slope)) * np.sqrt(np.real(found.share + away * away / found.sxx))
+    return column
+
+
+def peak_at(xs: Column, ys: Column) -> Column:
+    """The x of the highest point; CurveError while it stands at an end, for then the top may lie beyond."""
+    if len(xs) != len(ys) or len(xs) < _LEAST:
+        raise CurveError("A peak needs at least three points.")
+    top = int(np.real(ys).reshape(len(ys), -1).mean(axis=1).argmax())
+    if top in (0, len(ys) - 1):
+        raise CurveError("The highest point stands at the end; the peak may lie beyond it.")
+    column: Column = xs[top]
+    return column
 
 
 def dilution(x0: float, highest: float) -> int:

@@ -1,42 +1,97 @@
-"""A temperature trace in a cup: the change at the moment of mixing, extrapolated from the lines before and after."""
+"""A temperature trace in a cup: its extremes, and both temperatures at the moment of mixing, extrapolated from the
+lines before and after. All on columns: the first axis runs over the readings.
+"""
 
-from collections.abc import Sequence
-from dataclasses import dataclass
-from math import hypot
+import numpy as np
 
-from chromata_core.curves.line import CurveError, Line, line
+from chromata_core.curves.line import CurveError
+from chromata_core.quantity.column import Column
 
-
-@dataclass(frozen=True, slots=True)
-class Mixing:
-    """Temperatures at the moment of mixing from both lines, and their difference with its standard uncertainty."""
-
-    before: float
-    after: float
-    change: float
-    u: float
-    later: Line
+_LEAST = 3
 
 
-def at_mixing(times: Sequence[float], temperatures: Sequence[float], mixed: float, settled: float) -> Mixing:
-    """Extrapolates to time ``mixed``: before it a mean (or a line of three or more), after ``settled`` a line.
+def highest(values: Column) -> Column:
+    """The highest of the readings."""
+    column: Column = values[int(_real(values).argmax())]
+    return column
 
-    Times in one unit, temperatures in °C. CurveError if there are fewer than three readings after ``settled``.
+
+def lowest(values: Column) -> Column:
+    """The lowest of the readings."""
+    column: Column = values[int(_real(values).argmin())]
+    return column
+
+
+def before_mixing(times: Column, temperatures: Column, mixed: Column) -> Column:
+    """Temperature at time ``mixed`` by what was read until then: their mean, or their line where there are three.
+
+    CurveError if nothing was read before mixing.
     """
-    earlier = [(t, c) for t, c in zip(times, temperatures, strict=True) if t <= mixed]
-    later = [(t, c) for t, c in zip(times, temperatures, strict=True) if t >= settled]
-    if not earlier:
+    t, c = _part(times, temperatures, _real(times) <= np.real(mixed).mean())
+    if not len(t):
         raise CurveError("There is no reading before mixing. The starting temperature is needed.")
-    if len(later) < 3:
+    column: Column = _line_at(t, c, mixed) if len(t) >= _LEAST else c.mean(axis=0)
+    return column
+
+
+def after_mixing(times: Column, temperatures: Column, mixed: Column, settled: Column) -> Column:
+    """Temperature at time ``mixed`` by the line through what was read from ``settled`` on; CurveError for fewer than
+    three such readings.
+    """
+    return _line_at(*_settled(times, temperatures, settled), mixed)
+
+
+def doubt_after_mixing(times: Column, temperatures: Column, mixed: Column, settled: Column) -> Column:
+    """Standard uncertainty of ``after_mixing`` from the scatter about its line."""
+    t, c = (np.real(part) for part in _settled(times, temperatures, settled))
+    away, slope, sxx = _slope(t, c)
+    rest = c - c.mean(axis=0) - slope * away
+    s = np.sqrt((rest * rest).sum(axis=0) / max(len(t) - 2, 1))
+    column: Column = s * np.sqrt(1 / len(t) + (np.real(mixed) - t.mean(axis=0)) ** 2 / sxx)
+    return column
+
+
+def count_from(times: Column, settled: Column) -> Column:
+    """How many readings were made from ``settled`` on."""
+    return np.array([float((_real(times) >= np.real(settled).mean()).sum())])
+
+
+def mean_over(times: Column, values: Column) -> Column:
+    """The mean of ``values`` over the time from the first to the last reading, straight lines between them."""
+    rows = min(len(times), len(values))
+    if rows < 2:
+        raise CurveError("A mean over time needs at least two readings.")
+    t, y = times[:rows], values[:rows]
+    column: Column = ((t[1:] - t[:-1]) * (y[1:] + y[:-1]) / 2).sum(axis=0) / (t[-1] - t[0])
+    return column
+
+
+def _real(column: Column) -> Column:
+    """The value of each reading; which ones are meant is decided on these."""
+    values: Column = np.real(column).reshape(len(column), -1).mean(axis=1)
+    return values
+
+
+def _part(times: Column, temperatures: Column, chosen: Column) -> tuple[Column, Column]:
+    rows = min(len(times), len(temperatures))
+    return times[:rows][chosen[:rows]], temperatures[:rows][chosen[:rows]]
+
+
+def _settled(times: Column, temperatures: Column, settled: Column) -> tuple[Column, Column]:
+    t, c = _part(times, temperatures, _real(times) >= np.real(settled).mean())
+    if len(t) < _LEAST:
         raise CurveError("Three readings or more are needed after the temperature has settled. Go on reading.")
-    before, u_before = sum(c for _, c in earlier) / len(earlier), 0.0
-    if len(earlier) > 2:
-        start = _through(earlier)
-        before, u_before = start.at(mixed), start.u_at(mixed)
-    found = _through(later)
-    after = found.at(mixed)
-    return Mixing(before, after, after - before, hypot(u_before, found.u_at(mixed)), found)
+    return t, c
 
 
-def _through(points: list[tuple[float, float]]) -> Line:
-    return line([t for t, _ in points], [c for _, c in points])
+def _slope(t: Column, c: Column) -> tuple[Column, Column, Column]:
+    """How far each reading lies from the mean time, the slope, and the sum of squares of those distances."""
+    away = t - t.mean(axis=0)
+    sxx = (away * away).sum(axis=0)
+    return away, (away * (c - c.mean(axis=0))).sum(axis=0) / sxx, sxx
+
+
+def _line_at(t: Column, c: Column, when: Column) -> Column:
+    _, slope, _ = _slope(t, c)
+    column: Column = c.mean(axis=0) + slope * (when - t.mean(axis=0))
+    return column

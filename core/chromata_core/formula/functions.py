@@ -9,8 +9,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.chemistry.water.density import density_column
-from chromata_core.curves import end_point
+from chromata_core.chemistry.barometer import station_pressure
+from chromata_core.chemistry.water.columns import density_column, heat_capacity_column, vapour_pressure_column
+from chromata_core.curves import calibration, end_point, mixing
 from chromata_core.quantity.column import Column
 from chromata_core.statistics.replicates import TooFewError
 
@@ -55,6 +56,20 @@ def _standard_deviation(x: Column) -> Column:
     return column
 
 
+def _mean_last(x: Column, times: Column) -> Column:
+    rows = round(float(np.real(times).flat[0]))
+    if len(x) < rows:
+        raise TooFewError(f"The mean of the last {rows} needs as many readings.")
+    column: Column = x[-rows:].mean(axis=0)
+    return column
+
+
+def _dilution_factor(made_up: Column, taken: Column) -> Column:
+    """Volume made up over volume taken; 1 where nothing was diluted (both zero)."""
+    none = np.real(taken) == 0
+    return np.where(none, 1.0, made_up / np.where(none, 1.0, taken))
+
+
 FUNCTIONS: dict[str, Function] = {
     "mean": Function(lambda x: x.mean(axis=0), "mean", lists=1, linear=True),
     "sum": Function(lambda x: x.sum(axis=0), "sum", lists=1, linear=True),
@@ -68,7 +83,24 @@ FUNCTIONS: dict[str, Function] = {
     "exp": Function(np.exp, "exp", ("",), ""),
     "sqrt": Function(np.sqrt, "√", root=True),
     "lesser": Function(_lesser, "the lesser of", (None, 0)),
+    "mean_last": Function(_mean_last, "mean of the last", (None, ""), lists=1),
+    "highest": Function(mixing.highest, "highest", lists=1),
+    "lowest": Function(mixing.lowest, "lowest", lists=1),
+    "dilution_factor": Function(_dilution_factor, "made up over taken", (None, 0), ""),
     "water_density": Function(density_column, "ρ_water", ("K",), "g/L"),
+    "vapour_pressure": Function(vapour_pressure_column, "p_water", ("K",), "Pa"),
+    "water_heat_capacity": Function(heat_capacity_column, "c_water", ("K",), "J/(kg·K)"),
+    "station_pressure": Function(station_pressure, "pressure up here", ("Pa", "m")),
+    "before_mixing": Function(mixing.before_mixing, "T before, at mixing", (None, None, 0), 1, lists=2),
+    "after_mixing": Function(mixing.after_mixing, "T after, at mixing", (None, None, 0, 0), 1, lists=2),
+    "doubt_after_mixing": Function(mixing.doubt_after_mixing, "u by scatter", (None, None, 0, 0), 1, lists=2),
+    "count_from": Function(mixing.count_from, "number from", (None, 0), "", lists=1, exact=True),
+    "mean_over": Function(mixing.mean_over, "mean over time", (None, None), 1, lists=2),
+    "line_x": Function(calibration.line_x, "read off the line", (None, None, 1), lists=2),
+    "line_x_origin": Function(calibration.line_x_origin, "read off the line through zero", (None, None, 1), lists=2),
+    "scatter_of_reading": Function(calibration.scatter_of_reading, "s/(b√p)", (None, None, 1, ""), lists=2),
+    "doubt_of_line": Function(calibration.doubt_of_line, "u of the line", (None, None, 1), lists=2),
+    "peak_at": Function(calibration.peak_at, "place of the peak", (None, None), lists=2),
     "second_derivative_end": Function(end_point.by_second_derivative, "second derivative zero", (None, None), lists=2),
     "first_derivative_end": Function(end_point.by_first_derivative, "first derivative top", (None, None), lists=2),
     "steepest_end": Function(end_point.steepest, "steepest", (None, None), lists=2),

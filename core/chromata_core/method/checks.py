@@ -9,13 +9,15 @@ from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding, Level
 from chromata_core.method.rules import ConstantMass
 from chromata_core.method.vocabulary import Series
-from chromata_core.quantity.rounding import plain
+from chromata_core.quantity.rounding import plain, with_figures
 
 
 @dataclass(frozen=True, slots=True)
 class Within:
-    """A trial quantity should lie between ``low`` and ``high`` (texts in its unit; ``option:key`` takes
-    an option, ``-option:key`` its negative)."""
+    """A quantity should lie between ``low`` and ``high``, texts in its unit: a number, ``option:key`` for an option,
+    ``-option:key`` for its negative, ``quantity:key`` for another quantity, ``scale:key`` for the last mark of the
+    instrument with which the reading ``key`` is made.
+    """
 
     quantity: str
     why: str
@@ -26,31 +28,47 @@ class Within:
     on: str = ""
 
     def look(self, at: Context) -> Iterator[Finding]:
-        """A finding for every trial outside."""
-        for trial in (t for t in at.trials() if not at.is_rough(t)):
+        """A finding wherever it lies outside: in a trial, or on the bench."""
+        quantity = next((q for q in at.bound.quantities if q.key == self.quantity), None)
+        if quantity is None:
+            return
+        places = [t for t in at.trials() if not at.is_rough(t)] if quantity.scope == "trial" else [None]
+        for trial in places:
             value = at.value(self.quantity, trial)
             if value is None:
                 continue
-            side = self._side(at, value)
+            side = self._side(at, value, trial)
             if side:
                 what = f"{at.quantity(self.quantity).label} {at.said(self.quantity, value)} is {side}."
                 yield Finding(f"{self.quantity}-range", self.level, what, self.why, self.do, self.on, trial)
 
-    def _side(self, at: Context, value: float) -> str:
-        low, high = self._limit(at, self.low), self._limit(at, self.high)
+    def _side(self, at: Context, value: float, trial: int | None) -> str:
+        low, high = self._limit(at, self.low, trial), self._limit(at, self.high, trial)
         unit = at.quantity(self.quantity).unit
         if low is not None and value < low:
-            return f"less than {low:f} {unit}"
+            return f"less than {self._said(low)} {unit}".rstrip()
         if high is not None and value > high:
-            return f"more than {high:f} {unit}"
+            return f"more than {self._said(high)} {unit}".rstrip()
         return ""
 
     @staticmethod
-    def _limit(at: Context, text: str) -> Decimal | None:
-        if not text:
-            return None
-        sign, _, option = text.partition("option:")
-        return (-1 if sign == "-" else 1) * at.number(option) if option else Decimal(text)
+    def _said(limit: Decimal | float) -> str:
+        return f"{limit:f}" if isinstance(limit, Decimal) else with_figures(limit, 3)
+
+    @staticmethod
+    def _limit(at: Context, text: str, trial: int | None) -> Decimal | float | None:
+        kind, _, key = text.partition(":")
+        match kind:
+            case "":
+                return None
+            case "option" | "-option":
+                return (-1 if kind[0] == "-" else 1) * at.number(key)
+            case "quantity":
+                return at.value(key, trial)
+            case "scale":
+                return Decimal(at.instrument(key).high)
+            case _:
+                return Decimal(text)
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,7 +178,7 @@ class NotYetConstant:
             masses = at.bound.series(self.series, trial)
             if not masses:
                 continue
-            met, over = (look(at.bound, self.series, trial) for look in (rule.constant, rule.met))
+            met, over = (look(at, self.series, trial) for look in (rule.constant, rule.met))
             change = f"{plain(masses[-1].value - masses[-2].value, masses[-1].decimals)} g" if len(masses) > 1 else ""
             what = f"Constant: changed by {change}." if met else self._open(change)
             why = f"The rule is {at.number(rule.limit)} g between the last two weighings."

@@ -74,7 +74,8 @@ def compute(
         voided, agreed, counted = dict(choosing_as.voided), choosing_as.agreement, choosing_as.counted
     counted = with_the_rough(bound, trials, counted) if with_rough else counted
     summarise(bound, bench, [trials[n] for n in counted], columns, others)
-    return Computed(_with_freedom(bound, columns, len(counted)), bench, trials, voided, counted, agreed)
+    known = _with_freedom(bound, columns, len(counted), bench, trials)
+    return Computed(known, bench, trials, voided, counted, agreed)
 
 
 def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
@@ -106,8 +107,9 @@ def _constants(bound: Bound) -> dict[object, Input]:
             found[option.key] = _number_input(bound, option)
         elif isinstance(option, ListOption):
             scale = unit(option.unit)
-            for trial, value in enumerate(listed(bound.options[option.key]), 1):
-                found[(option.key, trial, None)] = Input(scale.to_si(float(value)))
+            for place, value in enumerate(listed(bound.options[option.key]), 1):
+                slot = (option.key, place, None) if bound.by_trial(option) else (option.key, None, place)
+                found[slot] = Input(scale.to_si(float(value)))
     return found
 
 
@@ -173,10 +175,19 @@ def reserved(bound: Bound) -> list[Source]:
     for quantity in bound.quantities:
         for error in _judgements(bound, quantity):
             u = _judged(bound, error, {})
-            trials = bound.trial_numbers()
             symbol = "%" if error.relative else quantity.unit
+            own = quantity.scope == "trial" and not error.shared
             found += [
-                Source(f"{error.label}:{n}", error.label, u, error.distribution, own=True, unit=symbol) for n in trials
+                Source(
+                    error_id(error, place),
+                    error.label,
+                    u,
+                    error.distribution,
+                    own,
+                    unit=symbol,
+                    estimate=_estimate(bound, error, place),
+                )
+                for place in places_of(bound, quantity)
             ]
         if mean_of(quantity):
             label = "Spread of the trials" if quantity.scope == "summary" else "Spread of the readings"
@@ -190,6 +201,17 @@ def reserved(bound: Bound) -> list[Source]:
 def places_of(bound: Bound, quantity: Quantity) -> list[int | None]:
     """Where ``quantity`` is worked: in each trial, or once."""
     return [*bound.trial_numbers()] if quantity.scope == "trial" else [None]
+
+
+def _estimate(bound: Bound, error: OwnError, trial: int | None) -> str:
+    """What tells errors apart that were judged from one scatter: that of the bench, or of this trial."""
+    scope = next((q.scope for q in bound.quantities if q.key == error.freedom), "")
+    return f"{error.freedom}:{trial}" if scope == "trial" else error.freedom
+
+
+def error_id(error: OwnError, trial: int | None) -> str:
+    """The source along which this error goes."""
+    return error.label if error.shared else f"{error.label}:{trial}"
 
 
 def spread_id(quantity: Quantity, trial: int | None) -> str:
@@ -210,7 +232,13 @@ def _judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float
     return standard(float(bound.number(error.limit)), error.distribution) * factor
 
 
-def _with_freedom(bound: Bound, columns: StepColumns, counted: int) -> StepColumns:
+def _with_freedom(
+    bound: Bound,
+    columns: StepColumns,
+    counted: int,
+    bench: Mapping[str, Column],
+    trials: Mapping[int, Mapping[str, Column]],
+) -> StepColumns:
     """The spread of n values has n − 1 degrees of freedom; of trials n is only known once they are chosen."""
     sizes = {
         spread_id(quantity, trial): _averaged(bound, quantity, trial, counted)
@@ -218,11 +246,19 @@ def _with_freedom(bound: Bound, columns: StepColumns, counted: int) -> StepColum
         if mean_of(quantity)
         for trial in places_of(bound, quantity)
     }
+    freedom = {key: float(max(size - 1, 1)) for key, size in sizes.items()}
     sources = tuple(
-        replace(source, dof=float(max(sizes[source.id] - 1, 1))) if source.id in sizes else source
+        replace(source, dof=freedom.get(source.id) or _estimated(source.estimate, bench, trials) or source.dof)
         for source in columns.sources
     )
     return replace(columns, sources=sources)
+
+
+def _estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
+    """The degrees of freedom that a quantity tells; at least one."""
+    key, _, trial = estimate.partition(":")
+    known = trials.get(int(trial), {}) if trial else bench
+    return max(value_of(known[key]), 1.0) if key in known else None
 
 
 def _averaged(bound: Bound, quantity: Quantity, trial: int | None, counted: int) -> int:
@@ -251,8 +287,11 @@ def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[
         elif not bound.wanted(reading, trial):
             into[reading.key] = np.array([0.0])
     for option in bound.lists:
-        if (option.key, trial, None) in columns.by_key:
+        if bound.by_trial(option) and (option.key, trial, None) in columns.by_key:
             into[option.key] = columns.by_key[(option.key, trial, None)]
+        elif not bound.by_trial(option) and trial is None:
+            rows = range(1, len(listed(bound.options[option.key])) + 1)
+            into[option.key] = np.stack([columns.by_key[(option.key, None, row)] for row in rows])
 
 
 def _put_quantities(
@@ -262,8 +301,7 @@ def _put_quantities(
         if quantity.scope != scope or (column := _worked(quantity, into, columns, others, trial)) is None:
             continue
         for error in _judgements(bound, quantity):
-            source = f"{error.label}:{trial}"
-            column = columns.moved(column, source, _judged(bound, error, into), relative=error.relative)
+            column = columns.moved(column, error_id(error, trial), _judged(bound, error, into), relative=error.relative)
         into[quantity.key] = column
 
 
@@ -273,6 +311,7 @@ def _worked(
     """The column of ``quantity`` by its formula, or by others where they stand in; None where it cannot be worked."""
     instead = others.get(quantity.key, ())
     tree = next((formula for formula, where in instead if where is None), parse_formula(quantity.formula))
+    known = by_rows(quantity, known)
     if any(name not in known for name in names(tree)):
         return None
     averaged = mean_of(quantity)
@@ -287,6 +326,17 @@ def _worked(
     except ChromataError:  # too few readings for a curve or a spread, or a value no formula holds for
         return None
     return column if columns.defined(column) else None
+
+
+def by_rows(quantity: Quantity, known: Mapping[str, Column]) -> Mapping[str, Column]:
+    """What ``quantity`` is worked from. Row by row: lists (columns of two axes) no longer than the series it goes by,
+    and none that are shorter.
+    """
+    if not quantity.per:
+        return known
+    rows = len(known.get(quantity.per, ()))
+    fitting = {key: column[:rows] for key, column in known.items() if column.ndim == 2 and len(column) >= rows > 0}
+    return {key: column for key, column in known.items() if column.ndim < 2} | fitting
 
 
 def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[int, str]:
@@ -319,7 +369,7 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
 
 def undefined(quantity: Quantity, known: Mapping[str, Column]) -> str:
     """Why ``quantity`` cannot be worked although everything it needs is ``known``; empty if it can, or will be."""
-    tree = parse_formula(quantity.formula)
+    tree, known = parse_formula(quantity.formula), by_rows(quantity, known)
     if quantity.key in known or any(name not in known for name in names(tree)):
         return ""
     try:
@@ -370,7 +420,7 @@ def summarise(
     lists = {
         quantity.key: np.stack(np.broadcast_arrays(*(trial[quantity.key] for trial in counted)))
         for quantity in bound.quantities
-        if quantity.scope == "trial"
+        if quantity.scope == "trial" and not quantity.per
     }
     for quantity in bound.quantities:
         if quantity.scope != "summary":

@@ -80,6 +80,22 @@ class Context:
         value = self.value(quantity.key, trial)
         return shown(quantity, 0.0 if value is None else value, self.figures[trial].get(quantity.key))
 
+    def figured_rows(self, quantity: Quantity, trial: int | None) -> list[Shown]:
+        """The rows of a quantity that is worked row by row, each to the figures its readings allow."""
+        column, known = self.computed.column(quantity.key, trial), self.figures[trial].get(quantity.key)
+        if column is None or not isinstance(known, list):
+            return []
+        scale = unit(quantity.unit)
+        return [shown(quantity, scale.from_si(value_of(row)), item) for row, item in zip(column, known, strict=True)]
+
+    def listed(self, key: str, trial: int | None) -> list[float]:
+        """The values of a list, a series or a quantity worked row by row, in its unit; empty while there are none."""
+        reading = self.reading(key)
+        if reading is not None:
+            return [float(typed.value) for typed in self.bound.series(key, None if reading.scope == "bench" else trial)]
+        column, scale = self.computed.column(key, trial), unit(self.quantity(key).unit)
+        return [] if column is None else [scale.from_si(value_of(row)) for row in column]
+
     def said(self, key: str, value: float) -> str:
         """A quantity's value as said in a sentence: as many decimals as its readings carry, with the unit."""
         quantity = self.quantity(key)

@@ -1,7 +1,7 @@
 """A method as plain data: what the method book, the planner, the bench and the command line show of it."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any
 
 from chromata_core.chemistry.molar_mass import formula_text
@@ -12,7 +12,7 @@ from chromata_core.method.effects import Effect, example_sheet, fault_effects, s
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import constants, explain, option_text, symbols, without
 from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
-from chromata_core.method.sheet import Bound
+from chromata_core.method.sheet import Bound, holds
 from chromata_core.method.vocabulary import (
     ChoiceOption,
     ListOption,
@@ -40,7 +40,7 @@ class ChoiceOut:
 class OptionOut:
     """An option to be asked for. ``kind`` is choice, number, list or substance; ``limit`` its default ±, if any.
 
-    ``planning`` ones serve planning alone."""
+    ``planning`` ones serve planning alone. ``when``: the choices of other options under which it is asked for."""
 
     kind: str
     key: str
@@ -52,6 +52,7 @@ class OptionOut:
     limit_label: str
     choices: list[ChoiceOut]
     planning: bool
+    when: dict[str, list[str]] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -189,19 +190,21 @@ def options_out(method: Method) -> list[OptionOut]:
 
 def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
     """The same options as they are set in resolved ``options``."""
-    return [OptionChosen(o.key, o.label, option_text(o, options)) for o in _offered(method)]
+    asked = [o for o in _offered(method) if not isinstance(o, NumberOption) or holds(o.when, options)]
+    return [OptionChosen(o.key, o.label, option_text(o, options)) for o in asked]
 
 
 def _offered(method: Method) -> list[Option]:
-    return [o for o in method.options if not (isinstance(o, SubstanceOption) and o.fixed)]
+    return [o for o in method.options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
 
 
 def _option(option: Option) -> OptionOut:
     if isinstance(option, ListOption):
         return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], False)
     if isinstance(option, NumberOption):
+        when = {key: [c] if isinstance(c, str) else [*c] for key, c in (option.when or {}).items()}
         return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
-                         option.limit, option.limit_label, [], option.planning)  # fmt: skip
+                         option.limit, option.limit_label, [], option.planning, when)  # fmt: skip
     kind = "choice" if isinstance(option, ChoiceOption) else "substance"
     formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
     choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
@@ -211,7 +214,9 @@ def _option(option: Option) -> OptionOut:
 def parts_out(bound: Bound) -> list[PartOut]:
     """Readings and observations, in the order of the method."""
     found = []
-    for part in (p for p in bound.method.readings if p in bound.parts):
+    for key in dict.fromkeys(part.key for part in bound.method.readings):
+        if (part := bound.part(key)) is None:
+            continue
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
             found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
@@ -247,7 +252,8 @@ def _trials(method: Method) -> str:
         return ""
     noun = plan.noun.lower()
     if plan.each:
-        return f"One {noun} for each planned value"
+        listed = any(isinstance(o, ListOption) and o.key == plan.each for o in method.options)
+        return f"One {noun} for each planned value" if listed else f"As many {noun}s as planned"
     rough = f"a rough {noun} and " if plan.rough else ""
     least = "one" if plan.minimum == 1 else {2: "two", 3: "three"}.get(plan.minimum, str(plan.minimum))
     more = f" that agree, up to {plan.maximum}" if plan.agree else f", up to {plan.maximum}"

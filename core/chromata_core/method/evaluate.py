@@ -214,7 +214,7 @@ def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:
     return [
         QuantityOut(q.key, q.label, symbol_mathml(q.symbol), at.value(q.key, trial) or 0.0,
                     at.figured(q, trial))
-        for q in wanted if not q.result or trial is not None
+        for q in wanted if not (q.per or (q.result and trial is None))
     ]  # fmt: skip
 
 
@@ -244,11 +244,19 @@ def _steps(at: Context, planned: list[Task]) -> list[StepOut]:
     for (key, trial), group in grouped.items():
         step = group[0].step
         done = all(task.done or task.optional for task in group)
-        begun = max((t for slot, t in at.bound.times.items() if slot[:2] == (f"timer.{key}", trial)), default=None)
+        begun = _begun(at, step, trial)
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
         found.append(_step(at, step, trial, state, begun))
     return found
+
+
+def _begun(at: Context, step: Step, trial: int | None) -> float | None:
+    """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
+    started = max((t for slot, t in at.bound.times.items() if slot[:2] == (f"timer.{step.key}", trial)), default=None)
+    if started is None and step.wait and step.wait.before and at.bound.opened is not None:
+        return at.bound.opened - 60 * float(at.number(step.wait.before))
+    return started
 
 
 def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None) -> StepOut:
@@ -308,7 +316,7 @@ def hand_for(at: Context, task: Task) -> Hand:
     said = (hint, how if isinstance(part, Reading) else "")
 
     def worded(text: str) -> str:
-        return at.bound.worded(text, trial)
+        return at.bound.worded(text, trial, index)
 
     detail = worded(" ".join(filter(None, said)) or step.detail)
     lead, then = (ahead, "") if ahead else (worded(step.lead), worded(step.then))

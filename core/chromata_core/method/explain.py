@@ -25,7 +25,9 @@ def explain(at: Context) -> list[WorkedLine]:
         wanted = [q for q in at.bound.quantities if q.scope == scope]
         for trial in at.trials() if scope == "trial" else [None]:
             values = at.computed.bench if trial is None else at.computed.trials[trial]
-            lines += [_line(at, quantity, trial) for quantity in wanted if quantity.key in values]
+            for quantity in (q for q in wanted if q.key in values):
+                rows: list[int | None] = [*range(len(at.figured_rows(quantity, trial)))] if quantity.per else [None]
+                lines += [_line(at, quantity, trial, row) for row in rows]
     return lines
 
 
@@ -38,14 +40,15 @@ def symbols(at: Context) -> dict[str, str]:
     return found | {q.key: q.symbol for q in at.bound.quantities}
 
 
-def _line(at: Context, quantity: Quantity, trial: int | None) -> WorkedLine:
+def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = None) -> WorkedLine:
     tree = without(parse_formula(quantity.formula), absent(at, trial))
     signs = symbols(at)
-    answer = _answer(at, quantity, trial)
-    numbers = mathml(tree, lambda key: f"<mn>{escape(number_text(at, key, trial))}</mn>")
-    text = plain_text(tree, lambda key: number_text(at, key, trial))
+    answer = _answer(at, quantity, trial) if row is None else at.figured_rows(quantity, trial)[row]
+    numbers = mathml(tree, lambda key: f"<mn>{escape(number_text(at, key, trial, row))}</mn>")
+    text = plain_text(tree, lambda key: number_text(at, key, trial, row))
     unit_text = f" {answer.unit}" if answer.unit else ""
     name = "" if trial is None else at.trial_name(trial).removeprefix("the ")
+    name = name if row is None else f"{name} point {row + 1}".strip()
     return WorkedLine(
         quantity.key, quantity.label, trial, name, symbol_mathml(quantity.symbol),
         mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
@@ -76,19 +79,24 @@ def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
     return at.figured(quantity, trial)
 
 
-def number_text(at: Context, key: str, trial: int | None) -> str:
-    """The number that stands for ``key`` in a worked line, with its unit."""
+def number_text(at: Context, key: str, trial: int | None, row: int | None = None) -> str:
+    """The number that stands for ``key`` in a worked line, with its unit; of a list that of ``row``, or all of them."""
     for option in at.bound.method.options:
         if option.key == key and isinstance(option, NumberOption):
             return f"{at.bound.options[key]} {option.unit}".rstrip()
-        if option.key == key and isinstance(option, ListOption) and trial is not None:
-            return f"{listed(at.bound.options[key])[trial - 1]} {option.unit}".rstrip()
+        if option.key == key and isinstance(option, ListOption):
+            values = [str(value) for value in listed(at.bound.options[key])]
+            place = (trial - 1 if trial else None) if at.bound.by_trial(option) else row
+            return f"{_row(values) if place is None else values[place]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, SubstanceOption):
             return f"{with_figures(value_of(at.computed.bench[key]) * 1000, 6)} g/mol"
     reading = at.reading(key)
     if reading is not None:
-        return _reading_text(at, reading.key, trial if reading.scope == "trial" else None, reading.unit)
+        return _reading_text(at, reading.key, trial if reading.scope == "trial" else None, reading.unit, row)
     quantity = at.quantity(key)
+    if quantity.per:
+        texts = [shown.text for shown in at.figured_rows(quantity, trial if quantity.scope == "trial" else None)]
+        return f"{_row(texts) if row is None else texts[row]} {quantity.unit}".rstrip()
     if quantity.scope == "trial" and trial is None:  # inside mean(…): the values that were averaged
         texts = [at.figured(quantity, n).text for n in at.computed.counted]
         return f"{_row(texts)} {quantity.unit}".rstrip()
@@ -106,10 +114,11 @@ def _row(texts: list[str]) -> str:
     return "; ".join(texts)
 
 
-def _reading_text(at: Context, key: str, trial: int | None, symbol: str) -> str:
+def _reading_text(at: Context, key: str, trial: int | None, symbol: str, row: int | None) -> str:
     reading = at.reading(key)
     if isinstance(reading, Series):
         made = at.bound.series(key, trial)
+        made = made if row is None else made[row : row + 1]
         return f"{_row([plain(t.value, t.decimals) for t in made])} {symbol}".rstrip()
     typed = at.typed(key, trial)
     if typed is None:

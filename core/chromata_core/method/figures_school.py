@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from math import inf, log10
+from typing import TypeVar
 
 from chromata_core.formula.figures import Figured, exact, figured
 from chromata_core.formula.parse import parse_formula
@@ -9,6 +10,7 @@ from chromata_core.method.compute import Computed
 from chromata_core.method.outcome import Shown
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import NumberOption, Option, Quantity, Series
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import leading_place, plain, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
@@ -28,13 +30,14 @@ def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
     bench: Known = {}
     for option in bound.method.options:
         if option.key in computed.bench:
-            bench[option.key] = _constant(bound, option, value_of(computed.bench[option.key]))
+            bench[option.key] = _constant(bound, option, computed.bench[option.key])
     _add_readings(bound, None, bench)
     trials: dict[int | None, Known] = {}
     for number, values in computed.trials.items():
         trials[number] = dict(bench)
         _add_readings(bound, number, trials[number])
-        trials[number] |= {o.key: exact(value_of(values[o.key])) for o in bound.lists if o.key in values}
+        planned = [option for option in bound.lists if bound.by_trial(option) and option.key in values]
+        trials[number] |= {option.key: exact(value_of(values[option.key])) for option in planned}
         _add_quantities(bound, values, trials[number])
     for quantity in bound.quantities:
         listed = [trials[n][quantity.key] for n in computed.counted if quantity.key in trials[n]]
@@ -54,11 +57,13 @@ def shown(quantity: Quantity, value: float, item: Figured | list[Figured] | None
     return Shown(plain(value, place), 1, quantity.unit)
 
 
-def _constant(bound: Bound, option: Option, value: float) -> Figured:
+def _constant(bound: Bound, option: Option, column: Column) -> Figured | list[Figured]:
     """A measured session value keeps its written figures; a counted or chosen one, or a molar mass, limits nothing."""
+    if column.ndim == 2:
+        return [exact(value_of(row)) for row in column]
     if isinstance(option, NumberOption) and option.unit and bound.number(f"{option.key}.limit"):
         return figured_typed(parse_reading(bound.options[option.key]), option.unit)
-    return exact(value)
+    return exact(value_of(column))
 
 
 def _add_readings(bound: Bound, trial: int | None, known: Known) -> None:
@@ -76,4 +81,19 @@ def _add_readings(bound: Bound, trial: int | None, known: Known) -> None:
 def _add_quantities(bound: Bound, values: Mapping[str, object], known: Known) -> None:
     for quantity in bound.quantities:
         if quantity.key in values and quantity.key not in known:
-            known[quantity.key] = figured(parse_formula(quantity.formula), known)
+            tree = parse_formula(quantity.formula)
+            rows = [figured(tree, row) for row in by_row(known, quantity)] if quantity.per else None
+            known[quantity.key] = figured(tree, known) if rows is None else rows
+
+
+Item = TypeVar("Item")
+
+
+def by_row(known: Mapping[str, Item | list[Item]], quantity: Quantity) -> list[dict[str, Item | list[Item]]]:
+    """What each row of ``quantity`` is worked from: of lists that row's member, of everything else the same."""
+    series = known[quantity.per]
+    assert isinstance(series, list)
+    return [
+        {key: item[at] if isinstance(item, list) and at < len(item) else item for key, item in known.items()}
+        for at in range(len(series))
+    ]

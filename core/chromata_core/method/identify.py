@@ -1,11 +1,12 @@
 """Which substance of a list fits a measured water content, within its stated uncertainty."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from chromata_core.chemistry.molar_mass import formula_text, molar_mass
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.sheet import holds
 from chromata_core.quantity.rounding import plain
 from chromata_core.uncertainty.budget import budget
 from chromata_core.uncertainty.columns import contributions_of, value_of
@@ -20,12 +21,12 @@ class Identify:
 
     quantity: str
     candidates: tuple[str, ...]
-    when: tuple[str, str]
+    when: Mapping[str, str]
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding once the water content is known: what fits, what is nearest if nothing does."""
         column = at.computed.bench.get(self.quantity)
-        if column is None or at.bound.options.get(self.when[0]) != self.when[1]:
+        if column is None or not holds(self.when, at.bound.options):
             return
         spread = 100 * budget(at.computed.columns.sources, contributions_of(column)).expanded
         value = 100 * value_of(column)

@@ -1,6 +1,7 @@
 """A method is checked when it is loaded: a declaration that contradicts itself never reaches a bench."""
 
 from collections.abc import Iterator
+from itertools import product
 
 from chromata_core.errors import ChromataError, DeclarationError
 from chromata_core.formula.dimension import dimension_of
@@ -36,10 +37,13 @@ def load(method: Method) -> Method:
 def _option_sets(method: Method) -> Iterator[dict[str, str]]:
     """The defaults, and the defaults with each choice of each option in turn."""
     yield resolve_options(method, {})
-    for option in method.options:
-        if isinstance(option, ChoiceOption):
-            for choice in option.choices:
-                yield resolve_options(method, {option.key: choice.key})
+    choices = {o.key: [c.key for c in o.choices] for o in method.options if isinstance(o, ChoiceOption)}
+    alone = {(key,) for key in choices}
+    parts = (*method.readings, *method.quantities, *method.steps, *method.targets, *method.supplies)
+    together = {tuple(sorted(part.when)) for part in parts if part.when and len(part.when) > 1}
+    for keys in sorted(alone | together):
+        for chosen in product(*(choices[key] for key in keys)):
+            yield resolve_options(method, dict(zip(keys, chosen, strict=True)))
 
 
 def _names(method: Method) -> Iterator[str]:
@@ -95,9 +99,9 @@ def _limits(method: Method, options: set[str]) -> Iterator[str]:
             if error.limit not in before
         )
         before.add(quantity.key)
-    each = {option.key for option in method.options if isinstance(option, ListOption)}
+    each = {option.key for option in method.options if isinstance(option, ListOption | NumberOption)}
     if method.trials.each and method.trials.each not in each:
-        yield f"Trials are planned by “{method.trials.each}”, which is not a list option."
+        yield f"Trials are planned by “{method.trials.each}”, which is no list or number option."
 
 
 def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
@@ -105,6 +109,7 @@ def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     known |= {reading.key: unit(reading.unit).dimension for reading in readings}
     lists = {reading.key for reading in readings if isinstance(reading, Series)}
+    lists |= {o.key for o in method.options if isinstance(o, ListOption) and o.key != method.trials.each}
     trial_keys = {q.key for q in method.quantities if q.scope == "trial"}
     for quantity in active(method.quantities, options):
         try:
@@ -115,7 +120,11 @@ def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
                     f"{quantity.key} = {quantity.formula} gives {dimension_name(found)}, "
                     f"but {quantity.unit or 'a plain number'} is {dimension_name(wanted)}."
                 )
-            yield from _lists(quantity.key, tree, lists, trial_keys if quantity.scope == "summary" else set())
+            if not quantity.per:
+                yield from _lists(quantity.key, tree, lists, trial_keys if quantity.scope == "summary" else set())
+            elif quantity.per not in lists or quantity.result or quantity.scope == "summary":
+                yield f"{quantity.key} goes by the rows of “{quantity.per}”, which is no series, or is reported."
+            lists |= {quantity.key} if quantity.per else set()
         except ChromataError as error:
             yield f"{quantity.key} = {quantity.formula}: {error.message}"
         known[quantity.key] = unit(quantity.unit).dimension

@@ -91,7 +91,7 @@ def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> li
     made = {slot for slot in at.bound.typed if slot[0] in keys and slot[1] == trial}
     rows = max((slot[2] or 0 for slot in made), default=0)
     complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
-    if complete and (series.until is None or not series.until.met(at.bound, series.key, trial)):
+    if complete and (series.until is None or not series.until.met(at, series.key, trial)):
         rows += 1
     slots: list[Slot] = [(key, trial, index) for index in range(1, rows + 1) for key in keys]
     return [Task(step, trial, slot, slot in made) for slot in slots]

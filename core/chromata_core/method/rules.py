@@ -54,7 +54,7 @@ class SeriesRule(Protocol):
         """Keys of the options that this rule asks."""
         ...
 
-    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether no further reading of the series ``key`` is needed."""
         ...
 
@@ -75,16 +75,16 @@ class ConstantMass:
         """The limit and the number of times."""
         return (self.limit, self.times)
 
-    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether no further drying is asked for."""
-        if bound.options[self.school] == "fixed":
-            return len(bound.series(key, trial)) >= bound.number(self.times)
-        return self.constant(bound, key, trial)
+        if at.bound.options[self.school] == "fixed":
+            return len(at.bound.series(key, trial)) >= at.number(self.times)
+        return self.constant(at, key, trial)
 
-    def constant(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def constant(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether the last weighing changed nothing."""
-        masses = [typed.value for typed in bound.series(key, trial)]
-        return len(masses) > 1 and abs(masses[-1] - masses[-2]) <= bound.number(self.limit)
+        masses = [typed.value for typed in at.bound.series(key, trial)]
+        return len(masses) > 1 and abs(masses[-1] - masses[-2]) <= at.number(self.limit)
 
 
 @dataclass(frozen=True, slots=True)
@@ -99,9 +99,121 @@ class Times:
         """The number of readings."""
         return (self.number,)
 
-    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether they have all been made."""
-        return len(bound.series(key, trial)) >= bound.number(self.number)
+        return len(at.bound.series(key, trial)) >= at.number(self.number)
+
+
+@dataclass(frozen=True, slots=True)
+class EachOf:
+    """One reading for each value of a list option, which plans the rows of this series."""
+
+    planned: str
+    words: str = "one for each planned value"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The list."""
+        return (self.planned,)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether every row has been made."""
+        return len(at.bound.series(key, trial)) >= len(at.bound.options[self.planned].split(";"))
+
+
+@dataclass(frozen=True, slots=True)
+class ComesOut:
+    """Made again until ``quantity``, worked from the last of them, lies between two options (its unit); after as many
+    times as the option ``most`` says the work goes on without.
+    """
+
+    quantity: str
+    low: str
+    high: str
+    most: str
+    words: str = "until it comes out as predicted"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """Both limits and the most."""
+        return (self.low, self.high, self.most)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether the last one is good enough, or the last that is asked for."""
+        return self.good(at, trial) or len(at.bound.series(key, trial)) >= at.number(self.most)
+
+    def good(self, at: "Context", trial: int | None) -> bool:
+        """Whether it came out."""
+        value = at.value(self.quantity, trial)
+        return value is not None and float(at.number(self.low)) <= value <= float(at.number(self.high))
+
+
+@dataclass(frozen=True, slots=True)
+class Bracketed:
+    """An unknown is read as often as the option ``times`` says, and again, diluted, while its last readings lie outside
+    those of the standards.
+    """
+
+    standards: str
+    times: str
+    words: str = "until it lies between the standards"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """How many readings."""
+        return (self.times,)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether the last readings lie inside."""
+        last = at.bound.series(key, trial)[-int(at.number(self.times)) :]
+        return len(last) >= at.number(self.times) and all(self.side(at, float(t.value)) == "" for t in last)
+
+    def side(self, at: "Context", value: float) -> str:
+        """“above”, “below”, or empty inside."""
+        known = [float(typed.value) for typed in at.bound.series(self.standards, None)]
+        if not known:
+            return ""
+        return "above" if value > max(known) else "below" if value < min(known) else ""
+
+
+@dataclass(frozen=True, slots=True)
+class TraceRead:
+    """A temperature trace is read until as many readings as the option ``after`` says lie behind the option
+    ``settled`` (its unit): enough for the line that is drawn back to mixing.
+    """
+
+    settled: str
+    after: str
+    words: str = "until the line back to mixing can be drawn"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """When it has settled, and the number of readings from then on."""
+        return (self.settled, self.after)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether enough of them have been made."""
+        later = [typed for typed in at.bound.series(key, trial) if typed.value >= at.number(self.settled)]
+        return len(later) >= at.number(self.after)
+
+
+@dataclass(frozen=True, slots=True)
+class PeakPassed:
+    """A spectrum is long enough when there are as many points as the option says and the highest is not at an end."""
+
+    value: str
+    least: str
+    words: str = "until the peak lies behind"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of points."""
+        return (self.least,)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether the highest point stands between others."""
+        values = [typed.value for typed in at.bound.series(self.value, trial)]
+        return len(values) >= at.number(self.least) and values.index(max(values)) not in (0, len(values) - 1)
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,11 +223,10 @@ class PouredOut:
     options: tuple[str, ...] = ()
     words: str = "until nothing is left"
 
-    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether the last portion left the vessel unfilled: nothing can have come after it."""
-        reading = next(r for r in bound.readings if r.key == key)
-        full = Decimal(bound.instruments[reading.role].high)
-        poured = bound.series(key, trial)
+        full = Decimal(at.instrument(key).high)
+        poured = at.bound.series(key, trial)
         return bool(poured) and poured[-1].value < full
 
 
@@ -133,11 +244,11 @@ class JumpPassed:
         """The number of readings behind the jump."""
         return (self.after,)
 
-    def met(self, bound: "Bound", key: str, trial: int | None) -> bool:
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
         """Whether the curve has a jump and goes on beyond it."""
-        volumes, values = curve_of(bound, self.volume, self.value, trial)
+        volumes, values = curve_of(at.bound, self.volume, self.value, trial)
         end = jump(volumes, values)
-        return end is not None and sum(v > end for v in volumes) >= bound.number(self.after)
+        return end is not None and sum(v > end for v in volumes) >= at.number(self.after)
 
 
 def curve_of(bound: "Bound", volume: str, value: str, trial: int | None) -> tuple[list[float], list[float]]:

@@ -56,13 +56,15 @@ class Given:
 class Sheet:
     """Options, instruments by role, and what stands on the sheet now (corrections already applied).
 
-    ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated.
+    ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated. ``opened`` is when the
+    session began, epoch seconds, None if it did not.
     """
 
     options: Mapping[str, str] = field(default_factory=dict)
     instruments: Mapping[str, str] = field(default_factory=dict)
     given: tuple[Given, ...] = ()
     stock: Mapping[str, Instrument] = field(default_factory=dict)
+    opened: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,26 +82,37 @@ class Bound:
     texts: Mapping[Slot, str]
     times: Mapping[Slot, float]
     words: Mapping[str, str]
+    opened: float | None
 
     @property
     def rough(self) -> bool:
         """Whether trial 0, the rough one, is part of the plan."""
         return self.options.get(self.method.trials.rough) == "yes"
 
-    def worded(self, text: str, trial: int | None = None) -> str:
-        """``text`` with the chosen options' words, and what is planned for ``trial``, put in where it has braces."""
+    def worded(self, text: str, trial: int | None = None, row: int | None = None) -> str:
+        """``text`` with the chosen options' words and values put in where it has braces: of planned lists what is meant
+        for ``trial``, or for this ``row`` of a series.
+        """
         if "{" in text:
-            for name, word in {**self.words, **self._planned(trial)}.items():
+            for name, word in {**self.words, **self._planned(trial, row)}.items():
                 text = text.replace(f"{{{name}}}", word)
         return text
 
-    def _planned(self, trial: int | None) -> dict[str, str]:
-        planned = {}
+    def _planned(self, trial: int | None, row: int | None) -> dict[str, str]:
+        planned = {
+            option.key: f"{self.options[option.key]} {option.unit}".rstrip()
+            for option in self.method.options
+            if isinstance(option, NumberOption)
+        }
         for option in self.lists:
-            values = listed(self.options[option.key])
-            said = values[trial - 1 : trial] if trial else [f"{values[0]} to {values[-1]}"]
+            values, place = listed(self.options[option.key]), trial if self.by_trial(option) else row
+            said = values[place - 1 : place] if place else [f"{values[0]} to {values[-1]}"]
             planned[option.key] = " ".join((*map(str, said), option.unit)).rstrip()
         return planned
+
+    def by_trial(self, option: ListOption) -> bool:
+        """Whether this list plans trials; else it plans the rows of a series."""
+        return option.key == self.method.trials.each
 
     @property
     def lists(self) -> tuple[ListOption, ...]:
@@ -109,8 +122,10 @@ class Bound:
     @property
     def most_trials(self) -> int:
         """How many trials there can be."""
-        each = self.method.trials.each
-        return len(listed(self.options[each])) if each else _MOST_TRIALS
+        each = next((o for o in self.method.options if o.key == self.method.trials.each), None)
+        if isinstance(each, ListOption):
+            return len(listed(self.options[each.key]))
+        return int(self.number(each.key)) if each else _MOST_TRIALS
 
     @property
     def parts(self) -> tuple[Reading | Observation, ...]:
@@ -149,7 +164,13 @@ Part = TypeVar("Part", bound=_Conditional)
 
 def active(parts: Sequence[Part], options: Mapping[str, str]) -> tuple[Part, ...]:
     """The parts that exist under these options."""
-    return tuple(part for part in parts if part.when is None or options.get(part.when[0]) == part.when[1])
+    return tuple(part for part in parts if holds(part.when, options))
+
+
+def holds(when: When, options: Mapping[str, str]) -> bool:
+    """Whether every option named in ``when`` is set as it says."""
+    wanted = (when or {}).items()
+    return all(options.get(key) in ((choice,) if isinstance(choice, str) else choice) for key, choice in wanted)
 
 
 def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
@@ -223,7 +244,7 @@ def _check_number(option: NumberOption, resolved: Mapping[str, str]) -> None:
     if value < Decimal(option.low) or (option.high and value > Decimal(option.high)):
         reach = f"from {option.low} to {option.high}{unit}" if option.high else f"{option.low}{unit} or more"
         raise ReadingError(f"{resolved[option.key]} is out of reach; give a value {reach}.")
-    if option.symbol and value == 0:
+    if option.symbol and value == 0 and Decimal(option.low) >= 0:
         raise ReadingError("zero makes the result meaningless; give the real value.")
     if limit < 0:
         raise ReadingError("its ± cannot be negative; leave 0 if it is unknown.")
@@ -236,9 +257,12 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
+    # a reading is written in the unit that its instrument shows
+    as_shown = tuple(replace(reading, unit=instruments[reading.role].unit) for reading in readings)
     bound = Bound(
-        method, options, instruments, readings, observations,
+        method, options, instruments, as_shown, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
+        sheet.opened,
     )  # fmt: skip
     typed: dict[Slot, Typed] = {}
     texts: dict[Slot, str] = {}

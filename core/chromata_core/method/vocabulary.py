@@ -3,7 +3,8 @@
 To add an experiment write one file under ``methods/`` with a ``METHOD``; docs/adding-an-experiment.md shows how.
 
 Scopes: ``bench`` is done once, ``trial`` again for every trial, ``summary`` is computed over the trials that count.
-``when=("weighing", "difference")`` makes a part exist only under that choice of an option.
+``when={"weighing": "difference"}`` makes a part exist only under that choice of an option (or under any of several, in
+a tuple); of more than one option all must hold.
 """
 
 from collections.abc import Mapping
@@ -14,7 +15,7 @@ from chromata_core.method.rules import Check, Drawing, Guide, SeriesRule
 from chromata_core.uncertainty.source import Distribution
 
 Scope = Literal["bench", "trial"]
-When = tuple[str, str] | None
+When = Mapping[str, str | tuple[str, ...]] | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,7 +29,10 @@ class Family:
 SOLUTIONS = Family("solutions", "Solutions and glassware")
 TITRATION = Family("titration", "Titration")
 GRAVIMETRIC = Family("gravimetric", "Gravimetric")
-FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC)
+GAS = Family("gas", "Gas collection")
+CALORIMETRY = Family("calorimetry", "Calorimetry")
+SPECTROPHOTOMETRY = Family("spectrophotometry", "Spectrophotometry")
+FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC, GAS, CALORIMETRY, SPECTROPHOTOMETRY)
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,7 +61,8 @@ class ChoiceOption:
 @dataclass(frozen=True, slots=True)
 class NumberOption:
     """A number chosen for the session. With ``symbol`` it may stand in formulas, under its key; ``planning`` ones serve
-    targets and supplies alone.
+    targets and supplies alone; ``fixed`` ones are constants of nature and not offered as a choice. ``when`` says under
+    which choices it is asked for.
 
     ``limit`` is the default ± of that number (text, same unit), of the given distribution; the session may change it
     under the option key with ``.limit`` behind. ``limit_label`` is its line in the budget.
@@ -75,6 +80,8 @@ class NumberOption:
     low: str = "0"
     high: str = ""
     planning: bool = False
+    fixed: bool = False
+    when: When = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,7 +103,8 @@ class SubstanceOption:
 @dataclass(frozen=True, slots=True)
 class ListOption:
     """A planned value for each trial, written one after the other: “5; 15; 30”. It stands in formulas of that trial,
-    under its key, and in texts of its steps where they have ``{key}``.
+    under its key, and in texts of its steps where they have ``{key}``. One that plans no trials plans the rows of the
+    series whose rule names it.
     """
 
     key: str
@@ -177,6 +185,8 @@ class OwnError:
 
     ``covers``: once its limit is not zero it stands for the scatter of the whole trial, so that the readings' own
     readability and repeatability and other errors of judgement are not counted again (EURACHEM/CITAC CG4, A2).
+    ``freedom`` names a quantity with its degrees of freedom; errors that name the same one were judged from one
+    scatter. ``shared`` errors are the same one in every trial.
     """
 
     label: str
@@ -184,6 +194,8 @@ class OwnError:
     distribution: Distribution
     relative: bool = False
     covers: bool = False
+    freedom: str = ""
+    shared: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -192,7 +204,7 @@ class Quantity:
     can be told from the known errors.
 
     ``result``: reported with uncertainty, for each trial if it belongs to trials. ``accepted``: it may be compared
-    with an accepted value.
+    with an accepted value. ``per`` names the series for each of whose rows it is worked: it is a list, as that is.
     ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
     """
 
@@ -206,6 +218,7 @@ class Quantity:
     accepted: bool = False
     errors: tuple[OwnError, ...] = ()
     positive: str = ""
+    per: str = ""
     when: When = None
 
 
@@ -214,7 +227,7 @@ class Trials:
     """How often the measurement is made. ``agree`` is the trial quantity that must agree between trials.
 
     ``rough`` names the yes/no option that asks for a rough trial first; it is trial 0 and never averaged. ``each``
-    names the list option that plans the trials: one for each of its values.
+    names the list option that plans the trials, one for each of its values, or the number option that counts them.
     """
 
     noun: str
@@ -227,10 +240,13 @@ class Trials:
 
 @dataclass(frozen=True, slots=True)
 class Wait:
-    """A timed wait inside a step, in seconds."""
+    """A timed wait inside a step, in seconds. ``before`` names the option for how many minutes before the session it
+    was begun by whoever prepared it.
+    """
 
     label: str
     seconds: int
+    before: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -332,7 +348,8 @@ class Example:
 class Method:
     """An experiment, whole. ``slug`` is its name everywhere; ``version`` grows whenever results could change.
 
-    ``compares`` is the result by which products are compared and ranked; the first result if it is empty.
+    ``compares`` is the result by which products are compared and ranked; the first result if it is empty. ``path`` are
+    the trial quantities through which one goes from what was measured back to the sample, shown one after the other.
     """
 
     slug: str
@@ -358,4 +375,5 @@ class Method:
     targets: tuple[Target, ...] = ()
     supplies: tuple[Supply, ...] = ()
     stores: Stores | None = None
+    path: tuple[str, ...] = ()
     waste: str = ""

@@ -10,6 +10,7 @@ from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.compute import begins_delivery
 from chromata_core.method.context import Context
+from chromata_core.method.figures_school import by_row
 from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import NumberOption, Quantity, Reading, Series
 from chromata_core.quantity.column import Column
@@ -56,16 +57,20 @@ def _bench(at: Context) -> Known:
 
 def _trial(at: Context, bench: Known, number: int) -> Known:
     values = at.computed.trials[number]
-    trial = dict(bench) | {o.key: Bounded(value_of(values[o.key]), 0.0) for o in at.bound.lists if o.key in values}
+    planned = [option for option in at.bound.lists if at.bound.by_trial(option) and option.key in values]
+    trial = dict(bench) | {option.key: Bounded(value_of(values[option.key]), 0.0) for option in planned}
     _add_readings(at, number, trial)
     _add_quantities(at, values, trial)
     return trial
 
 
-def _constant(at: Context, key: str) -> Bounded:
+def _constant(at: Context, key: str) -> Bounded | list[Bounded]:
+    column = at.computed.bench[key]
+    if column.ndim == 2:
+        return [Bounded(value_of(row), 0.0) for row in column]
     option = next(o for o in at.bound.method.options if o.key == key)
     limit = float(at.number(f"{key}.limit")) * unit(option.unit).factor if isinstance(option, NumberOption) else 0.0
-    return Bounded(value_of(at.computed.bench[key]), limit)
+    return Bounded(value_of(column), limit)
 
 
 def _add_readings(at: Context, trial: int | None, known: Known) -> None:
@@ -101,5 +106,7 @@ def _limit(tool: Instrument, start: bool) -> float:
 def _add_quantities(at: Context, values: Mapping[str, Column], known: Known) -> None:
     for quantity in at.bound.quantities:
         if quantity.key in values and quantity.key not in known:
+            tree = parse_formula(quantity.formula)
             with np.errstate(all="ignore"):
-                known[quantity.key] = bounded(parse_formula(quantity.formula), known)
+                rows = [bounded(tree, row) for row in by_row(known, quantity)] if quantity.per else None
+                known[quantity.key] = bounded(tree, known) if rows is None else rows

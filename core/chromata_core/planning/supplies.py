@@ -88,8 +88,12 @@ def _known(bound: Bound, trial: int) -> Mapping[str, Column]:
     for option in bound.method.options:
         if isinstance(option, NumberOption):
             known[option.key] = np.array([unit(option.unit).to_si(float(bound.number(option.key)))])
-    for listed in bound.lists:
-        known[listed.key] = np.array([inputs[(listed.key, trial, None)].value])
+    for option in bound.lists:
+        if bound.by_trial(option):
+            known[option.key] = np.array([inputs[(option.key, trial, None)].value])
+        else:
+            rows = [key for key in inputs if isinstance(key, tuple) and key[0] == option.key]
+            known[option.key] = np.array([[inputs[row].value] for row in rows])
     return known
 
 

@@ -20,6 +20,7 @@ _SPOKEN = {
     "": "dimensionless", "1": "dimensionless", "%": "percent", "M": "mol/L", "mM": "mmol/L", "°C": "degC",
     "°F": "degF", "cm³": "cm**3", "dm³": "dm**3", "m³": "m**3", "ml": "mL", "l": "L", "cc": "cm**3",
     "cmHg": "cm_Hg", "mmHg": "mm_Hg", "inHg": "in_Hg", "°": "degree", "g/100 mL": "g/dL",
+    "%T": "dimensionless",  # as the scale counts, so that A = 2 − log₁₀ %T
 }  # fmt: skip
 
 

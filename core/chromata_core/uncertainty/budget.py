@@ -50,7 +50,12 @@ def budget(sources: Sequence[Source], contributions: Column) -> Budget:
 
 def _welch_satterthwaite(variance: float, sources: Sequence[Source], squares: Sequence[float]) -> float:
     """Effective degrees of freedom, GUM G.4.1; infinite when nothing was estimated from few replicates."""
-    weight = sum(s * s / source.dof for source, s in zip(sources, squares, strict=True) if not isinf(source.dof))
+    estimates: dict[str, tuple[float, float]] = {}
+    for source, square in zip(sources, squares, strict=True):
+        if not isinf(source.dof):
+            so_far, _ = estimates.get(source.estimate or source.id, (0.0, 0.0))
+            estimates[source.estimate or source.id] = (so_far + square, source.dof)
+    weight = sum(square * square / dof for square, dof in estimates.values())
     return variance * variance / weight if weight > 0 else inf
 
 

@@ -34,7 +34,8 @@ class Source:
     know it in: “%” for a fraction of the value, empty for a plain number.
 
     ``own`` marks a cause that is new at every trial (a reading, an end point), so that the spread of replicates
-    already contains it. ``label`` is the line of the budget it belongs to.
+    already contains it. ``label`` is the line of the budget it belongs to. Sources with the same ``estimate`` were
+    judged from one and the same scatter, so that its degrees of freedom count once.
     """
 
     id: str
@@ -44,6 +45,7 @@ class Source:
     own: bool = False
     dof: float = inf
     unit: str = ""
+    estimate: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -72,8 +72,8 @@ METHOD = Method(
                hint="On the tared boat."),
     ),
     quantities=(
-        Quantity("Z", "Volume of one gram", _BUOYANCY, "mL/g", "Z", "bench", when=("density", "buoyancy")),
-        Quantity("Z", "Volume of one gram", "1 / rho_1", "mL/g", "Z", "bench", when=("density", "simple")),
+        Quantity("Z", "Volume of one gram", _BUOYANCY, "mL/g", "Z", "bench", when={"density": "buoyancy"}),
+        Quantity("Z", "Volume of one gram", "1 / rho_1", "mL/g", "Z", "bench", when={"density": "simple"}),
         Quantity("m_mean", "Mean mass", "mean(m_d)", "g", "m̄", positive="Nothing was delivered; look at the balance."),
         Quantity("V_mean", "Volume really delivered", "m_mean * Z", "mL", "V̄", result=True),
         Quantity("error", "Systematic error", "V_mean - V_plan", "mL", "e"),

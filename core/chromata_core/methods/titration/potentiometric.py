@@ -112,19 +112,19 @@ METHOD = Method(
     readings=(
         *by_difference("Vial", "About the planned portion."),
         Series("V", "Burette", "mL", "burette", "V", until=JumpPassed("V", "E", "behind"), starts=True),
-        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when=("system", "iron")),
-        Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when=("system", "acid")),
+        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
+        Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
     ),
     quantities=(
-        Quantity("c", "Titrant, in moles", "c_t", "mol/L", "c", "bench", when=("c_given", "molarity")),
-        Quantity("c", "Titrant, in moles", "c_t / z_t", "mol/L", "c", "bench", when=("c_given", "normality")),
+        Quantity("c", "Titrant, in moles", "c_t", "mol/L", "c", "bench", when={"c_given": "molarity"}),
+        Quantity("c", "Titrant, in moles", "c_t / z_t", "mol/L", "c", "bench", when={"c_given": "normality"}),
         difference("Sample", "Vial"),
         Quantity("half_step", "Half the step at the jump", "step_at_end(V, E) / 2", "mL", "½ΔV"),
-        Quantity("V_gran", "By Gran's line", "gran_redox_end(V, E)", "mL", "V_Gran", when=("system", "iron")),
-        Quantity("V_gran", "By Gran's line", "gran_end(V, E)", "mL", "V_Gran", when=("system", "acid")),
-        Quantity("V_end", "End point", "V_gran", "mL", "V_end", when=("end", "gran")),
+        Quantity("V_gran", "By Gran's line", "gran_redox_end(V, E)", "mL", "V_Gran", when={"system": "iron"}),
+        Quantity("V_gran", "By Gran's line", "gran_end(V, E)", "mL", "V_Gran", when={"system": "acid"}),
+        Quantity("V_end", "End point", "V_gran", "mL", "V_end", when={"end": "gran"}),
         *(
-            Quantity("V_end", "End point", f"{function}(V, E)", "mL", "V_end", when=("end", key),
+            Quantity("V_end", "End point", f"{function}(V, E)", "mL", "V_end", when={"end": key},
                      errors=(OwnError("Step at the jump", "half_step", "rectangular"),))
             for key, (_, function) in _ENDS.items()
         ),
@@ -135,9 +135,9 @@ METHOD = Method(
         Quantity("n", "Amount of the substance", "z_t * c * V_eq / z_s", "mmol", "n"),
         Quantity("m_s", "Substance in this portion", "n * M_s", "g", "m_found", result=True),
         Quantity("w_t", "Purity, this portion", "m_s / m", "%", "w"),
-        Quantity("pKa_t", "pH at half the end point", "value_at(V, E, first(V) + V_eq / 2)", "", "pKₐ", when=("system", "acid")),
+        Quantity("pKa_t", "pH at half the end point", "value_at(V, E, first(V) + V_eq / 2)", "", "pKₐ", when={"system": "acid"}),
         Quantity("w", "Purity of the sample", "mean(w_t)", "%", "w̄", "summary", result=True, accepted=True),
-        Quantity("pKa", "pKₐ of the acid", "mean(pKa_t)", "", "pKₐ", "summary", result=True, accepted=True, when=("system", "acid")),
+        Quantity("pKa", "pKₐ of the acid", "mean(pKa_t)", "", "pKₐ", "summary", result=True, accepted=True, when={"system": "acid"}),
     ),
     steps=(
         Step("labels", "Goggles, electrode, burette", "Put goggles on, rinse and hang {probe},", "fill the burette with {titrant}.",
@@ -196,13 +196,13 @@ METHOD = Method(
     ),
     charts=(TitrationCurve("curve", "Titration curve", "V", "E", "V_end"),),
     targets=(
-        Target("Portion for the wanted titre", "z_t * c_t * V_wanted / z_s * M_s", "g", "with the concentration in mol/L", when=("c_given", "molarity")),
-        Target("Portion for the wanted titre", "c_t * V_wanted / z_s * M_s", "g", "with the concentration as normality", when=("c_given", "normality")),
+        Target("Portion for the wanted titre", "z_t * c_t * V_wanted / z_s * M_s", "g", "with the concentration in mol/L", when={"c_given": "molarity"}),
+        Target("Portion for the wanted titre", "c_t * V_wanted / z_s * M_s", "g", "with the concentration as normality", when={"c_given": "normality"}),
     ),
     supplies=(
         Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
-        Supply("Sample: {sample}", "z_t * c_t * V_wanted / z_s * M_s", "g", when=("c_given", "molarity")),
-        Supply("Sample: {sample}", "c_t * V_wanted / z_s * M_s", "g", when=("c_given", "normality")),
+        Supply("Sample: {sample}", "z_t * c_t * V_wanted / z_s * M_s", "g", when={"c_given": "molarity"}),
+        Supply("Sample: {sample}", "c_t * V_wanted / z_s * M_s", "g", when={"c_given": "normality"}),
     ),
     waste="Chromium goes to hazardous waste; neutral salt solution down the sink only where local rules allow it.",
 )  # fmt: skip

@@ -79,9 +79,9 @@ OPTIONS = (
 )  # fmt: skip
 
 READINGS = (
-    *by_difference("Bottle", when=("weighing", "difference")),
+    *by_difference("Bottle", when={"weighing": "difference"}),
     tared("m_weighed", "Standard on the tared balance", "m", "What the balance shows, not what the sheet asked for.",
-          when=("weighing", "tared")),
+          when={"weighing": "tared"}),
     *burette.READINGS,
 )  # fmt: skip
 
@@ -91,9 +91,9 @@ STEPS = (
     burette.FILL,
     Step("weigh-out", "Weigh the standard", "Weigh the bottle, tip some out, weigh it again.", "",
          "About the planned mass is enough: the record is what the balance shows.", reads=("m_before", "m_after"),
-         when=("weighing", "difference")),
+         when={"weighing": "difference"}),
     Step("weigh-tared", "Weigh the standard", "Tare the flask, add the standard,", "write what the balance shows.",
-         "About the planned mass is enough: the record is what the balance shows.", reads=("m_weighed",), when=("weighing", "tared")),
+         "About the planned mass is enough: the record is what the balance shows.", reads=("m_weighed",), when={"weighing": "tared"}),
     Step("dissolve", "Dissolve it, add indicator", "Dissolve it in about 50 mL of water", "and add 3 drops of {indicator}.",
          "Boiled and cooled water for a base, so that carbon dioxide does not take titrant."),
     burette.START,
@@ -118,8 +118,8 @@ METHOD = Method(
     ),
     readings=READINGS,
     quantities=(
-        difference("Mass of standard", "Bottle", when=("weighing", "difference")),
-        Quantity("m", "Mass of standard", "m_weighed", "g", "m", when=("weighing", "tared"),
+        difference("Mass of standard", "Bottle", when={"weighing": "difference"}),
+        Quantity("m", "Mass of standard", "m_weighed", "g", "m", when={"weighing": "tared"},
                  positive="There is no standard on the balance."),
         burette.DELIVERED,
         Quantity("c", "Titrant concentration, this trial", _C, "mol/L", "c",
