@@ -7,7 +7,7 @@ from scipy import stats
 
 from chromata_core.curves.ladder import ladder
 from chromata_core.curves.line import CurveError
-from chromata_core.curves.mixing import after_mixing, before_mixing, doubt_after_mixing, highest, mean_over
+from chromata_core.curves.mixing import after_mixing, before_mixing, doubt_after_mixing, farthest, mean_over
 
 # Standard potentials of the usual handbook table (from memory), V.
 METALS = {"Ag": 0.7996, "Cu": 0.3419, "Pb": -0.1262, "Zn": -0.7618}
@@ -20,7 +20,7 @@ class Mixing(TestCase):
         trace = np.array([21.30 if t <= 4 else 27.70 - 0.06 * (t - 4) if t > 5 else 24.0 for t in times])
         rise = after_mixing(times, trace, np.array(4.0), np.array(5.5)) - before_mixing(times, trace, np.array(4.0))
         self.assertAlmostEqual(float(rise), 6.40, places=6)
-        self.assertLess(float(highest(trace)) - 21.30, 6.40)  # the highest reading alone is too low
+        self.assertLess(float(farthest(trace, np.array(21.3))) - 21.30, 6.40)  # the highest reading alone is too low
 
     def test_scatter_of_the_trace_is_the_line_s_own(self) -> None:
         """The standard error of a fitted line at x, slope and intercept by scipy."""

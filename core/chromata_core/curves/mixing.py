@@ -10,15 +10,9 @@ from chromata_core.quantity.column import Column
 _LEAST = 3
 
 
-def highest(values: Column) -> Column:
-    """The highest of the readings."""
-    column: Column = values[int(_real(values).argmax())]
-    return column
-
-
-def lowest(values: Column) -> Column:
-    """The lowest of the readings."""
-    column: Column = values[int(_real(values).argmin())]
+def farthest(values: Column, start: Column) -> Column:
+    """The reading farthest from ``start``: the highest where it warms, the lowest where it cools."""
+    column: Column = values[int(np.abs(_real(values) - np.real(start).mean()).argmax())]
     return column
 
 

@@ -84,7 +84,10 @@ def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Mapping[str,
     value = float(np.real(rule.apply(*columns, *(np.array([item.value]) for item in others)))[0])
     if rule.exact:
         return exact(value)
-    source = lists[rule.gives] if isinstance(rule.gives, int) else lists[0]
+    if rule.figures is not None:
+        return _with_figures(value, others[rule.figures - rule.lists].figures)
+    everything = [*lists, *([item] for item in others)]
+    source = everything[rule.gives if isinstance(rule.gives, int) else 0]
     return Figured(value, min(item.place for item in source))
 
 

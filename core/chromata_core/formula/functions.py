@@ -20,7 +20,8 @@ from chromata_core.statistics.replicates import TooFewError
 class Function:
     """``takes`` says what each argument must be: any unit (None), the unit of an argument before it (its place), or a
     unit by its symbol. ``gives`` is the unit of the answer in the same way. The first ``lists`` arguments are whole
-    lists; ``linear`` ones gather errors as they gather values. ``exact`` answers are counted, not measured.
+    lists; ``linear`` ones gather errors as they gather values. ``exact`` answers are counted, not measured. ``figures``
+    is the place of the argument whose significant figures the answer keeps, where it does not keep a list's decimals.
     """
 
     apply: Callable[..., Column]
@@ -31,6 +32,7 @@ class Function:
     root: bool = False
     linear: bool = False
     exact: bool = False
+    figures: int | None = None
 
     @property
     def arity(self) -> int:
@@ -84,8 +86,7 @@ FUNCTIONS: dict[str, Function] = {
     "sqrt": Function(np.sqrt, "√", root=True),
     "lesser": Function(_lesser, "the lesser of", (None, 0)),
     "mean_last": Function(_mean_last, "mean of the last", (None, ""), lists=1),
-    "highest": Function(mixing.highest, "highest", lists=1),
-    "lowest": Function(mixing.lowest, "lowest", lists=1),
+    "farthest": Function(mixing.farthest, "farthest from the start of", (None, 0), lists=1),
     "dilution_factor": Function(_dilution_factor, "made up over taken", (None, 0), ""),
     "water_density": Function(density_column, "ρ_water", ("K",), "g/L"),
     "vapour_pressure": Function(vapour_pressure_column, "p_water", ("K",), "Pa"),
@@ -96,8 +97,11 @@ FUNCTIONS: dict[str, Function] = {
     "doubt_after_mixing": Function(mixing.doubt_after_mixing, "u by scatter", (None, None, 0, 0), 1, lists=2),
     "count_from": Function(mixing.count_from, "number from", (None, 0), "", lists=1, exact=True),
     "mean_over": Function(mixing.mean_over, "mean over time", (None, None), 1, lists=2),
-    "line_x": Function(calibration.line_x, "read off the line", (None, None, 1), lists=2),
-    "line_x_origin": Function(calibration.line_x_origin, "read off the line through zero", (None, None, 1), lists=2),
+    "inside": Function(calibration.inside, "between the standards", (None, 0), 1, lists=1),
+    "line_x": Function(calibration.line_x, "read off the line", (None, None, 1), lists=2, figures=2),
+    "line_x_origin": Function(
+        calibration.line_x_origin, "read off the line through zero", (None, None, 1), lists=2, figures=2
+    ),
     "scatter_of_reading": Function(calibration.scatter_of_reading, "s/(b√p)", (None, None, 1, ""), lists=2),
     "doubt_of_line": Function(calibration.doubt_of_line, "u of the line", (None, None, 1), lists=2),
     "peak_at": Function(calibration.peak_at, "place of the peak", (None, None), lists=2),

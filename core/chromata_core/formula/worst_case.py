@@ -78,7 +78,8 @@ def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Known) -> Bo
     others = [bounded(argument, known) for argument in arguments[rule.lists :]]
     columns = [np.array([[item.value] for item in items]) for items in lists]
     value = float(np.real(rule.apply(*columns, *(np.array([item.value]) for item in others)))[0])
-    errors = np.array([[item.error] for item in lists[rule.gives if isinstance(rule.gives, int) else 0]])
+    everything = [*lists, *([item] for item in others)]
+    errors = np.array([[item.error] for item in everything[rule.gives if isinstance(rule.gives, int) else 0]])
     if rule.exact:
         return Bounded(value, 0.0)
     return Bounded(value, float((rule.apply(errors) if rule.linear else errors.max(axis=0))[0]))

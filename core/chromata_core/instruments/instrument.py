@@ -15,7 +15,8 @@ from chromata_core.uncertainty.source import Distribution
 Cause = Literal["tolerance", "readability", "repeatability", "temperature"]
 Kind = Literal[
     "burette", "piston burette", "pipette", "adjustable pipette", "cylinder", "flask", "balance", "thermometer",
-    "voltmeter", "pH meter",
+    "voltmeter", "pH meter", "graduated pipette", "gas tube", "glass thermometer", "barometer", "pressure sensor",
+    "weather report", "ruler", "clock", "spectrophotometer", "wavelength scale", "ammeter",
 ]  # fmt: skip
 
 
@@ -45,7 +46,8 @@ class Instrument:
     """``low`` to ``high`` is the scale; ``graduation`` the smallest mark or display step; ``decimals`` what to record.
 
     ``numbers_run`` says where numbers grow as the instrument stands; ``meniscus`` where a water-like liquid is read.
-    ``corrections`` are (reading, what to add) pairs of a calibration, in rising order.
+    ``corrections`` are (reading, what to add) pairs of a calibration, in rising order. ``scales`` are the full swings
+    of every scale it has, where it has several; ``high`` is the one in use.
     """
 
     slug: str
@@ -64,6 +66,7 @@ class Instrument:
     meniscus: Literal["bottom", "top", ""] = ""
     basis: str = ""
     corrections: tuple[tuple[float, float], ...] = ()
+    scales: tuple[str, ...] = ()
 
     def corrected(self, value: float) -> float:
         """``value`` as its calibration says it really is: the corrections, interpolated between their points."""

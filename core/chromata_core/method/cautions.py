@@ -28,3 +28,33 @@ ZINC_ACID = "Zinc and acid give off hydrogen: no flame nearby."
 SILVER = "Silver nitrate stains skin and cloth and oxidises: gloves; collect residues as silver waste."
 HOT_GLASS = "Hot glass looks like cold glass. Let the oven dish cool before you weigh or touch it."
 BARIUM = "Soluble barium salts are poisonous: gloves, wash hands; collect filtrates as heavy-metal waste."
+ACID_6M = (
+    "6 mol/L acid burns at once and fumes: gloves, hood; rinse with much water. Acid into water, never the reverse."
+)
+HYDROGEN = "Hydrogen: no flame and no spark nearby; let it out under the hood."
+GLASS_TUBE = "Hold the tube with both hands; never push on a stopper that sticks."
+SHATTER = "Glass thermometer: it is no stirrer. Swirl the cup gently."
+OPEN_FLAME = "Hair and sleeves back. Nothing that burns near the flame; extinguisher and fire blanket in reach."
+NUTS = (
+    "Nuts and seeds are an allergy risk, burning or whole: ask the class before, choose another food if anyone reacts."
+)
+SMOKE = "Burning food smokes: work under the hood."
+HOT_CAN = "Can, holder and food stay hot: tongs, and never onto the bare bench."
+NOT_EATEN = "Food that came into the laboratory is never eaten."
+STRONG_BASE = (
+    "1 mol/L sodium hydroxide burns eyes and skin badly: rinse at once with much water and call your instructor."
+)
+DISSOLVING = "Solids that warm while dissolving: add them in small portions, stirring, never water onto the solid."
+DYE = "The solutions stain: gloves, and wipe drops up at once."
+CUVETTE = "A cuvette is glass or thin plastic: hold it by the ribbed faces, never fill it over the instrument."
+NITRIC = (
+    "6 mol/L nitric acid burns and stains skin; on copper it gives brown, poisonous NO₂: under the hood, "
+    "until all brown is gone."
+)
+COPPER_WASTE = "Copper solutions are hazardous to water: collect them as heavy-metal waste."
+CHROMATE = (
+    "Chromate is toxic, carcinogenic and hazardous to water: gloves, no dust, no drop on the skin; "
+    "collect it as hazardous waste."
+)
+IODINE = "Iodine stains, and its vapour irritates: keep the beaker covered."
+CURRENT = "Low voltage, but gas is given off: no flame; switch off before you touch a clip."

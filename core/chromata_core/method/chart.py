@@ -1,6 +1,6 @@
 """A chart as plain data: what a screen or a page draws without knowing any chemistry. Values are in declared units."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Literal
 
 Point = tuple[float, float]
@@ -8,10 +8,12 @@ Point = tuple[float, float]
 
 @dataclass(frozen=True, slots=True)
 class ChartLine:
-    """Points of one kind. ``style``: dots joined (line), dots alone, or bars; ``right`` ones have their own scale."""
+    """Points of one kind. ``style``: dots joined (line), dots alone, bars, or a path without dots, not measured;
+    ``right`` ones have their own scale.
+    """
 
     label: str
-    style: Literal["dots", "line", "bars"]
+    style: Literal["dots", "line", "bars", "path"]
     points: list[Point]
     right: bool = False
 
@@ -36,7 +38,9 @@ class ChartArea:
 
 @dataclass(frozen=True, slots=True)
 class Chart:
-    """``sentence`` says in words what the picture shows; it is read aloud instead of it."""
+    """``sentence`` says in words what the picture shows; it is read aloud instead of it. ``ticks`` are words that stand
+    under places of x, instead of its numbers.
+    """
 
     key: str
     title: str
@@ -47,3 +51,9 @@ class Chart:
     marks: list[ChartMark]
     areas: list[ChartArea]
     right_label: str = ""
+    ticks: list[tuple[float, str]] = field(default_factory=list)
+
+
+def axis(label: str, unit: str) -> str:
+    """The words at an axis."""
+    return ", ".join(filter(None, (label, unit)))

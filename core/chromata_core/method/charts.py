@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from chromata_core.curves.end_point import derivatives
 from chromata_core.curves.line import CurveError
-from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark
+from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, axis
 from chromata_core.method.context import Context
 from chromata_core.method.rules import curve_of
 from chromata_core.method.vocabulary import ListOption
@@ -35,7 +35,7 @@ class AcrossTrials:
             return None
         noun = at.bound.method.trials.noun.lower()
         return Chart(
-            self.key, self.title, _axis(option.label, option.unit), _axis(quantity.label, quantity.unit),
+            self.key, self.title, axis(option.label, option.unit), axis(quantity.label, quantity.unit),
             f"{len(points)} {noun}{'s' if len(points) > 1 else ''}: {quantity.label.lower()} against the plan.",
             [ChartLine(quantity.label, "dots", points)], [], [],
         )  # fmt: skip
@@ -63,7 +63,7 @@ class SeriesChart:
         change = plain(last[-1][1] - last[-2][1], at.instrument(self.series).decimals)
         areas = [self._within(at, line.points) for line in lines] if self.limit else []
         return Chart(
-            self.key, self.title, "Reading", _axis(reading.label, reading.unit),
+            self.key, self.title, "Reading", axis(reading.label, reading.unit),
             f"{len(last)} readings; the last changed by {change} {reading.unit}.", lines, [], areas,
         )  # fmt: skip
 
@@ -71,6 +71,33 @@ class SeriesChart:
         """Where the next reading must lie to be the same."""
         (x, y), limit = points[-1], float(at.number(self.limit))
         return ChartArea("no change", (x - 0.5, x + 1), (y - limit, y + limit))
+
+
+@dataclass(frozen=True, slots=True)
+class Pairs:
+    """Two series read in turn, one against the other, in the trial in hand, with the mean of the second."""
+
+    key: str
+    title: str
+    across: str
+    up: str
+    mean: str
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn from the second pair on."""
+        begun = [(n, list(zip(*curve_of(at.bound, self.across, self.up, n), strict=True))) for n in at.trials()]
+        begun = [(n, points) for n, points in begun if len(points) > 1]
+        across, up = at.reading(self.across), at.reading(self.up)
+        if not begun or across is None or up is None:
+            return None
+        trial, points = begun[-1]
+        mean = at.value(self.mean, trial)
+        said = f"mean {at.said(self.mean, mean)}." if mean is not None else "no mean yet."
+        return Chart(
+            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
+            f"{at.trial_name(trial).capitalize()}, {len(points)} readings, {said}",
+            [ChartLine(up.label, "line", points)], [ChartMark("mean", y=mean)] if mean is not None else [], [],
+        )  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,7 +121,7 @@ class Deliveries:
         places = at.instrument(self.series).decimals + 1
         name = at.trial_name(begun[-1])
         return Chart(
-            self.key, self.title, "Delivery", _axis(reading.label, reading.unit),
+            self.key, self.title, "Delivery", axis(reading.label, reading.unit),
             f"{name.capitalize()}, {len(values)} deliveries: mean {plain(mean, places)}, "
             f"s {plain(deviation, places)} {reading.unit}.",
             [
@@ -131,7 +158,7 @@ class AccuracyPrecision:
         )
         lines = [ChartLine(at.trial_name(n).capitalize(), "dots", [(e, s)]) for n, e, s in points]
         return Chart(
-            self.key, self.title, _axis(error.label, error.unit), _axis(scatter.label, scatter.unit), sentence,
+            self.key, self.title, axis(error.label, error.unit), axis(scatter.label, scatter.unit), sentence,
             lines, [ChartMark("as stated", x=0.0)], [ChartArea("permitted", (-wide, wide), (0.0, high))],
         )  # fmt: skip
 
@@ -159,7 +186,7 @@ class TitrationCurve:
         said = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
         slope = self._slope(volumes, values)
         return Chart(
-            self.key, self.title, "Burette, mL", _axis(signal.label, signal.unit),
+            self.key, self.title, "Burette, mL", axis(signal.label, signal.unit),
             f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {said}",
             [ChartLine(signal.label, "line", list(zip(volumes, values, strict=True))), *slope], marks, [],
             right_label=f"Slope, {signal.unit or 'pH'}/mL" if slope else "",
@@ -173,7 +200,3 @@ class TitrationCurve:
             return []
         points = list(zip(found.volumes[:, 0].tolist(), found.first[:, 0].tolist(), strict=True))
         return [ChartLine("Slope", "bars", points, right=True)]
-
-
-def _axis(label: str, unit: str) -> str:
-    return f"{label}, {unit}" if unit else label

@@ -420,13 +420,13 @@ def summarise(
     lists = {
         quantity.key: np.stack(np.broadcast_arrays(*(trial[quantity.key] for trial in counted)))
         for quantity in bound.quantities
-        if quantity.scope == "trial" and not quantity.per
+        if quantity.scope == "trial" and not quantity.per and all(quantity.key in trial for trial in counted)
     }
     for quantity in bound.quantities:
         if quantity.scope != "summary":
             continue
         averaged = mean_of(quantity)
-        if averaged:
+        if averaged in lists:
             bench[quantity.key] = columns.mean(lists[averaged], spread_id(quantity, None))
-        elif (column := _worked(quantity, {**bench, **lists}, columns, others, None)) is not None:
+        elif not averaged and (column := _worked(quantity, {**bench, **lists}, columns, others, None)) is not None:
             bench[quantity.key] = column

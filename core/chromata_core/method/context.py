@@ -9,7 +9,7 @@ from chromata_core.method.compute import Computed
 from chromata_core.method.figures_school import Known, shown
 from chromata_core.method.outcome import Shown
 from chromata_core.method.sheet import Bound, listed
-from chromata_core.method.vocabulary import Quantity, Reading
+from chromata_core.method.vocabulary import Quantity, Reading, Step
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed
 from chromata_core.quantity.units import unit
@@ -95,6 +95,13 @@ class Context:
             return [float(typed.value) for typed in self.bound.series(key, None if reading.scope == "bench" else trial)]
         column, scale = self.computed.column(key, trial), unit(self.quantity(key).unit)
         return [] if column is None else [scale.from_si(value_of(row)) for row in column]
+
+    def begun(self, step: Step, trial: int | None) -> float | None:
+        """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
+        started = [time for slot, time in self.bound.times.items() if slot[:2] == (f"timer.{step.key}", trial)]
+        if not started and step.wait and step.wait.before and self.bound.opened is not None:
+            return self.bound.opened - 60 * float(self.number(step.wait.before))
+        return max(started, default=None)
 
     def said(self, key: str, value: float) -> str:
         """A quantity's value as said in a sentence: as many decimals as its readings carry, with the unit."""

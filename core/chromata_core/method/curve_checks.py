@@ -13,9 +13,10 @@ from chromata_core.statistics.outliers import grubbs
 
 @dataclass(frozen=True, slots=True)
 class Grows:
-    """Each volume must be greater than the one before: the burette only gives."""
+    """Each reading must be greater than the one before: a burette only gives, a clock only goes forward."""
 
     series: str
+    why: str = "A burette only gives: its reading grows from one point to the next."
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the first reading that does not grow."""
@@ -25,9 +26,39 @@ class Grows:
                 if made[place].value <= made[place - 1].value:
                     yield Finding(
                         f"{self.series}-grows", "stop", f"{made[place].text} is not above {made[place - 1].text}.",
-                        "A burette only gives: its reading grows from one point to the next.",
-                        "Read the burette again and correct the wrong one.", self.series, trial, place + 1,
-                        word="Read me the last two volumes from the burette.",
+                        self.why, "Read it again and correct the wrong one.", self.series, trial, place + 1,
+                        word="Read me the last two aloud.",
+                    )  # fmt: skip
+
+
+_OTHER_SCALE = 0.15  # so near to a scale's ratio a reading is taken for one from that scale
+
+
+@dataclass(frozen=True, slots=True)
+class NeedleScale:
+    """A reading that would be the planned one if it had been read from another scale of the same meter."""
+
+    series: str
+    planned: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at each such reading, with the value of the scale in use."""
+        if at.reading(self.series) is None or not (tool := at.instrument(self.series)).scales:
+            return
+        plan = float(at.number(self.planned))
+        for slot, typed in at.bound.typed.items():
+            if slot[0] != self.series or not typed.value or not plan:
+                continue
+            for scale in (s for s in tool.scales if s != tool.high):
+                meant = float(typed.value) * float(tool.high) / float(scale)
+                off = abs(float(typed.value) / plan - 1)
+                if abs(meant / plan - 1) < _OTHER_SCALE < off:
+                    text = plain(meant, tool.decimals)
+                    yield Finding(
+                        "other-scale", "stop", f"{typed.text} {tool.unit}: read from the {scale} {tool.unit} scale?",
+                        f"The {tool.high} {tool.unit} terminal is in use; on its scale the needle stands at {text}.",
+                        "Read the scale that belongs to the terminal.", *slot, suggest=text,
+                        word="Which terminal is your lead in?",
                     )  # fmt: skip
 
 

@@ -160,7 +160,7 @@ def page(method: Method) -> MethodPage:
         options=options_out(method),
         roles=[RoleOut(r.key, r.label, list(r.kinds), r.default) for r in method.roles],
         parts=parts_out(at.bound),
-        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities],
+        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities if not q.aside],
         steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
         hazards=[at.bound.worded(hazard) for hazard in method.hazards],
         questions=list(method.questions),

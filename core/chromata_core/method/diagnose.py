@@ -16,6 +16,7 @@ from chromata_core.formula.tree import Node
 from chromata_core.method.compute import Others, inputs_of, mean_of, summarise, trial_by_trial, with_the_rough
 from chromata_core.method.context import Context, Place
 from chromata_core.method.generic_slips import AfterSlip, Variant, after_slips, generic_variants
+from chromata_core.method.sheet import active
 from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.typed import Typed, parse_reading
@@ -122,7 +123,7 @@ def _ways(at: Context, quantity: Quantity) -> list[_Way]:
         Variant(
             slip.key, slip.says, slip.quantity, parse_formula(slip.formula) if slip.formula else None, slip.with_rough
         )
-        for slip in at.bound.method.slips
+        for slip in active(at.bound.method.slips, at.bound.options)
         if _applies(at, slip.quantity)
     )
     trees = [(q, parse_formula(q.formula)) for q in at.bound.quantities if not mean_of(q)]

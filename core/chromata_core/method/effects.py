@@ -1,10 +1,11 @@
 """What a slip or a fault does to a method's results: computed on its worked example, never asserted."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 from math import isfinite
 
 from chromata_core.method.compute import Computed, compute
-from chromata_core.method.sheet import Bound, Given, Sheet, bind
+from chromata_core.method.sheet import Bound, Given, Sheet, active, bind
 from chromata_core.method.vocabulary import Method, Quantity, Slip
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
@@ -23,10 +24,17 @@ class Effect:
     text: str
 
 
-def example_sheet(method: Method) -> Sheet:
-    """The worked example as a sheet."""
-    given = tuple(Given(key, text, trial, index) for key, trial, index, text in method.example.readings)
-    return Sheet(method.example.options, method.example.instruments, given)
+def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:
+    """The worked example as a sheet, under its own options or others: the readings that these ask for."""
+    example = method.example
+    sheet = Sheet(example.options if options is None else options, example.instruments)
+    bound = bind(method, sheet)
+    given = tuple(
+        Given(key, text, trial, index)
+        for key, trial, index, text in example.readings
+        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= bound.most_trials
+    )
+    return replace(sheet, given=given)
 
 
 def slip_effects(method: Method) -> list[Effect]:
@@ -35,7 +43,7 @@ def slip_effects(method: Method) -> list[Effect]:
     straight = compute(bound)
     return [
         Effect(slip.key, slip.says, "", "", *_change(bound, straight, with_slip(bound, slip, straight)))
-        for slip in method.slips
+        for slip in active(method.slips, bound.options)
     ]
 
 
@@ -54,7 +62,7 @@ def what_if(bound: Bound) -> list[Effect]:
             fault.key, fault.label, fault.looks, fault.remedy,
             *_change(bound, straight, compute(bound, changes=fault.changes)),
         )
-        for fault in bound.method.faults
+        for fault in active(bound.method.faults, bound.options)
     ]  # fmt: skip
 
 

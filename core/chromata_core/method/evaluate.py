@@ -3,8 +3,12 @@
 from collections.abc import Mapping
 from math import inf, isfinite
 
+import numpy as np
+
 from chromata_core.errors import ChromataError
+from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
+from chromata_core.formula.parse import parse_formula
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
@@ -99,8 +103,21 @@ def _results_out(at: Context, accepted: Accepted) -> list[ResultOut]:
     found = result_places(at)
     worst = worst_cases(at) if found else {}
     return [
-        result_of(at, place, accepted.get(place[0].key), worst.get((place[0].key, place[1]), "")) for place in found
+        result_of(
+            at, place, accepted.get(place[0].key) or _known(at, place[0]), worst.get((place[0].key, place[1]), "")
+        )
+        for place in found
     ]
+
+
+def _known(at: Context, quantity: Quantity) -> str | None:
+    """The value that nature fixes for ``quantity``, as text in its unit; None if it fixes none."""
+    if not quantity.known:
+        return None
+    if quantity.known in at.bound.options:
+        return at.bound.options[quantity.known]
+    value = float(np.real(numeric(parse_formula(quantity.known))(at.computed.bench)).flat[0])
+    return with_figures(unit(quantity.unit).from_si(value), 5)
 
 
 def stated(at: Context, quantity: Quantity, trial: int | None) -> tuple[float, Budget, float]:
@@ -166,6 +183,7 @@ def _advice(lines: list[BudgetOut]) -> str:
 def _compare(quantity: Quantity, value: float, expanded: float, accepted: str) -> Comparison | None:
     typed = parse_reading(accepted)
     true = float(typed.value)
+    said = with_figures(true, typed.figures) if "e" in accepted.lower() else accepted
     if true == 0 or not isfinite(value):
         return None
     percent = (value - true) / true * 100
@@ -177,7 +195,7 @@ def _compare(quantity: Quantity, value: float, expanded: float, accepted: str) -
         percent,
         text,
         within,
-        f"{text} from {accepted} {quantity.unit}; the stated interval {holds} it.",
+        f"{text} from {f'{said} {quantity.unit}'.rstrip()}; the stated interval {holds} it.",
     )
 
 
@@ -214,7 +232,7 @@ def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:
     return [
         QuantityOut(q.key, q.label, symbol_mathml(q.symbol), at.value(q.key, trial) or 0.0,
                     at.figured(q, trial))
-        for q in wanted if not (q.per or (q.result and trial is None))
+        for q in wanted if not (q.per or q.aside or (q.result and trial is None))
     ]  # fmt: skip
 
 
@@ -244,19 +262,11 @@ def _steps(at: Context, planned: list[Task]) -> list[StepOut]:
     for (key, trial), group in grouped.items():
         step = group[0].step
         done = all(task.done or task.optional for task in group)
-        begun = _begun(at, step, trial)
+        begun = at.begun(step, trial)
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
         found.append(_step(at, step, trial, state, begun))
     return found
-
-
-def _begun(at: Context, step: Step, trial: int | None) -> float | None:
-    """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
-    started = max((t for slot, t in at.bound.times.items() if slot[:2] == (f"timer.{step.key}", trial)), default=None)
-    if started is None and step.wait and step.wait.before and at.bound.opened is not None:
-        return at.bound.opened - 60 * float(at.number(step.wait.before))
-    return started
 
 
 def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None) -> StepOut:

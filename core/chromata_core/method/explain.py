@@ -22,7 +22,7 @@ def explain(at: Context) -> list[WorkedLine]:
     """Every computed quantity as a worked line: first the bench, then each trial, then the summary."""
     lines: list[WorkedLine] = []
     for scope in ("bench", "trial", "summary"):
-        wanted = [q for q in at.bound.quantities if q.scope == scope]
+        wanted = [q for q in at.bound.quantities if q.scope == scope and not q.aside]
         for trial in at.trials() if scope == "trial" else [None]:
             values = at.computed.bench if trial is None else at.computed.trials[trial]
             for quantity in (q for q in wanted if q.key in values):

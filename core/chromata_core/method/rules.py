@@ -198,6 +198,24 @@ class TraceRead:
 
 
 @dataclass(frozen=True, slots=True)
+class RunsTo:
+    """A clock is read until it has reached the option (its unit), three times or more."""
+
+    end: str
+    words: str = "until the time is over"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The end."""
+        return (self.end,)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether the last reading stands at the end or past it."""
+        made = at.bound.series(key, trial)
+        return len(made) > 2 and made[-1].value >= at.number(self.end)
+
+
+@dataclass(frozen=True, slots=True)
 class PeakPassed:
     """A spectrum is long enough when there are as many points as the option says and the highest is not at an end."""
 

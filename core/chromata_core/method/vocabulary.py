@@ -204,7 +204,9 @@ class Quantity:
     can be told from the known errors.
 
     ``result``: reported with uncertainty, for each trial if it belongs to trials. ``accepted``: it may be compared
-    with an accepted value. ``per`` names the series for each of whose rows it is worked: it is a list, as that is.
+    with an accepted value; ``known`` is one that nature fixes, a formula over constants. ``per`` names the series for
+    each of whose rows it is worked: it is a list, as that is. ``aside`` ones serve the uncertainty alone and are not
+    shown among the others.
     ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
     """
 
@@ -218,7 +220,9 @@ class Quantity:
     accepted: bool = False
     errors: tuple[OwnError, ...] = ()
     positive: str = ""
+    known: str = ""
     per: str = ""
+    aside: bool = False
     when: When = None
 
 
@@ -283,6 +287,7 @@ class Slip:
     quantity: str = ""
     formula: str = ""
     with_rough: bool = False
+    when: When = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -297,6 +302,7 @@ class Fault:
     changes: Mapping[str, str]
     looks: str
     remedy: str
+    when: When = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,9 +5,10 @@ from dataclasses import dataclass, replace
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.describe import PartOut, parts_out
+from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import BudgetOut
-from chromata_core.method.sheet import Bound, Given, Sheet, bind
+from chromata_core.method.sheet import Bound, Sheet, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.quantity.rounding import with_figures
@@ -68,17 +69,14 @@ def predict(method: Method, plan: Sheet, benches: int = 1) -> Prediction:
 
 def _of_the_example(code: str) -> bool:
     """Findings that tell of the worked example's readings and not of the plan."""
-    return "digit" in code or code.endswith(("-plan", "-set"))
+    return "digit" in code or code.endswith(("-plan", "-set", "-sign"))
 
 
 def _expected(method: Method, bound: Bound, plan: Sheet) -> Sheet:
     """The worked example under these choices, as these instruments would show it."""
     readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
-    given = [
-        Given(key, _as_read(bound, readings.get(key), text), trial, index)
-        for key, trial, index, text in method.example.readings
-        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= bound.most_trials
-    ]
+    example = example_sheet(method, plan.options).given
+    given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
     return replace(plan, given=tuple(given))
 
 

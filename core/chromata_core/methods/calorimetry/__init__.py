@@ -1,0 +1,1 @@
+"""Heat in a cup. One experiment, one file."""

@@ -1,0 +1,1 @@
+"""Gases collected over water. One experiment, one file."""

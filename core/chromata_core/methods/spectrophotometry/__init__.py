@@ -1,0 +1,1 @@
+"""Light absorbed by a solution. One experiment, one file."""

@@ -1,0 +1,193 @@
+"""The spectrophotometer and its calibration line, written once: warm-up, blank, standards from one stock, unknowns."""
+
+from chromata_core.method import cautions
+from chromata_core.method.light_checks import (
+    BlankStale,
+    Bow,
+    NotRising,
+    OffTheLine,
+    OverFull,
+    Pale,
+    TooEarly,
+    ZeroLine,
+)
+from chromata_core.method.line_charts import CalibrationLine, Residuals
+from chromata_core.method.rules import Bracketed, Check, Drawing, EachOf
+from chromata_core.method.vocabulary import (
+    Choice,
+    ChoiceOption,
+    Fault,
+    ListOption,
+    NumberOption,
+    Observation,
+    Option,
+    OwnError,
+    Quantity,
+    Reading,
+    Role,
+    Series,
+    Slip,
+    Step,
+    Supply,
+    Wait,
+    When,
+)
+
+BY_A, BY_T = {"scale": "A"}, {"scale": "T"}
+_LINE, _ORIGIN = {"fit": "intercept"}, {"fit": "origin"}
+_ZERO = (Choice("zero", "Shows zero: 0.000 A, 100.0 %T"), Choice("off", "Shows something else: zero it now"))
+
+
+def options(
+    stock: str, unit: str, limit: str, volumes: str, flask: str, wavelength: str, scale: str = "A"
+) -> tuple[Option, ...]:
+    """How it is read, how the line is drawn, and the standards: ``volumes`` of a stock made up to ``flask`` mL."""
+    return (
+        ChoiceOption("scale", "Read as", (Choice("A", "Absorbance", words={"zero": "0.000"}), Choice("T", "%T", words={"zero": "100.0 %T"})), scale,
+                     "A = 2 − log₁₀ %T; both are shown."),
+        NumberOption("wavelength", "Wavelength", wavelength, "nm", help="Set before the blank is read.", low="180"),
+        ChoiceOption("fit", "Calibration line", (Choice("intercept", "Fitted, with its intercept"), Choice("origin", "Forced through the origin")), "intercept",
+                     "Through the origin only if the intercept's own test allows it."),
+        NumberOption("c_stock", "Concentration of the stock", stock, unit, "c_stock", "", limit, "normal95", "Concentration of the stock"),
+        ListOption("V_plan", "Stock for the standards", volumes, "mL", "V_plan", f"Each is pipetted into a {flask} mL flask and made up."),
+        NumberOption("p", "Readings of each unknown", "1", symbol="p", help="Cuvette emptied and filled again between them.", low="1", high="10"),
+        NumberOption("on_before", "Switched on before the session", "20", "min", help="Its lamp needs 15 to 20 min; whoever prepares switches it on first."),
+        NumberOption("stale", "Zero again after", "20", "min", help="And after every break. Common practice.", low="1"),
+    )  # fmt: skip
+
+
+ROLES = (
+    Role("pipette", "For the standards", ("graduated pipette", "burette", "pipette"), "pipette-graduated-10"),
+    Role("flask", "Flask of a standard", ("flask",), "flask-10-a"),
+    Role("photometer_a", "Spectrophotometer, absorbance", ("spectrophotometer",), "photometer-a"),
+    Role("photometer_t", "Spectrophotometer, %T", ("spectrophotometer",), "photometer-t"),
+)
+DILUTION_ROLES = (
+    Role("dilution_pipette", "Pipette to dilute with", ("pipette", "graduated pipette", "burette"), "pipette-10-a"),
+    Role("dilution_flask", "Flask to dilute in", ("flask",), "flask-50-a"),
+)
+
+STANDARDS: tuple[Reading | Observation, ...] = (
+    Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
+    Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", hint="The same size for all."),
+    Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered."),
+    Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", beside="V_std", when=BY_A,
+           hint="Rinsed three times with it."),
+    Series("T_std", "%T of it", "%T", "photometer_t", "T", scope="bench", beside="V_std", when=BY_T,
+           hint="Rinsed three times with it."),
+)  # fmt: skip
+
+
+def unknown(label: str) -> tuple[Reading | Observation, ...]:
+    """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
+    return (
+        Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut."),
+        Series("A_x", f"Absorbance, {label}", "", "photometer_a", "A_x", until=Bracketed("A_std", "p"), when=BY_A, echo="c",
+               hint="It must lie between the standards."),
+        Series("T_x", f"%T, {label}", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, echo="c",
+               hint="It must lie between the standards."),
+        Reading("V_taken", "Taken to dilute", "mL", "dilution_pipette", "V_taken", optional=True, hint="Only if it was too dark for the line."),
+        Reading("V_made", "Made up to", "mL", "dilution_flask", "V_made", optional=True, follows="V_taken"),
+    )  # fmt: skip
+
+
+_ABSORBANCES = (
+    Quantity("A_s", "Absorbance of a standard", "A_std", "", "A", "bench", per="A_std", when=BY_A),
+    Quantity("A_s", "Absorbance of a standard", "2 - log10(T_std)", "", "A", "bench", per="T_std", when=BY_T),
+    Quantity("A_r", "Absorbance of the unknown", "A_x", "", "A", per="A_x", when=BY_A),
+    Quantity("A_r", "Absorbance of the unknown", "2 - log10(T_x)", "", "A", per="T_x", when=BY_T),
+    Quantity("A_0", "Absorbance of the unknown", "inside(A_s, mean_last(A_r, p))", "", "A₀"),
+)
+
+
+def read_off(unit: str) -> tuple[Quantity, ...]:
+    """From the standards' line to the concentration in the cuvette and, undiluted, before it."""
+    errors = (
+        OwnError("Scatter about the line, this reading", "u_read", "normal", freedom="nu"),
+        OwnError("The line itself", "u_line", "normal", freedom="nu", shared=True),
+    )
+    return (
+        *_ABSORBANCES,
+        Quantity("c_std", "Concentration of a standard", "c_stock * V_std / V_flask", unit, "c", "bench", per="A_s"),
+        Quantity("nu", "Degrees of freedom of the line", "count(A_s) - 2", "", "ν", "bench", aside=True),
+        Quantity("u_read", "Scatter of one reading", "scatter_of_reading(c_std, A_s, A_0, p)", unit, "u", aside=True),
+        Quantity("u_line", "Doubt of the line", "doubt_of_line(c_std, A_s, A_0)", unit, "u", aside=True),
+        Quantity("c_x", "In the cuvette", "line_x(c_std, A_s, A_0)", unit, "c_x", when=_LINE, errors=errors),
+        Quantity("c_x", "In the cuvette", "line_x_origin(c_std, A_s, A_0)", unit, "c_x", when=_ORIGIN, errors=errors),
+        Quantity("D", "Dilution factor", "dilution_factor(V_made, V_taken)", "", "D"),
+    )  # fmt: skip
+
+
+def setup_steps(solvent: str) -> tuple[Step, ...]:
+    """Warm-up, standards, wavelength and blank, the line."""
+    return (
+        Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
+             "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before")),
+        Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {solvent} in, lid shut,".replace("{solvent}", solvent), "set the display to {zero}.",
+             "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,)),
+        Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
+             "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,)),
+    )  # fmt: skip
+
+
+def read_step(title: str, lead: str, when: When = None) -> Step:
+    """The blank again, then the unknown."""
+    return Step("read", title, lead, "then read it.", "Above the strongest standard it must be diluted, below the weakest the line says nothing.",
+                reads=("rezero", "A_x", "T_x", "V_taken", "V_made"), when=when)  # fmt: skip
+
+
+SIGNALS = ("A_std", "T_std", "A_x", "T_x")
+CHECKS: tuple[Check, ...] = (
+    TooEarly("warmup", ("A_std", "T_std")),
+    BlankStale("zero", "rezero", SIGNALS, "stale"),
+    OverFull(("T_std", "T_x")),
+    Pale("A_s", "A_std"), Pale("A_s", "T_std"), Pale("A_r", "A_x"), Pale("A_r", "T_x"),
+    NotRising("c_std", "A_s", "V_std"),
+    Bow("c_std", "A_s", "V_std"),
+    ZeroLine("fit", "c_std", "A_s", "V_std"),
+    OffTheLine("A_x", "A_r", "c_std", "A_s", "V_taken"), OffTheLine("T_x", "A_r", "c_std", "A_s", "V_taken"),
+)  # fmt: skip
+CHARTS: tuple[Drawing, ...] = (
+    CalibrationLine("line", "Calibration line", "c_std", "A_s", "A_0", "c_x"),
+    Residuals("residuals", "What is left over", "c_std", "A_s"),
+)
+SLIPS = (
+    Slip("percent-as-absorbance", "%T is used as absorbance", "A_0", "mean_last(T_x, p) / 100", when=BY_T),
+    Slip("natural-logarithm", "ln is used for log₁₀", "A_0", "ln(100 / mean_last(T_x, p))", when=BY_T),
+    Slip("no-dilution", "the dilution factor is left out", "D", "1"),
+    Slip("dilution-inverted", "the dilution factor is turned over", "D", "V_taken / V_made"),
+    Slip("flask-added", "the stock is added to the flask's volume instead of made up to it", "c_std", "c_stock * V_std / (V_std + V_flask)"),
+    Slip("first-standard", "it is compared with the first standard alone", "c_x", "first(c_std) * A_0 / first(A_s)"),
+)  # fmt: skip
+FAULTS = (
+    Fault("fingerprint", "Fingerprint or bubble in the light", {"A_x": "x + 0.030", "T_x": "x * 0.933"}, "Wipe and turn the cuvette: the reading changes.", "Wipe the clear faces, tap bubbles out, read again."),
+    Fault("blank-drifted", "Blank not set again", {"A_x": "x - 0.020", "T_x": "x * 1.047"}, "With the blank in it no longer shows zero.", "Zero on the blank before every unknown."),
+    Fault("cuvette-wet", "Cuvette rinsed with water only", {"A_x": "x * 0.96", "T_x": "x * 1.02"}, "Drops of water dilute what is filled in.", "Rinse three times with the solution itself."),
+    Fault("standard-short", "Standards filled above the mark", {"A_std": "x * 0.98", "T_std": "x * 1.01"}, "All standards are weaker than they should be: the unknown seems stronger.", "Make up drop by drop, bottom of the curve on the mark."),
+)  # fmt: skip
+
+
+def standards(*points: tuple[str, str]) -> tuple[tuple[str, None, int | None, str], ...]:
+    """The line of an example, (stock in mL, absorbance), under both scales."""
+    made: list[tuple[str, None, int | None, str]] = [("zero", None, None, "zero"), ("V_flask", None, None, "10.00")]
+    for index, (volume, absorbance) in enumerate(points, 1):
+        made += [("V_std", None, index, volume), *((key, None, index, text) for key, text in both("std", absorbance))]
+    return tuple(made)
+
+
+def read(trial: int, index: int, absorbance: str) -> tuple[tuple[str, int, int, str], ...]:
+    """A reading of an example's unknown under both scales."""
+    return tuple((key, trial, index, text) for key, text in both("x", absorbance))
+
+
+def both(of: str, absorbance: str) -> tuple[tuple[str, str], ...]:
+    """An absorbance and the %T that says the same."""
+    return (f"A_{of}", absorbance), (f"T_{of}", f"{100 * 10 ** -float(absorbance):.1f}")
+
+
+def supplies(stock: str) -> tuple[Supply, ...]:
+    """Stock for all standards of a bench."""
+    return (
+        Supply(stock, "sum(V_plan)", "mL", "bench", note="and as much again to rinse the pipette"),
+        Supply("Cuvettes", "1", "", "bench"),
+    )

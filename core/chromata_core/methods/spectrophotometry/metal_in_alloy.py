@@ -1,0 +1,119 @@
+"""Copper in an alloy by the colour of its nitrate: from the cuvette back to the solid."""
+
+from chromata_core.method import cautions
+from chromata_core.method.schools import agreement_options
+from chromata_core.method.vocabulary import (
+    SPECTROPHOTOMETRY,
+    Choice,
+    Example,
+    Fault,
+    Method,
+    NumberOption,
+    Observation,
+    Quantity,
+    Reading,
+    Role,
+    Slip,
+    Step,
+    SubstanceOption,
+    Supply,
+    Target,
+    Trials,
+    Wait,
+)
+from chromata_core.methods.closing import conclusion
+from chromata_core.methods.spectrophotometry import light
+from chromata_core.methods.weighing import tared
+
+METHOD = Method(
+    slug="metal-in-alloy",
+    version=1,
+    family=SPECTROPHOTOMETRY,
+    title="Copper in an alloy",
+    question="How much copper is in a piece of alloy?",
+    reaction="Cu + 4 H⁺ + 2 NO₃⁻ → Cu²⁺ + 2 NO₂ + 2 H₂O",
+    options=(
+        SubstanceOption("M_Cu", "Metal", (Choice("Cu", "Copper"),), "Cu", "M_Cu", fixed=True),
+        *light.options("0.2000", "mol/L", "0.0010", "2.00; 4.00; 6.00; 8.00", "10", "800"),
+        NumberOption("w_expected", "Expected copper", "62", "%", help="Brass: about 60 to 70.", low="0.1", high="100", planning=True),
+        NumberOption("m_plan", "Piece", "0.40", "g", low="0.001", planning=True),
+        NumberOption("V_flask_plan", "Flask for it", "50", "mL", low="1", planning=True),
+        NumberOption("D_plan", "Planned dilution, 1 in", "1", low="1", high="1000", planning=True),
+        *agreement_options("3", "%", "range", "5"),
+    ),
+    roles=(
+        Role("balance", "Balance", ("balance",), "balance-0.0001"),
+        Role("alloy_flask", "Flask for the dissolved alloy", ("flask",), "flask-50-a"),
+        *light.ROLES, *light.DILUTION_ROLES,
+    ),
+    readings=(
+        *light.STANDARDS,
+        tared("m", "Piece of alloy", "m", "Clean and dry, four decimals."),
+        Reading("V_alloy", "Flask it was made up in", "mL", "alloy_flask", "V_alloy"),
+        Observation("colour", "Its colour by eye", (
+            Choice("between", "Between the standards"), Choice("darker", "Darker than the strongest: dilute it now"), Choice("paler", "Paler than the weakest"),
+        ), hint="Hold it beside the standards before a white sheet."),
+        *light.unknown("dissolved alloy"),
+    ),
+    quantities=(
+        *light.read_off("mol/L"),
+        Quantity("c", "In the flask", "D * c_x", "mol/L", "c_flask"),
+        Quantity("n", "Copper in the flask", "c * V_alloy", "mmol", "n"),
+        Quantity("m_Cu", "Mass of copper", "n * M_Cu", "g", "m_Cu"),
+        Quantity("w_t", "Copper, this piece", "m_Cu / m", "%", "w"),
+        Quantity("w", "Copper in the alloy", "mean(w_t)", "%", "w̄_Cu", "summary", result=True, accepted=True),
+    ),
+    steps=(
+        Step("labels", "Goggles, gloves, hood", "Put goggles and gloves on", "and check that the hood draws.", "", "setup",
+             cautions=(cautions.GOGGLES, cautions.NITRIC, cautions.DYE, cautions.DEFER)),
+        *light.setup_steps("water"),
+        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",)),
+        Step("dissolve", "Dissolve it under the hood", "Piece into a beaker, 30 mL of 6 mol/L nitric acid, under the hood;", "wait until it is gone and no brown is left.",
+             "About ten minutes for a thin piece. Weigh the next one meanwhile.", wait=Wait("Dissolving", 600), meanwhile="weigh", cautions=(cautions.NITRIC,)),
+        Step("make-up", "Make up, invert", "Rinse it all into the flask, make up to the mark,", "invert ten times.", "What is not mixed is not one solution.", reads=("V_alloy",),
+             cautions=(cautions.NITRIC,)),
+        Step("compare", "Compare by eye", "Hold it beside the standards:", "does its colour lie between them?", "A piece that is mostly copper is far too dark.", reads=("colour",)),
+        light.read_step("Read the dissolved alloy", "Blank in, then rinse the cuvette with it,"),
+        Step("own", "Own calculation", "Work out the copper in the alloy yourself", "and compare.", "Cuvette, dilution, flask, moles, grams, per cent.", "closing", ("own.w",)),
+        conclusion(3),
+        Step("clean", "Collect the copper", "Collect every blue solution", "and rinse the cuvettes.", "", "closing", cautions=(cautions.COPPER_WASTE, cautions.DEFER)),
+    ),
+    hazards=(cautions.GOGGLES, cautions.NITRIC, cautions.COPPER_WASTE, cautions.CUVETTE, cautions.DEFER),
+    checks=light.CHECKS,
+    questions=(
+        "Why is the colour compared by eye before anything is read?",
+        "Which metals in the alloy could bend the result, and at which wavelength would you look for them?",
+        "Walk from the cuvette back to the solid: which factor matters most?",
+    ),
+    example=Example(
+        (
+            *light.standards(("2.00", "0.187"), ("4.00", "0.369"), ("6.00", "0.561"), ("8.00", "0.742")),
+            ("m", 1, None, "0.9127"), ("V_alloy", 1, None, "50.00"), ("colour", 1, None, "darker"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.826"),
+            ("V_taken", 1, None, "25.00"), ("V_made", 1, None, "50.00"), *light.read(1, 2, "0.413"),
+        ),
+        {}, {"dilution_pipette": "pipette-25-a"},
+    ),
+    trials=Trials("Piece", 1, 4, agree="w_t"),
+    path=("c_x", "D", "c", "V_alloy", "n", "m_Cu", "w_t"),
+    slips=(
+        *light.SLIPS,
+        Slip("no-flask", "the flask's volume is left out", "n", "c / c_stock * V_flask * c_stock"),
+        Slip("moles-as-grams", "moles are given for grams", "m_Cu", "n / 1000"),
+    ),
+    faults=(
+        *light.FAULTS,
+        Fault("not-mixed", "Flask not inverted", {"A_x": "x * 1.06", "T_x": "x * 0.9"}, "Streaks when it is tilted; the bottom is darker.", "Invert ten times, thumb on the stopper."),
+        Fault("left-in-beaker", "Not all rinsed over", {"A_x": "x * 0.97", "T_x": "x * 1.03"}, "The beaker is still blue.", "Rinse three times into the flask before making up."),
+    ),
+    charts=light.CHARTS,
+    targets=(
+        Target("Expected in the flask", "m_plan * w_expected / M_Cu / V_flask_plan", "mol/L", "before it is diluted"),
+        Target("Expected in the cuvette", "m_plan * w_expected / M_Cu / V_flask_plan / D_plan", "mol/L", "it must lie between the standards"),
+    ),
+    supplies=(
+        *light.supplies("Copper(II) nitrate of the plan's concentration"),
+        Supply("6 mol/L nitric acid", "30 * V_flask_plan / 50", "mL", note=cautions.NITRIC),
+        Supply("Alloy", "m_plan", "g"),
+    ),
+    waste=cautions.COPPER_WASTE,
+)  # fmt: skip

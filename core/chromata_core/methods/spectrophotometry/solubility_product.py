@@ -1,0 +1,113 @@
+"""Solubility product of a sparingly soluble salt by the colour of one of its ions."""
+
+from chromata_core.method import cautions
+from chromata_core.method.vocabulary import (
+    SPECTROPHOTOMETRY,
+    Choice,
+    ChoiceOption,
+    Example,
+    Fault,
+    Method,
+    NumberOption,
+    Observation,
+    Quantity,
+    Slip,
+    Step,
+    Supply,
+    Target,
+    Trials,
+    Wait,
+)
+from chromata_core.methods import constants
+from chromata_core.methods.closing import conclusion
+from chromata_core.methods.spectrophotometry import light
+
+_RATIO = "c / c_1"
+
+METHOD = Method(
+    slug="solubility-product",
+    version=1,
+    family=SPECTROPHOTOMETRY,
+    title="A solubility product",
+    question="How little of a sparingly soluble salt dissolves?",
+    reaction="MₐXᵦ(s) ⇌ a M + b X;  Ksp = [M]ᵃ[X]ᵇ",
+    options=(
+        ChoiceOption("salt", "Salt", (
+            Choice("Ag2CrO4", "Silver chromate, Ag₂CrO₄", sets={"a": "2", "b": "1", "Ksp_lit": "1.1e-12"}, words={"ion": "chromate", "solid": "silver chromate"}),
+            Choice("MX", "One to one, MX", sets={"a": "1", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt"}),
+            Choice("MX2", "One to two, MX₂", sets={"a": "1", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt"}),
+            Choice("M2X", "Two to one, M₂X", sets={"a": "2", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt"}),
+            Choice("M3X2", "Three to two, M₃X₂", sets={"a": "3", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt"}),
+        ), "Ag2CrO4", "Any other ratio can be set below."),
+        NumberOption("a", "Partner ions in the formula", "2", symbol="a", low="1", high="4"),
+        NumberOption("b", "Coloured ions in the formula", "1", symbol="b", low="1", high="4"),
+        NumberOption("Ksp_lit", "Accepted solubility product", "1.1e-12", symbol="K_lit", help="Silver chromate at 25 °C: about 1.1 × 10⁻¹², handbook value from memory."),
+        *light.options("0.0002400", "mol/L", "0.0000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "405", "T"),
+        constants.UNIT_CONCENTRATION,
+    ),
+    roles=(*light.ROLES, *light.DILUTION_ROLES),
+    readings=(
+        *light.STANDARDS,
+        Observation("clear", "The liquid over the solid", (Choice("clear", "Clear: nothing floats"), Choice("cloudy", "Cloudy: spin it again")), until=("clear",),
+                    hint="A grain in the light reads as colour."),
+        *light.unknown("saturated solution"),
+    ),
+    quantities=(
+        *light.read_off("mol/L"),
+        Quantity("c", "Coloured ion in the saturated solution", "D * c_x", "mol/L", "[X]"),
+        Quantity("r", "the same as a pure number", _RATIO, "", "x", positive="The line gives less than nothing here; look at the blank again."),
+        Quantity("r_M", "Partner ion", "a / b * r", "", "[M]"),
+        Quantity("K_t", "Solubility product, this solution", "r_M**a * r**b", "", "Ksp"),
+        Quantity("K", "Solubility product", "mean(K_t)", "", "K̄sp", "summary", result=True, accepted=True, known="Ksp_lit"),
+    ),
+    steps=(
+        Step("labels", "Goggles, gloves", "Put goggles and gloves on", "and set the waste bottle beside you.", "", "setup",
+             cautions=(cautions.GOGGLES, cautions.CHROMATE, cautions.SILVER, cautions.DEFER)),
+        *light.setup_steps("water"),
+        Step("wash", "Wash the solid", "Wash {solid} with water and spin it, three times;", "throw the wash water into the waste.",
+             "Wash water left in it carries ions that are not from the solid.", cautions=(cautions.CHROMATE,)),
+        Step("shake", "Let it saturate", "Shake it with fresh water, wait, shake again,", "then spin.", "Until nothing more dissolves: minutes, better an hour.",
+             wait=Wait("Saturating", 600), meanwhile="wash"),
+        Step("look", "Look through it", "Hold the liquid against the light:", "is it clear?", reads=("clear",)),
+        light.read_step("Read the saturated solution", "Blank in, rinse the cuvette with the clear liquid,"),
+        Step("own", "Own calculation", "Work out the solubility product yourself", "and compare.", "The partner ion follows from the formula; then the powers.", "closing", ("own.K",)),
+        conclusion(3),
+        Step("clean", "Collect silver and chromate", "Collect every solution and solid", "as hazardous waste.", "", "closing", cautions=(cautions.CHROMATE, cautions.DEFER)),
+    ),
+    hazards=(cautions.GOGGLES, cautions.CHROMATE, cautions.SILVER, cautions.CUVETTE, cautions.DEFER),
+    checks=light.CHECKS,
+    questions=(
+        "Why does an error of 5 % in the concentration make 15 % in the solubility product of M₂X?",
+        "How would you show that the solution was saturated?",
+        "What does a grain of solid in the light do to the result?",
+    ),
+    example=Example(
+        (
+            *light.standards(("1.00", "0.085"), ("2.00", "0.169"), ("4.00", "0.336"), ("6.00", "0.507"), ("8.00", "0.672")),
+            ("clear", 1, None, "clear"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.226"),
+            ("clear", 2, None, "clear"), ("rezero", 2, None, "zero"), *light.read(2, 1, "0.231"),
+            ("clear", 3, None, "clear"), ("rezero", 3, None, "zero"), *light.read(3, 1, "0.223"),
+        ),
+    ),
+    trials=Trials("Solution", 3, 6),
+    path=("c_x", "D", "c", "r_M", "K_t"),
+    slips=(
+        *(slip for slip in light.SLIPS if not slip.key.startswith(("dilution", "no-dilution"))),
+        Slip("no-coefficient", "the partner ion is not multiplied by its coefficient", "r_M", "r"),
+        Slip("no-exponent", "the exponents are left out", "K_t", "r_M * r"),
+        Slip("coefficient-outside", "the coefficient is not raised to its power", "K_t", "a / b * r**a * r**b"),
+    ),
+    faults=(
+        Fault("solid-in-light", "Solid in the cuvette", {"A_x": "x + 0.040", "T_x": "x * 0.912"}, "The reading sinks while you watch: a grain settles.", "Spin again, take the liquid from the top."),
+        Fault("not-saturated", "Not at equilibrium", {"A_x": "x * 0.88", "T_x": "x * 1.08"}, "The next shaking gives more colour.", "Shake and wait until two readings agree."),
+        Fault("wash-water", "Wash water left in", {"A_x": "x + 0.025", "T_x": "x * 0.944"}, "The first solution is darker than the later ones.", "Wash and spin three times."),
+        Fault("blank-drifted", "Blank not set again", {"A_x": "x - 0.020", "T_x": "x * 1.047"}, "With the blank in it no longer shows zero.", "Zero on the blank before every solution."),
+    ),
+    charts=light.CHARTS,
+    targets=(
+        Target("Coloured ion to be expected", "(Ksp_lit * (b / a)**a)**(1 / (a + b)) * c_1", "mmol/L", "it must lie between the standards"),
+        Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "mmol/L", "above what is expected"),
+    ),
+    supplies=(*light.supplies("Stock of {ion} in the plan's concentration"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
+    waste="Silver and chromate are collected as hazardous waste, never poured down the sink.",
+)  # fmt: skip
