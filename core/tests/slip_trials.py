@@ -14,13 +14,14 @@ from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
 from chromata_core.method.effects import example_sheet, with_slip
 from chromata_core.method.evaluate import context_of, result_places
-from chromata_core.method.sheet import Sheet
-from chromata_core.method.vocabulary import Method, Quantity, Reading, Slip
+from chromata_core.method.sheet import Sheet, bind
+from chromata_core.method.vocabulary import Method, Quantity, Slip
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
 
+_SET = ("clock", "wavelength scale")
 FIGURES = (3, 4, 4, 4, 4, 5)  # how students write a result, by weight; common practice, no published source
 
 
@@ -67,7 +68,10 @@ def _context(method: Method, chance: random.Random) -> Context:
 
 def _shaken(method: Method, chance: random.Random) -> Sheet:
     sheet = example_sheet(method)
-    readings = {r.key: r for r in method.readings if isinstance(r, Reading)}
+    bound = bind(method, sheet)
+    # one mark holds one volume, and a clock and a wavelength are set
+    fixed = [tool for tool in bound.instruments.values() if tool.low == tool.high or tool.kind in _SET]
+    readings = {r.key: r for r in bound.readings if bound.instruments[r.role] not in fixed}
     amount = chance.uniform(0.75, 1.25)
     given = []
     for item in sheet.given:

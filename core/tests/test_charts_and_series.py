@@ -6,6 +6,7 @@ from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
+from chromata_core.method.vocabulary import ChoiceOption
 from chromata_core.methods.registry import method, methods
 
 from .sheets import crucible
@@ -21,10 +22,16 @@ def delivered(*masses: str, trial: int = 1) -> Evaluation:
 
 class Charts(TestCase):
     def test_every_chart_of_every_example_can_be_drawn_and_said(self) -> None:
+        """Under the example's own choices, or one that has what the chart shows."""
         for slug, declared in methods().items():
-            charts = evaluate(declared, example_sheet(declared)).charts
+            choices = [
+                o for o in declared.options if isinstance(o, ChoiceOption) and slug != "potentiometric-titration"
+            ]
+            chosen = [{}, *({option.key: choice.key} for option in choices for choice in option.choices)]
+            sheets = [example_sheet(declared, {**declared.example.options, **options}) for options in chosen]
+            charts = {chart.key: chart for sheet in sheets for chart in evaluate(declared, sheet).charts}
             self.assertEqual(len(charts), len(declared.charts), slug)
-            for chart in charts:
+            for chart in charts.values():
                 with self.subTest(slug, chart=chart.key):
                     self.assertTrue(all(line.points for line in chart.lines))
                     self.assertTrue(chart.sentence.endswith("."))

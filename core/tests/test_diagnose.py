@@ -87,6 +87,7 @@ class Measured(TestCase):
             tally = measure(declared, rounds=3, seed=4)
             injected, named = injected + tally.injected, named + tally.named
             random, explained = random + tally.random, explained + tally.explained
-            self.assertGreaterEqual(tally.share_named, 0.97, tally.missed)
-        self.assertGreater(injected, 150)
+            self.assertGreaterEqual(tally.share_named, 0.9, tally.missed)  # a score of slips: one may be missed
+        self.assertGreater(injected, 300)
+        self.assertGreaterEqual(named / injected, 0.97)
         self.assertLessEqual(explained / random, 0.03)  # some 150 numbers only: the share itself is told by the bench

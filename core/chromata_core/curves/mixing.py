@@ -8,6 +8,7 @@ from chromata_core.curves.line import CurveError
 from chromata_core.quantity.column import Column
 
 _LEAST = 3
+_SLACK = 0.1  # s; columns of draws only average to about what was read
 
 
 def farthest(values: Column, start: Column) -> Column:
@@ -21,7 +22,7 @@ def before_mixing(times: Column, temperatures: Column, mixed: Column) -> Column:
 
     CurveError if nothing was read before mixing.
     """
-    t, c = _part(times, temperatures, _real(times) <= np.real(mixed).mean())
+    t, c = _part(times, temperatures, _real(times) <= np.real(mixed).mean() + _SLACK)
     if not len(t):
         raise CurveError("There is no reading before mixing. The starting temperature is needed.")
     column: Column = _line_at(t, c, mixed) if len(t) >= _LEAST else c.mean(axis=0)
@@ -47,7 +48,7 @@ def doubt_after_mixing(times: Column, temperatures: Column, mixed: Column, settl
 
 def count_from(times: Column, settled: Column) -> Column:
     """How many readings were made from ``settled`` on."""
-    return np.array([float((_real(times) >= np.real(settled).mean()).sum())])
+    return np.array([float((_real(times) >= np.real(settled).mean() - _SLACK).sum())])
 
 
 def mean_over(times: Column, values: Column) -> Column:
@@ -72,7 +73,7 @@ def _part(times: Column, temperatures: Column, chosen: Column) -> tuple[Column, 
 
 
 def _settled(times: Column, temperatures: Column, settled: Column) -> tuple[Column, Column]:
-    t, c = _part(times, temperatures, _real(times) >= np.real(settled).mean())
+    t, c = _part(times, temperatures, _real(times) >= np.real(settled).mean() - _SLACK)
     if len(t) < _LEAST:
         raise CurveError("Three readings or more are needed after the temperature has settled. Go on reading.")
     return t, c

@@ -66,6 +66,21 @@ def _mean_last(x: Column, times: Column) -> Column:
     return column
 
 
+def _poured(x: Column, by: Column, full: Column) -> Column:
+    """The sum of ``x`` once the last of ``by`` does not fill the vessel: nothing can have come after it."""
+    if len(x) != len(by) or np.real(by[-1]).mean() >= np.real(full).mean():
+        raise TooFewError("The last portion filled the vessel; pour on.")
+    column: Column = x.sum(axis=0)
+    return column
+
+
+def _sum_of(x: Column, number: Column) -> Column:
+    if len(x) < np.real(number).mean():
+        raise TooFewError("Some portions are still to come.")
+    column: Column = x.sum(axis=0)
+    return column
+
+
 def _dilution_factor(made_up: Column, taken: Column) -> Column:
     """Volume made up over volume taken; 1 where nothing was diluted (both zero)."""
     none = np.real(taken) == 0
@@ -85,6 +100,8 @@ FUNCTIONS: dict[str, Function] = {
     "exp": Function(np.exp, "exp", ("",), ""),
     "sqrt": Function(np.sqrt, "√", root=True),
     "lesser": Function(_lesser, "the lesser of", (None, 0)),
+    "poured": Function(_poured, "sum of", (None, None, 1), lists=2),
+    "sum_of": Function(_sum_of, "sum of", (None, ""), lists=1),
     "mean_last": Function(_mean_last, "mean of the last", (None, ""), lists=1),
     "farthest": Function(mixing.farthest, "farthest from the start of", (None, 0), lists=1),
     "dilution_factor": Function(_dilution_factor, "made up over taken", (None, 0), ""),

@@ -56,8 +56,8 @@ class Between:
         found = []
         for trial in at.trials(valid=False):
             values = [at.value(key, trial) for key in (self.amount, self.low, self.high)]
-            if all(value is not None for value in values):
-                n, low, high = (value or 0.0 for value in values)
+            n, low, high = (value or 0.0 for value in values)
+            if None not in values and high > low:
                 found.append((trial, n, low, high))
         if not found:
             return None

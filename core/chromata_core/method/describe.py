@@ -8,7 +8,7 @@ from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.method.compute import mean_of
-from chromata_core.method.effects import Effect, example_sheet, fault_effects, slip_effects
+from chromata_core.method.effects import Effect, example_sheet, slip_effects, what_if
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import constants, explain, option_text, symbols, without
 from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
@@ -164,8 +164,8 @@ def page(method: Method) -> MethodPage:
         steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
         hazards=[at.bound.worded(hazard) for hazard in method.hazards],
         questions=list(method.questions),
-        slips=slip_effects(method),
-        faults=fault_effects(method),
+        slips=slip_effects(at.bound),
+        faults=what_if(at.bound),
         example_source=method.example.source,
         example_known=constants(at),
         example_lines=explain(at),

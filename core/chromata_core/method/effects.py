@@ -37,19 +37,13 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
     return replace(sheet, given=given)
 
 
-def slip_effects(method: Method) -> list[Effect]:
-    """Each slip with what it does to the worked example."""
-    bound = bind(method, example_sheet(method))
+def slip_effects(bound: Bound) -> list[Effect]:
+    """Each slip with what it does to the results of these readings."""
     straight = compute(bound)
     return [
         Effect(slip.key, slip.says, "", "", *_change(bound, straight, with_slip(bound, slip, straight)))
-        for slip in active(method.slips, bound.options)
+        for slip in active(bound.method.slips, bound.options)
     ]
-
-
-def fault_effects(method: Method) -> list[Effect]:
-    """Each fault with what it does to the worked example."""
-    return what_if(bind(method, example_sheet(method)))
 
 
 def what_if(bound: Bound) -> list[Effect]:

@@ -54,7 +54,8 @@ def generic_variants(
 ) -> list[Variant]:
     """Other formulas for the quantities ``trees``, without those that a method declares itself."""
     known = {(variant.quantity, variant.formula) for variant in declared}
-    factors = {o.key: o.label for o in bound.method.options if isinstance(o, NumberOption) and o.symbol}
+    chosen = [o for o in bound.method.options if isinstance(o, NumberOption) and o.symbol and not o.fixed]
+    factors = {option.key: option.label for option in chosen}
     factors = {key: label for key, label in factors.items() if bound.number(key) != 1}
     found: list[Variant] = []
     for quantity, tree in trees:
@@ -113,7 +114,18 @@ def _shapes(tree: Node, label: str) -> Iterator[Other]:
 
 
 def _put(tree: Node, old: Node, new: Node) -> Node:
-    return rewritten(tree, lambda node: new if node == old else node)
+    return rewritten(tree, lambda node: new if node == old else _shorter(node))
+
+
+def _shorter(node: Node) -> Node:
+    """``node`` without a factor of 1, so that a slip that was declared is known again."""
+    match node:
+        case Binary("*" | "/", left, Number("1")):
+            return left
+        case Binary("*", Number("1"), right):
+            return right
+        case _:
+            return node
 
 
 def _calling(tree: Node, old: str, new: str) -> Node:

@@ -240,4 +240,4 @@ class OffTheLine:
             found = line([x for x, _ in pairs], [y for _, y in pairs])
             return dilution((value - found.intercept) / found.slope, max(xs))
         except (CurveError, ZeroDivisionError):
-            return dilution(value, max(ys))
+            return dilution(value, max(ys)) if max(ys) > 0 else 2

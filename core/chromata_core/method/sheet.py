@@ -33,7 +33,7 @@ Slot = tuple[str, int | None, int | None]
 VOID = "void"
 _LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
-_MOST_LISTED = 12
+_MOST_LISTED = 24
 
 
 @dataclass(frozen=True, slots=True)
@@ -257,13 +257,12 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
-    # a reading is written in the unit that its instrument shows
-    as_shown = tuple(replace(reading, unit=instruments[reading.role].unit) for reading in readings)
     bound = Bound(
-        method, options, instruments, as_shown, observations,
+        method, options, instruments, readings, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
         sheet.opened,
     )  # fmt: skip
+    bound = replace(bound, readings=tuple(_as_shown(bound, reading) for reading in readings))
     typed: dict[Slot, Typed] = {}
     texts: dict[Slot, str] = {}
     for given in sheet.given:
@@ -280,6 +279,11 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         raise SheetError(problems)
     times = {given.slot: given.at for given in sheet.given if given.at is not None}
     return replace(bound, typed=typed, texts=texts, times=times)
+
+
+def _as_shown(bound: Bound, reading: Reading) -> Reading:
+    """``reading`` in the unit that its instrument shows, its label in the words of the chosen options."""
+    return replace(reading, unit=bound.instruments[reading.role].unit, label=bound.worded(reading.label))
 
 
 def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:

@@ -8,7 +8,7 @@ from chromata_core.method.describe import PartOut, parts_out
 from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import BudgetOut
-from chromata_core.method.sheet import Bound, Sheet, bind
+from chromata_core.method.sheet import Bound, Sheet, bind, holds
 from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.quantity.rounding import with_figures
@@ -89,7 +89,12 @@ def _alternatives(method: Method, bound: Bound, plan: Sheet) -> list[Alternative
                 percent = _percent(method, replace(plan, instruments={**plan.instruments, role.key: other.slug}))
                 found += _alternative(role.label, other.short, percent)
     for option in method.options:
-        if isinstance(option, NumberOption) and option.symbol and (limit := bound.number(f"{option.key}.limit")):
+        if (
+            isinstance(option, NumberOption)
+            and option.symbol
+            and holds(option.when, bound.options)
+            and (limit := bound.number(f"{option.key}.limit"))
+        ):
             half = {**plan.options, f"{option.key}.limit": str(limit / 2)}
             percent = _percent(method, replace(plan, options=half))
             found += _alternative(option.limit_label or option.label, f"known to ± {limit / 2}", percent)

@@ -24,7 +24,7 @@ HEAT_CAPACITY = NumberOption("c", "Heat capacity of water", "4.184", "J/(g·K)",
 CUP: tuple[Option, ...] = (
     ChoiceOption("cup", "Heat that the cup takes", (Choice("counted", "Counted, with its cup constant"), Choice("neglected", "Neglected")), "counted"),
     NumberOption("C_cup", "Cup constant", "10", "J/K", "C_cup", "Two nested foam cups with lid: about 10 J/K. Common practice.", "5",
-                 "rectangular", "Cup constant", low="0.1", when={"cup": "counted"}),
+                 "normal95", "Cup constant", low="0.1", when={"cup": "counted"}),
 )  # fmt: skip
 THERMOMETER = Role("thermometer", "Thermometer", ("thermometer", "glass thermometer"), "thermometer-0.1")
 CLOCK = Role("clock", "Clock", ("clock",), "clock-1s")

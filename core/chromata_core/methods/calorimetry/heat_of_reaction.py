@@ -46,7 +46,7 @@ METHOD = Method(
             Choice("dissolution", "A solid dissolves", sets={"H_lit": "34.9"}, words={"burn": cautions.DISSOLVING, "mix": "Tip the solid in"}),
         ), "neutralisation"),
         NumberOption("c_a", "Acid concentration", "1.000", "mol/L", "c_a", "", "0.005", "normal95", "Acid concentration", when=_ACID),
-        NumberOption("c_b", "Base concentration", "1.000", "mol/L", "c_b", "", "0.005", "normal95", "Base concentration", when=_ACID),
+        NumberOption("c_b", "Base concentration", "1.100", "mol/L", "c_b", "A little more than the acid, so that all acid reacts.", "0.005", "normal95", "Base concentration", when=_ACID),
         NumberOption("rho", "Density of the solution", "1.02", "g/mL", "ρ", "0.5 mol/L sodium chloride: 1.02 g/mL.", low="0.5", when=_ACID),
         cup.HEAT_CAPACITY,
         *cup.CUP,
@@ -139,7 +139,7 @@ METHOD = Method(
         Fault("base-warm", "Base warmer than written", {"T_b": "x - 1.0"}, "Freshly made or held in the hand.", "Let both stand side by side, read both."),
         Fault("spilt-base", "Some of the base spilt", {"V_b": "x * 1.04"}, "A wet bench; the amount is counted that never reacted.", "Pour at once, beaker's lip on the cup's rim."),
         Fault("poured-late", "Poured later than the plan says", {"t": "x - 20"}, "The line is drawn back to a moment when nothing was mixed.",
-              "Pour when the clock shows the planned time, or correct the plan.", when=cup.RECORDED),
+              "Pour when the clock shows the planned time, or correct the plan.", when={"peak": "extrapolated"}),
     ),
     charts=(
         cup.TRACE,

@@ -141,11 +141,11 @@ METHOD = Method(
     ),
     example=Example(
         (
-            ("m_before", 0, None, "18.3021"), ("m_after", 0, None, "18.1798"),
+            ("m_before", 0, None, "18.3021"), ("m_after", 0, None, "18.1798"), ("m_weighed", 0, None, "0.1223"),
             ("V_start", 0, None, "0.30"), ("end_point", 0, None, "held"), ("V_end", 0, None, "23.6"),
-            ("m_before", 1, None, "18.1798"), ("m_after", 1, None, "18.0594"),
+            ("m_before", 1, None, "18.1798"), ("m_after", 1, None, "18.0594"), ("m_weighed", 1, None, "0.1204"),
             ("V_start", 1, None, "0.10"), ("end_point", 1, None, "held"), ("V_end", 1, None, "22.87"),
-            ("m_before", 2, None, "18.0594"), ("m_after", 2, None, "17.9417"),
+            ("m_before", 2, None, "18.0594"), ("m_after", 2, None, "17.9417"), ("m_weighed", 2, None, "0.1177"),
             ("V_start", 2, None, "0.35"), ("end_point", 2, None, "held"), ("V_end", 2, None, "22.63"),
         ),
         {"M_p": "Na2CO3"},
