@@ -53,7 +53,7 @@ class HeatOfFusion(TestCase):
         )
 
     def test_a_simulated_cup(self) -> None:
-        """The ice's enthalpy put in comes out of the trace within the stated interval, in nineteen of twenty and more."""
+        """The ice's enthalpy put in comes out of the trace within the stated interval, 18 times of 20."""
         held = 0
         for seed in range(20):
             given = tuple(

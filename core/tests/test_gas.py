@@ -1,5 +1,6 @@
 """Gases over water beside constants of nature, steam tables and the arithmetic of two metals."""
 
+from collections.abc import Mapping
 from unittest import TestCase
 
 from CoolProp.CoolProp import PropsSI
@@ -30,12 +31,12 @@ def quantity(outcome: Evaluation, key: str) -> float:
 
 
 class OneApparatusFourQuestions(TestCase):
-    """45.23 mL at 22 °C under 998.5 hPa: 1.7915820 mmol of dry gas, worked with IAPWS-95 and CODATA (CoolProp, scipy)."""
+    """45.23 mL at 22 °C under 998.5 hPa: 1.7915820 mmol of dry gas, by IAPWS-95 and CODATA (CoolProp, scipy)."""
 
     air, volume, celsius = 99850.0, 45.23e-6, 22.0
     dry = air - PropsSI("P", "T", 273.15 + celsius, "Q", 0, "Water")
     amount = dry * volume / (constants.R * (273.15 + celsius))
-    read = {"p_bar": "998.5", "V": "45.23", "T": "22.0"}
+    read: Mapping[str, str] = {"p_bar": "998.5", "V": "45.23", "T": "22.0"}
 
     def test_the_anchor_itself(self) -> None:
         self.assertAlmostEqual(self.amount * 1e3, 1.7915820, places=6)
@@ -95,7 +96,8 @@ class WhatPresses(TestCase):
         """750.0 mmHg = 75.00 cmHg = 99.992 kPa, conventional millimetre of mercury."""
         found = {}
         for tool, text in (
-            ("barometer-mmhg", "750.0"), ("barometer-cmhg", "75.00"), ("pressure-kpa", "99.99"), ("pressure-hpa", "750.0 mmHg"),
+            ("barometer-mmhg", "750.0"), ("barometer-cmhg", "75.00"), ("pressure-kpa", "99.99"),
+            ("pressure-hpa", "750.0 mmHg"),
         ):  # fmt: skip
             given = (Given("p_bar", text),)
             outcome = evaluate(TUBE, Sheet({}, {"barometer": tool}, given))

@@ -59,7 +59,8 @@ class Published(TestCase):
             "c_stock": "1", "c_stock.limit": "0", "p": "2", "V_plan": "; ".join(v for v, _ in points),
         }  # fmt: skip
         sheet = Sheet(
-            options, {role: tool.slug for role, tool in exact.items()}, (*standards(points), *unknown("0.0712", "0.0716")),
+            options, {role: tool.slug for role, tool in exact.items()},
+            (*standards(points), *unknown("0.0712", "0.0716")),
             {tool.slug: tool for tool in exact.values()},
         )  # fmt: skip
         result = first(evaluate(LINE, sheet))
@@ -175,8 +176,8 @@ class BackToTheSolid(TestCase):
         """0.0800 mol/L in 50 mL after 1 in 2 is 8.00 mmol, 0.5084 g of copper (63.546): 63.55 % of 0.8000 g."""
         line = [("2.00", "0.200"), ("4.00", "0.400"), ("6.00", "0.600"), ("8.00", "0.800")]
         given = (
-            *standards(line), Given("m", "0.8000", 1), Given("V_alloy", "50.00", 1), Given("colour", "darker", 1), *unknown("0.9", "0.400"),
-            Given("V_taken", "25.00", 1), Given("V_made", "50.00", 1),
+            *standards(line), Given("m", "0.8000", 1), Given("V_alloy", "50.00", 1), Given("colour", "darker", 1),
+            *unknown("0.9", "0.400"), Given("V_taken", "25.00", 1), Given("V_made", "50.00", 1),
         )  # fmt: skip
         outcome = evaluate(ALLOY, Sheet({}, {"dilution_pipette": "pipette-25-a"}, given))
         self.assertAlmostEqual(first(outcome).value, 100 * 0.0800 * 2 * 0.050 * 63.546 / 0.8, delta=0.01)
@@ -248,7 +249,8 @@ class ChargeAndIodine(TestCase):
         moles = 30 / (10 * constants.physical_constants["Faraday constant"][0])
         iodine = round(800 * moles / 0.1, 3) / 800
         wanted = {
-            "z": 10.0, "F": constants.physical_constants["Faraday constant"][0], "N_A": constants.Avogadro, "efficiency": 100.0,
+            "z": 10.0, "F": constants.physical_constants["Faraday constant"][0], "N_A": constants.Avogadro,
+            "efficiency": 100.0,
         }  # fmt: skip
         for question, value in wanted.items():
             result = first(self.run_of({"question": question}, iodine))

@@ -6,7 +6,7 @@ from uuid import uuid4
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.method.pairs_file import read_pairs
+from chromata_core.method.curve_file import read_curve
 from chromata_core.method.sheet import Bound, bind
 from chromata_core.method.vocabulary import Series
 from chromata_core.methods.registry import method
@@ -18,12 +18,14 @@ from people.models import Person
 
 
 @transaction.atomic
-def write_curve(bench: Bench, author: Person, trial: int, text: str) -> list[Kept]:
-    """Appends the pairs of a logged file to the curve of ``trial``; SheetError or Refused, and then nothing is kept."""
+def write_curve(bench: Bench, author: Person, key: str, trial: int | None, text: str) -> list[Kept]:
+    """Appends the pairs of a logged file to the series ``key`` and the one beside it; SheetError or Refused, and then
+    nothing is kept.
+    """
     bound = bind(method(bench.session.method), sheet_of(bench, bench.entries.order_by("sequence")))
-    pair = _paired(bound)
-    begun = len(bound.series(pair[0], trial))
-    points = enumerate(read_pairs(text), begun + 1)
+    series, beside = _paired(bound, key)
+    pair, begun = (series.key, beside), len(bound.series(series.key, trial))
+    points = enumerate(read_curve(text, series.logged), begun + 1)
     now = timezone.now()
     drafts = [
         Draft(uuid4(), key, value, trial, index, now, None, "")
@@ -38,9 +40,10 @@ def write_curve(bench: Bench, author: Person, trial: int, text: str) -> list[Kep
     return kept
 
 
-def _paired(bound: Bound) -> tuple[str, str]:
-    """The two series of a method that are read side by side."""
-    for reading in bound.readings:
-        if isinstance(reading, Series) and reading.beside:
-            return reading.beside, reading.key
-    raise Refused("This experiment has no curve to which a logged file could belong.", 422)
+def _paired(bound: Bound, key: str) -> tuple[Series, str]:
+    """The series ``key``, which may be taken over from a file, and the one that is read beside it."""
+    series = bound.part(key)
+    beside = [r.key for r in bound.readings if isinstance(r, Series) and r.beside == key]
+    if not isinstance(series, Series) or not series.logged or not beside:
+        raise Refused("There is no curve here to which a logged file could belong.", 422)
+    return series, beside[0]

@@ -37,9 +37,10 @@ class KeptSerializer(serializers.Serializer[Any]):
 
 
 class CurveSerializer(serializers.Serializer[Any]):
-    """A logged curve: the trial it belongs to, and the file as text."""
+    """A logged curve: the series and trial it belongs to (none: the bench), and the file as text."""
 
-    trial = serializers.IntegerField(min_value=1, max_value=1000)
+    key = serializers.CharField(max_length=60)
+    trial = serializers.IntegerField(min_value=1, max_value=1000, allow_null=True)
     file = serializers.CharField(max_length=200_000, trim_whitespace=False)
 
 

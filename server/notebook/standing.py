@@ -27,4 +27,8 @@ def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
         Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp())
         for entry in standing(entries)
     )
-    return Sheet(bench.session.options, bench.session.instruments, given, stock_of(bench.session))
+    opened = bench.session.opened_at
+    return Sheet(
+        bench.session.options, bench.session.instruments, given, stock_of(bench.session),
+        opened.timestamp() if opened else None,
+    )  # fmt: skip

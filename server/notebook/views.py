@@ -47,7 +47,7 @@ class Curve(APIView):
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
         said = asked(CurveSerializer, request)
-        kept = write_curve(bench, person_of(request), said["trial"], said["file"])
+        kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
         return Response(KeptSerializer(kept, many=True).data)
 
 

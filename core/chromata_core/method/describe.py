@@ -77,7 +77,8 @@ class RoleOut:
 @dataclass(frozen=True, slots=True)
 class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
-    ``beside`` the series with which this one is read in turn, ``often`` says how often it is read.
+    ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
+    may be taken over from a file: a curve, or a spectrum.
     """
 
     kind: str
@@ -92,6 +93,7 @@ class PartOut:
     until: list[str]
     beside: str
     often: str
+    logged: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -224,9 +226,9 @@ def parts_out(bound: Bound) -> list[PartOut]:
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug
-            beside = part.beside if isinstance(part, Series) else ""
+            beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
             found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
-                                 [], [], beside, _often(part)))  # fmt: skip
+                                 [], [], beside, _often(part), logged))  # fmt: skip
     return found
 
 

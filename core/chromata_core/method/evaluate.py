@@ -69,6 +69,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         quantities=_quantities(at, None),
         results=_results_out(at, accepted or {}),
         charts=[chart for drawing in method.charts if (chart := drawing.draw(at)) is not None],
+        path=list(method.path),
         agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),
         replicates_pass=_replicates_pass(at),
         findings=[f for f in findings if f.level != "keep"],

@@ -172,7 +172,9 @@ class OwnAnswer:
 
 @dataclass(frozen=True, slots=True)
 class Evaluation:
-    """Everything the core says of one sheet. ``replicates_pass``: enough trials, and they agree by the class rule."""
+    """Everything the core says of one sheet. ``replicates_pass``: enough trials, and they agree by the class rule.
+    ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
+    """
 
     method: str
     version: int
@@ -185,6 +187,7 @@ class Evaluation:
     quantities: list[QuantityOut]
     results: list[ResultOut]
     charts: list[Chart]
+    path: list[str]
     agreement: Finding | None
     replicates_pass: bool
     findings: list[Finding]

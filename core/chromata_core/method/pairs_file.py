@@ -9,7 +9,7 @@ from chromata_core.quantity.typed import parse_reading
 _LARGEST, _MOST = 200_000, 100
 
 
-def read_pairs(text: str) -> list[tuple[str, str]]:
+def read_pairs(text: str, most: int = _MOST) -> list[tuple[str, str]]:
     """The pairs in ``text``, each number as it is written; SheetError says which line cannot be read.
 
     Columns are separated by a semicolon, a tab or a comma (a comma inside a number is a decimal point where another
@@ -24,13 +24,13 @@ def read_pairs(text: str) -> list[tuple[str, str]]:
         if not any(cells) or (not pairs and not _numbers(cells)):
             continue
         if not _numbers(cells):
-            raise SheetError([f"Line {number} does not hold two numbers. Give volume and reading, one pair a line."])
+            raise SheetError([f"Line {number} does not hold two numbers. Give both values, one pair a line."])
         pairs.append((cells[0], cells[1]))
     if not pairs:
-        raise SheetError(["No pairs of numbers were found. Give volume and reading in two columns, one pair a line."])
-    if len(pairs) > _MOST:
+        raise SheetError(["No pairs of numbers were found. Give both values in two columns, one pair a line."])
+    if len(pairs) > most:
         raise SheetError(
-            [f"The file holds {len(pairs)} points; a bench takes {_MOST}. Thin it out away from the jump."]
+            [f"The file holds {len(pairs)} points; a bench takes {most}. Thin it out where little happens."]
         )
     return pairs
 

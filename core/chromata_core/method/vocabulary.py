@@ -154,12 +154,14 @@ class Reading:
 class Series(Reading):
     """Readings of one kind, made again until ``until`` is met. ``beside`` names the series with which this one is read
     in turn, so that the two are pairs; only the first of them has a rule. ``starts``: its first reading is where a
-    delivery begins.
+    delivery begins. ``logged`` ones may be taken over from a file, with the one that stands beside: a curve, or a
+    spectrum.
     """
 
     until: SeriesRule | None = None
     beside: str = ""
     starts: bool = False
+    logged: Literal["", "curve", "spectrum"] = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,8 +4,8 @@ from collections.abc import Mapping, Sequence
 
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation, Hand
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.vocabulary import Method, Observation
+from chromata_core.method.sheet import Given, Sheet, Slot
+from chromata_core.method.vocabulary import Method, Observation, Reading
 from chromata_core.simulation.readings import Written
 
 _MOST = 400
@@ -20,16 +20,26 @@ def follow(
     are those to the closing questions, in order. The walk ends at the first thing there is nothing to write for.
     """
     readings = {(one.key, one.trial, one.index): one.text for one in written}
+    extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
     sheet, made = Sheet(options), list[Written]()
     for _ in range(_MOST):
         state = evaluate(method, sheet)
         hand = state.hand
+        # what is made only if needed comes before the next reading of its step
+        hand = next((t for t in state.tasks if _needed(t, hand, extra, readings)), hand)
         text = readings.get((hand.key, hand.trial, hand.index)) or _otherwise(method, hand, state, answers)
         if not text:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
         sheet = Sheet(options, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
     return made
+
+
+def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Slot, str]) -> bool:
+    """Whether ``task`` is an optional reading of the step in hand that was made, once that step has begun again."""
+    again = (hand.index or 0) > 1
+    here = task.step == hand.step and task.trial == hand.trial and not task.done
+    return again and here and task.key in extra and (task.key, task.trial, task.index) in readings
 
 
 def _otherwise(method: Method, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:

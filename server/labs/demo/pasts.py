@@ -1,4 +1,4 @@
-"""Past sessions of other families: a hydrate, the calibration of pipettes, pellets of garden lime. All invented."""
+"""Past sessions of the other families: simulated benches that follow their method. All invented."""
 
 from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
@@ -8,6 +8,9 @@ from stock.actions import store
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.simulation.crucible_bench import heat
+from chromata_core.simulation.cup_bench import melt
+from chromata_core.simulation.gas_bench import collect
+from chromata_core.simulation.light_bench import absorb
 from chromata_core.simulation.readings import Written
 from chromata_core.simulation.tablet_bench import neutralise
 from chromata_core.simulation.walk import follow
@@ -20,14 +23,19 @@ from people.models import Person, Section
 _SALT = {"M_salt": "MgSO4"}
 _LIME = {"c_a": "0.1012", "c_b": "0.0987", "q_expected": "9.5"}
 _PELLETS = {"Pellet K": (1.38, 9.42), "Pellet T": (1.21, 11.05)}
+_NICKEL = {"c_stock": "0.2000", "c_stock.limit": "0.0010", "V_plan": "2.00; 4.00; 6.00; 8.00", "wavelength": "395"}
+_BATHS = {"Rinse tank": 0.0874, "Bath A": 0.3160}
 _PIPETTES = ((-0.0041, 0.0021), (0.0008, 0.0015), (0.0012, 0.0061), (-0.0003, 0.0012))
 
 
 def make_pasts(section: Section, now: datetime) -> None:
-    """All three, the latest first."""
+    """All of them."""
     _hydrate(section, now - timedelta(days=13, hours=3))
     _pipettes(section, now - timedelta(days=20, hours=2))
     _lime(section, now - timedelta(days=9, hours=1))
+    _tubes(section, now - timedelta(days=27, hours=2))
+    _ice(section, now - timedelta(days=34, hours=3))
+    _nickel_bath(section, now - timedelta(days=41, hours=1))
 
 
 def _opened(section: Section, slug: str, title: str, start: datetime, options: dict[str, str], benches: int,
@@ -97,6 +105,52 @@ def _lime(section: Section, start: datetime) -> None:
         _wrote(bench, start + timedelta(minutes=12), written, answers)
     other = neutralise(declared, session.options, 1.30, 8.15, 777, 2)
     actions.set_comparison(session, "Crushed shell, own mill", _as_csv(other))
+    _closed(session)
+
+
+def _tubes(section: Section, start: datetime) -> None:
+    session = _opened(section, "gas-eudometer", "One constant for all gases", start, {}, 8, [])
+    answers = (
+        "The vapour comes from the water in the tube, so its temperature decides.",
+        "Trapped air makes R too large; oxide weighs and gives no gas, so R comes out too small.",
+        "Else the water column hangs on the gas and its pressure is not that of the air.",
+        "The balance: 0.1 mg of 35 mg. A longer ribbon in a larger tube would help.",
+    )
+    for bench in session.benches.select_related("session"):
+        oxide, trapped = (0.035, 0.0) if bench.number == 3 else (0.0, 0.9) if bench.number == 7 else (0.0, 0.0)
+        written = collect(1006.4, 900 + bench.number, oxide=oxide, trapped=trapped)
+        pen = _wrote(bench, start + timedelta(minutes=8), written, answers)
+        if bench.number == 3:
+            pen.mark("note", "The ribbon was grey; we sanded one side only.")
+    _closed(session)
+
+
+def _ice(section: Section, start: datetime) -> None:
+    session = _opened(section, "heat-of-fusion", "What does ice take to melt?", start, {"peak": "trace"}, 8, [])
+    answers = (
+        "It counts warming the melt water as melting; about an eighth too much.",
+        "It weighs as ice and takes no heat: the value comes out too small.",
+        "Heat leaks out first and in later, and the two nearly cancel.",
+    )
+    for bench in session.benches.select_related("session"):
+        written = [one for trial in (1, 2) for one in melt(6.007, 1000 + 10 * bench.number + trial, trial)]
+        _wrote(bench, start + timedelta(minutes=7), written, answers)
+    _closed(session)
+
+
+def _nickel_bath(section: Section, start: datetime) -> None:
+    samples = [{"name": name, "accepted": {"c": f"{c:.5f}"}} for name, c in _BATHS.items()]
+    session = _opened(section, "beer-lambert", "How strong is the nickel bath?", start, _NICKEL, 8, samples)
+    answers = (
+        "Beyond the last standard nobody has shown that the line goes on.",
+        "It is near zero: the blank was the right one.",
+        "The scatter about the line; more standards would help.",
+    )
+    volumes = [float(text) for text in _NICKEL["V_plan"].split(";")]
+    for bench in session.benches.select_related("session", "sample"):
+        assert bench.sample is not None
+        written = absorb(_BATHS[bench.sample.label], 0.2, 5.1, volumes, 1200 + bench.number)
+        _wrote(bench, start + timedelta(minutes=21), written, answers)
     _closed(session)
 
 

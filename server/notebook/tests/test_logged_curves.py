@@ -24,7 +24,7 @@ class LoggedCurve(Room):
 
     def send(self, text: str, bench: Bench | None = None, who: Any = None) -> Any:
         path = f"/api/benches/{(bench or self.iron).pk}/curve"
-        return self.as_(who or self.student).post(path, {"trial": 1, "file": text}, "application/json")
+        return self.as_(who or self.student).post(path, {"key": "V", "trial": 1, "file": text}, "application/json")
 
     def test_a_whole_curve_gives_its_end_point(self) -> None:
         write(self.as_(self.student), self.iron, entry("m_before", "15.3310", 1), entry("m_after", "14.5173", 1))

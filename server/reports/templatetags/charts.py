@@ -22,14 +22,20 @@ def chart_svg(chart: Chart, colour: str) -> SafeString:
     left = [line for line in chart.lines if not line.right]
     xs = [x for line in chart.lines for x, _ in line.points] + [x for area in chart.areas for x in area.x]
     ys = [y for line in left for _, y in line.points] + [y for area in chart.areas for y in area.y]
-    across, x_ticks = _axis([*xs, *(m.x for m in chart.marks if m.x is not None)], _LEFT, _WIDTH - _RIGHT)
+    ys += [mark.y for mark in chart.marks if mark.y is not None]
+    ys += [0.0 for line in left if line.style == "bars"]
+    wide = [0.3, len(chart.ticks) + 0.7] if chart.ticks else [*xs, *(m.x for m in chart.marks if m.x is not None)]
+    across, x_ticks = _axis(wide, _LEFT, _WIDTH - _RIGHT)
     up, y_ticks = _axis(ys, _HEIGHT - _BOTTOM, _TOP)
     parts = [
         *(_area(across, up, area.x, area.y) for area in chart.areas),
-        *(_grid(across, up, x_ticks, y_ticks)),
+        *(_grid(across, up, [] if chart.ticks else x_ticks, y_ticks)),
         *(_bars(across, line) for line in chart.lines if line.right),
-        *(_trace(across, up, line, colour) for line in left),
+        *(_standing(across, up, line, colour) for line in left if line.style == "bars"),
+        *(_trace(across, up, line, colour) for line in left if line.style != "bars"),
         *(_mark(across(mark.x), mark.label) for mark in chart.marks if mark.x is not None),
+        *(_level(up(mark.y), mark.label) for mark in chart.marks if mark.y is not None),
+        *(_named(across(x), word) for x, word in chart.ticks),
         _words(chart),
     ]
     body = format_html_join("", "{}", ((part,) for part in parts))
@@ -69,9 +75,11 @@ def _grid(across: Place, up: Place, x_ticks: list[float], y_ticks: list[float]) 
 def _trace(across: Place, up: Place, line: ChartLine, colour: str) -> SafeString:
     at = [(f"{across(x):.1f}", f"{up(y):.1f}") for x, y in line.points]
     dots = format_html_join("", '<circle cx="{}" cy="{}" r="2.2" fill="{}"/>', ((x, y, colour) for x, y in at))
-    if line.style != "line":
+    if line.style == "dots":
         return dots
     path = " ".join(",".join(pair) for pair in at)
+    if line.style == "path":
+        return format_html('<polyline points="{}" fill="none" stroke="{}" stroke-width="1.3"/>', path, _SOFT)
     return format_html('<polyline points="{}" fill="none" stroke="{}" stroke-width="1.3"/>{}', path, colour, dots)
 
 
@@ -80,6 +88,24 @@ def _bars(across: Place, line: ChartLine) -> SafeString:
     bar = '<line x1="{0}" x2="{0}" y1="{1}" y2="{2}" stroke="{3}" stroke-width="2.4"/>'
     rows = ((f"{across(x):.1f}", base, f"{base - abs(y) / most * (base - _TOP):.1f}", _RULE) for x, y in line.points)
     return format_html_join("", bar, rows)
+
+
+def _standing(across: Place, up: Place, line: ChartLine, colour: str) -> SafeString:
+    bar = '<line x1="{0}" x2="{0}" y1="{1}" y2="{2}" stroke="{3}" stroke-width="14"/>'
+    rows = ((f"{across(x):.1f}", f"{up(0):.1f}", f"{up(y):.1f}", colour) for x, y in line.points)
+    return format_html_join("", bar, rows)
+
+
+def _level(y: float, label: str) -> SafeString:
+    line = '<line x1="{}" x2="{}" y1="{}" y2="{}" stroke="{}" stroke-dasharray="4 3"/>'
+    text = '<text x="{}" y="{}" font-size="9" text-anchor="end" fill="{}">{}</text>'
+    drawn = format_html(line, _LEFT, _WIDTH - _RIGHT, f"{y:.1f}", f"{y:.1f}", _INK)
+    return drawn + format_html(text, _WIDTH - _RIGHT - 3, f"{y - 3:.1f}", _INK, label)
+
+
+def _named(x: float, word: str) -> SafeString:
+    text = '<text x="{}" y="{}" font-size="7.5" fill="{}" text-anchor="middle">{}</text>'
+    return format_html(text, f"{x:.1f}", _HEIGHT - _BOTTOM + 12, _SOFT, word)
 
 
 def _area(across: Place, up: Place, x: tuple[float, float], y: tuple[float, float]) -> SafeString:

@@ -620,6 +620,7 @@ export interface components {
             marks: components["schemas"]["ChartMark"][];
             areas: components["schemas"]["ChartArea"][];
             right_label: string;
+            ticks: number[][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ChartArea: {
@@ -705,9 +706,10 @@ export interface components {
             author: string;
             at: string;
         };
-        /** @description A logged curve: the trial it belongs to, and the file as text. */
+        /** @description A logged curve: the series and trial it belongs to (none: the bench), and the file as text. */
         CurveRequest: {
-            trial: number;
+            key: string;
+            trial: number | null;
             file: string;
         };
         /** @description A ready account of the demo; only offered in demo mode. */
@@ -833,6 +835,7 @@ export interface components {
             quantities: components["schemas"]["QuantityOut"][];
             results: components["schemas"]["ResultOut"][];
             charts: components["schemas"]["Chart"][];
+            path: string[];
             agreement: components["schemas"]["Finding"] | null;
             replicates_pass: boolean;
             findings: components["schemas"]["Finding"][];
@@ -920,6 +923,7 @@ export interface components {
             meniscus: components["schemas"]["MeniscusEnum"] | components["schemas"]["BlankEnum"];
             basis: string;
             corrections: number[][];
+            scales: string[];
         };
         /**
          * @description * `burette` - burette
@@ -932,9 +936,20 @@ export interface components {
          *     * `thermometer` - thermometer
          *     * `voltmeter` - voltmeter
          *     * `pH meter` - pH meter
+         *     * `graduated pipette` - graduated pipette
+         *     * `gas tube` - gas tube
+         *     * `glass thermometer` - glass thermometer
+         *     * `barometer` - barometer
+         *     * `pressure sensor` - pressure sensor
+         *     * `weather report` - weather report
+         *     * `ruler` - ruler
+         *     * `clock` - clock
+         *     * `spectrophotometer` - spectrophotometer
+         *     * `wavelength scale` - wavelength scale
+         *     * `ammeter` - ammeter
          * @enum {string}
          */
-        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "adjustable pipette" | "cylinder" | "flask" | "balance" | "thermometer" | "voltmeter" | "pH meter";
+        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "adjustable pipette" | "cylinder" | "flask" | "balance" | "thermometer" | "voltmeter" | "pH meter" | "graduated pipette" | "gas tube" | "glass thermometer" | "barometer" | "pressure sensor" | "weather report" | "ruler" | "clock" | "spectrophotometer" | "wavelength scale" | "ammeter";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         InstrumentUsed: {
             role: string;
@@ -1053,6 +1068,9 @@ export interface components {
             limit_label: string;
             choices: components["schemas"]["ChoiceOut"][];
             planning: boolean;
+            when: {
+                [key: string]: string[];
+            };
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnAnswer: {
@@ -1079,6 +1097,7 @@ export interface components {
             until: string[];
             beside: string;
             often: string;
+            logged: string;
         };
         /** @description Where a student stands: a bench number, or none. */
         PlaceRequest: {
@@ -1366,9 +1385,10 @@ export interface components {
          * @description * `dots` - dots
          *     * `line` - line
          *     * `bars` - bars
+         *     * `path` - path
          * @enum {string}
          */
-        StyleEnum: "dots" | "line" | "bars";
+        StyleEnum: "dots" | "line" | "bars" | "path";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Supplies: {
             targets: components["schemas"]["TargetOut"][];

@@ -27,9 +27,14 @@ export function ChartView({ chart, colour }: { chart: Chart; colour: string }) {
     ...chart.areas.flatMap((one) => one.x),
   ];
   const marks = chart.marks.flatMap((mark) => (mark.x === null ? [] : [mark.x]));
-  const ys = [...heights(left), ...chart.areas.flatMap((one) => one.y)];
+  const levels = chart.marks.flatMap((mark) => (mark.y === null ? [] : [mark.y]));
+  const feet = left.some((line) => line.style === 'bars') ? [0] : [];
+  const ys = [...heights(left), ...chart.areas.flatMap((one) => one.y), ...levels, ...feet];
   const counted = chart.lines.every((line) => pointsOf(line).every(([x]) => Number.isInteger(x)));
-  const across = axis(span([...xs, ...marks]), LEFT, right, counted ? 1 : 0);
+  const wide: [number, number] = chart.ticks.length
+    ? [0.5, chart.ticks.length + 0.5]
+    : span([...xs, ...marks]);
+  const across = axis(wide, LEFT, right, counted ? 1 : 0);
   const up = axis(span(ys), HEIGHT - BOTTOM, TOP);
   const other = beside.length > 0 ? axis(span([0, ...heights(beside)]), HEIGHT - BOTTOM, TOP) : null;
   return (
@@ -48,11 +53,15 @@ export function ChartView({ chart, colour }: { chart: Chart; colour: string }) {
           <Area key={`${area.label}${area.x[0]}`} area={area} across={across} up={up} />
         ))}
         {other && beside.map((line) => <Bars key={line.label} line={line} across={across} up={other} />)}
-        {left.map((line, place) => (
-          <Trace key={line.label} {...{ line, place, across, up, colour }} />
-        ))}
+        {left.map((line, place) =>
+          line.style === 'bars' ? (
+            <Bars key={line.label} {...{ line, across, up, colour }} width={chart.ticks.length ? 34 : 9} />
+          ) : (
+            <Trace key={line.label} {...{ line, place, across, up, colour }} />
+          ),
+        )}
         {chart.marks.map((mark) => (
-          <Mark key={mark.label} mark={mark} across={across} />
+          <Mark key={mark.label} {...{ mark, across, up, right }} />
         ))}
       </svg>
       <Box component="figcaption" sx={{ fontSize: 13.5, color: ink.inkSoft }}>
@@ -78,10 +87,14 @@ function Frame({ chart, across, up, other, right }: FrameProps) {
   return (
     <g fill={ink.inkSoft}>
       <path d={`M${LEFT} ${TOP} V${base} H${right}`} fill="none" stroke={ink.rule} />
-      {across.ticks.map((tick) => (
-        <text key={tick} x={across.at(tick)} y={base + 13} textAnchor="middle" style={figures}>
-          {tickText(tick)}
-        </text>
+      {chart.ticks.length === 0 &&
+        across.ticks.map((tick) => (
+          <text key={tick} x={across.at(tick)} y={base + 13} textAnchor="middle" style={figures}>
+            {tickText(tick)}
+          </text>
+        ))}
+      {chart.ticks.map((tick) => (
+        <Word key={String(tick[1])} x={across.at(Number(tick[0]))} y={base + 12} text={String(tick[1])} />
       ))}
       {up.ticks.map((tick) => (
         <g key={tick}>
@@ -96,9 +109,11 @@ function Frame({ chart, across, up, other, right }: FrameProps) {
           {tickText(tick)}
         </text>
       ))}
-      <text x={(LEFT + right) / 2} y={HEIGHT - 8} textAnchor="middle" style={{ fontSize: 11.5 }}>
-        {chart.x_label} →
-      </text>
+      {chart.x_label && (
+        <text x={(LEFT + right) / 2} y={HEIGHT - 8} textAnchor="middle" style={{ fontSize: 11.5 }}>
+          {chart.x_label} →
+        </text>
+      )}
       <text
         transform={`translate(10 ${(TOP + base) / 2}) rotate(-90)`}
         textAnchor="middle"
@@ -134,16 +149,16 @@ function Trace({ line, place, across, up, colour }: TraceProps) {
   const named = line.style === 'dots' && line.points.length === 1;
   return (
     <g>
-      {line.style === 'line' && (
+      {(line.style === 'line' || line.style === 'path') && (
         <polyline
           points={at.map((pair) => pair.join(',')).join(' ')}
           fill="none"
-          stroke={colour}
+          stroke={line.style === 'path' ? ink.inkSoft : colour}
           strokeWidth={1.8}
-          strokeDasharray={DASHES[place % DASHES.length]}
+          strokeDasharray={line.style === 'path' ? '' : DASHES[place % DASHES.length]}
         />
       )}
-      {at.map(([x, y], n) => (
+      {(line.style === 'path' ? [] : at).map(([x, y], n) => (
         <circle
           key={n}
           cx={x}
@@ -165,13 +180,41 @@ function Trace({ line, place, across, up, colour }: TraceProps) {
   );
 }
 
-function Bars({ line, across, up }: { line: Line; across: Axis; up: Axis }) {
+interface BarsProps {
+  line: Line;
+  across: Axis;
+  up: Axis;
+  colour?: string;
+  width?: number;
+}
+
+/** Bars from zero: pale and thin where they only accompany a line. */
+function Bars({ line, across, up, colour, width = 3 }: BarsProps) {
   return (
-    <g stroke={ink.inkSoft} strokeWidth={3} opacity={0.45}>
+    <g stroke={colour ?? ink.inkSoft} strokeWidth={width} opacity={colour ? 0.8 : 0.45}>
       {pointsOf(line).map(([x, y]) => (
         <line key={x} x1={across.at(x)} x2={across.at(x)} y1={up.at(0)} y2={up.at(y)} />
       ))}
     </g>
+  );
+}
+
+/** Words under a place of the axis, in lines of a few words each. */
+function Word({ x, y, text }: { x: number; y: number; text: string }) {
+  const lines = text.split(' ').reduce<string[]>((made, word) => {
+    const last = made.at(-1);
+    return last !== undefined && last.length + word.length < 15
+      ? [...made.slice(0, -1), `${last} ${word}`]
+      : [...made, word];
+  }, []);
+  return (
+    <text x={x} y={y} textAnchor="middle" style={{ fontSize: 10.5 }}>
+      {lines.slice(0, 3).map((line, place) => (
+        <tspan key={line} x={x} dy={place ? 11 : 0}>
+          {line}
+        </tspan>
+      ))}
+    </text>
   );
 }
 
@@ -196,8 +239,31 @@ function Area({ area, across, up }: { area: Shapes['ChartArea']; across: Axis; u
   );
 }
 
-function Mark({ mark, across }: { mark: Shapes['ChartMark']; across: Axis }) {
-  if (mark.x === null) return null;
+interface MarkProps {
+  mark: Shapes['ChartMark'];
+  across: Axis;
+  up: Axis;
+  right: number;
+}
+
+function Mark({ mark, across, up, right }: MarkProps) {
+  if (mark.x === null) {
+    const y = up.at(mark.y ?? 0);
+    return (
+      <g>
+        <line x1={LEFT} x2={right} y1={y} y2={y} stroke={ink.ink} strokeDasharray="4 3" />
+        <text
+          x={right - 4}
+          y={y - 4}
+          textAnchor="end"
+          fill={ink.ink}
+          style={{ fontSize: 11, fontWeight: 700 }}
+        >
+          {mark.label}
+        </text>
+      </g>
+    );
+  }
   const x = across.at(mark.x);
   return (
     <g>

@@ -1,7 +1,11 @@
 import type { Shapes } from '../api/client';
+import { Dial } from './Dial';
 import { Display } from './Display';
 import { OneMark } from './OneMark';
+import { Stem } from './Stem';
 import { Tube } from './Tube';
+
+const STEMS = ['glass thermometer', 'barometer', 'ruler'];
 
 interface Props {
   tool: Shapes['Instrument'];
@@ -15,7 +19,9 @@ interface Props {
 export function Drawn({ tool, text, colour, narrow = false }: Props) {
   const plain = text.trim().replace(',', '.');
   const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
+  if (tool.scales.length > 0) return <Dial tool={tool} value={value} text={plain} colour={colour} />;
   if (tool.digital) return <Display tool={tool} text={plain} />;
   if (tool.low === tool.high) return <OneMark tool={tool} colour={colour} />;
+  if (STEMS.includes(tool.kind)) return <Stem tool={tool} value={value} text={plain} colour={colour} />;
   return <Tube tool={tool} value={value} text={plain} colour={colour} narrow={narrow} />;
 }

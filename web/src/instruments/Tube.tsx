@@ -17,7 +17,7 @@ interface Props {
   narrow: boolean;
 }
 
-/** A burette or a cylinder around the typed value: “does yours look like this?” */
+/** A burette, a cylinder or an inverted gas tube around the typed value: “does yours look like this?” */
 export function Tube({ tool, value, text, colour, narrow }: Props) {
   const { height, reach, from, width } = narrow ? NARROW : WIDE;
   const graduation = Number(tool.graduation);
@@ -60,6 +60,22 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
         <g clipPath="url(#tube)">
           <path d={`${meniscusPath(LEFT, RIGHT, y, sag)} V${height + 30} H${LEFT} Z`} fill={ink.liquid} />
           <path d={meniscusPath(LEFT, RIGHT, y, sag)} fill="none" stroke={ink.deep} strokeWidth={2.6} />
+        </g>
+      )}
+      {inside && tool.kind === 'gas tube' && !narrow && (
+        <g fill={ink.inkSoft} style={{ fontSize: 13 }}>
+          <text x={RIGHT - 8} y={y - 26} textAnchor="end">
+            gas
+          </text>
+          <text x={RIGHT - 8} y={y + 30} textAnchor="end">
+            water
+          </text>
+          <text x={RIGHT + 13} y={18} style={{ fontSize: 12 }}>
+            closed
+            <tspan x={RIGHT + 13} dy={14}>
+              end up
+            </tspan>
+          </text>
         </g>
       )}
       {window.marks.map((mark) => (

@@ -58,7 +58,7 @@ def readings(start: str, end: str, hint: str) -> tuple[Reading, ...]:
     return (
         Reading("T_start", start, "°C", "thermometer", "T_start", hint="Wait until it stands still.", when=SINGLE),
         Reading("T_end", end, "°C", "thermometer", "T_end", hint=hint, when=SINGLE),
-        Series("t", "Clock", "s", "clock", "t", until=TraceRead("t_settled", "after"), when=RECORDED,
+        Series("t", "Clock", "s", "clock", "t", until=TraceRead("t_settled", "after"), when=RECORDED, logged="curve",
                hint="Twice or more before mixing, mixed at {t_mix}, then every half minute."),
         Series("Temp", "Temperature", "°C", "thermometer", "T", beside="t", when=RECORDED),
     )  # fmt: skip

@@ -41,7 +41,7 @@ METHOD = Method(
     ),
     roles=(*light.ROLES, *light.DILUTION_ROLES, Role("wavelength", "Wavelength scale", ("wavelength scale",), "wavelength-1nm")),
     readings=(
-        Series("lam", "Wavelength", "nm", "wavelength", "λ", scope="bench", until=PeakPassed("A_lam", "least_points"), when=_SPECTRUM,
+        Series("lam", "Wavelength", "nm", "wavelength", "λ", scope="bench", until=PeakPassed("A_lam", "least_points"), when=_SPECTRUM, logged="spectrum",
                hint="Zero on the blank at every wavelength. A JCAMP-DX or CSV file may be taken over instead."),
         Series("A_lam", "Absorbance there", "", "photometer_a", "A", scope="bench", beside="lam", when=_SPECTRUM),
         *light.STANDARDS,

@@ -111,7 +111,7 @@ METHOD = Method(
     ),
     readings=(
         *by_difference("Vial", "About the planned portion."),
-        Series("V", "Burette", "mL", "burette", "V", until=JumpPassed("V", "E", "behind"), starts=True),
+        Series("V", "Burette", "mL", "burette", "V", logged="curve", until=JumpPassed("V", "E", "behind"), starts=True),
         Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
         Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
     ),

@@ -64,7 +64,8 @@ function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
       !sameSlot(one, task) &&
       !standing(bench, one),
   );
-  const paired = bench.parts.some((part) => part.beside !== '' && [part.key, part.beside].includes(task.key));
+  const here = bench.parts.find((part) => part.key === task.key);
+  const curve = bench.parts.find((part) => part.logged && [task.key, here?.beside].includes(part.key));
   const running = begun(step, pending) !== null;
   const meanwhile = running ? meanwhileOf(bench, step, pending) : undefined;
   return (
@@ -81,7 +82,7 @@ function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
           Meanwhile: {meanwhile.title.toLowerCase()}
         </Button>
       )}
-      {paired && task.trial !== null && <LoggedCurve bench={bench.id} trial={task.trial} />}
+      {curve && <LoggedCurve bench={bench.id} series={curve} trial={task.trial} />}
       {spare.map((one) => (
         <Button key={one.key} onClick={() => onChoose(one)} sx={{ justifySelf: 'start', px: 1 }}>
           If needed: {one.title.toLowerCase()}

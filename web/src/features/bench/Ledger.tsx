@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
+import { PathBack } from '../../identity/PathBack';
 import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
@@ -48,6 +49,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
       <TrialResults results={evaluation.results} />
+      <PathBack evaluation={evaluation} colour={colour} />
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {others.map((result) => (

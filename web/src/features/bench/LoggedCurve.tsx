@@ -1,15 +1,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sentence } from '../../api/client';
+import { sentence, type Shapes } from '../../api/client';
 import { useLoggedCurve } from '../../api/hooks';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
+interface Props {
+  bench: number;
+  series: Shapes['PartOut'];
+  trial: number | null;
+}
+
 /** A meter that logs: its file is taken over, every point as an entry of its own. */
-export function LoggedCurve({ bench, trial }: { bench: number; trial: number }) {
+export function LoggedCurve({ bench, series, trial }: Props) {
   const curve = useLoggedCurve(bench);
   const read = async (file: File | undefined) => {
-    if (file) curve.mutate({ trial, file: await file.text() });
+    if (file) curve.mutate({ key: series.key, trial, file: await file.text() });
   };
   return (
     <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
@@ -18,11 +24,15 @@ export function LoggedCurve({ bench, trial }: { bench: number; trial: number }) 
         <input
           type="file"
           hidden
-          accept=".csv,.txt,.tsv"
+          accept=".csv,.txt,.tsv,.jdx,.dx,.jcm"
           onChange={(event) => void read(event.target.files?.[0])}
         />
       </Button>
-      <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>Two columns, volume and reading, one pair a line.</Box>
+      <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+        {series.logged === 'spectrum'
+          ? 'A JCAMP-DX file, or two columns: nanometres and absorbance.'
+          : `Two columns, ${series.label.toLowerCase()} first, one pair a line.`}
+      </Box>
       {curve.error && (
         <VerdictLine level="look" lead="Not taken over.">
           {sentence(curve.error)}

@@ -90,7 +90,9 @@ function Planner({ methods, sections, slug }: Props) {
           {method.data && (
             <>
               {GROUPS.map(([title, planning]) => {
-                const options = method.data.options.filter((option) => option.planning === planning);
+                const options = method.data.options.filter(
+                  (option) => option.planning === planning && asked(option, prediction.data?.options),
+                );
                 return options.length === 0 ? null : (
                   <Sheet key={title} title={title}>
                     <Fields>
@@ -264,3 +266,7 @@ function useChosenTools(roles: Shapes['RoleOut'][], instruments: Record<string, 
     return { role, fitting, chosen, name: fitting.find((tool) => tool.slug === chosen)?.short ?? '' };
   });
 }
+
+/** Whether an option matters under what else is chosen; before that is known, all do. */
+const asked = (option: Shapes['OptionOut'], chosen: Record<string, string> | undefined) =>
+  !chosen || Object.entries(option.when).every(([key, choices]) => choices.includes(chosen[key] ?? ''));

@@ -18,6 +18,7 @@ import { BudgetTable, Schools, WhatIf } from './Beside';
 import { TrialResults } from '../../identity/TrialResults';
 import { StateTag } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
+import { PathBack } from '../../identity/PathBack';
 import { OtherProduct } from '../../identity/OtherProduct';
 import { KeepIt } from './KeepIt';
 import { WorkedLines } from '../../identity/WorkedLines';
@@ -80,6 +81,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
               Taken as known: {report.known.map((one) => one.text).join(' · ')}
             </Box>
             <WorkedLines lines={report.lines} />
+            <PathBack evaluation={report.evaluation} colour={colour} />
           </Sheet>
           {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
         </Box>

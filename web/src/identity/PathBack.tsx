@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import type { Shapes } from '../api/client';
+import { Figure } from './Figure';
+import { FIGURES, ink } from './tokens';
+
+/** From what was measured back to the sample: the readings and quantities of one trial, one after the other. */
+export function PathBack({ evaluation, colour }: { evaluation: Shapes['Evaluation']; colour: string }) {
+  const trial = evaluation.trials.findLast((one) => one.quantities.some((q) => q.key === evaluation.path[0]));
+  if (!trial) return null;
+  const known = [...trial.readings, ...trial.quantities];
+  const stations = evaluation.path.flatMap((key) => known.findLast((one) => one.key === key) ?? []);
+  if (stations.length < 2) return null;
+  return (
+    <Box>
+      <Box component="h3" sx={{ fontSize: 13, color: ink.inkSoft, m: 0, mb: 1 }}>
+        The way back to the sample
+      </Box>
+      <Box
+        component="ol"
+        sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', gap: 0.75 }}
+      >
+        {stations.map((station, place) => (
+          <Box component="li" key={station.key} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+            {place > 0 && (
+              <span aria-hidden style={{ color: ink.inkSoft }}>
+                →
+              </span>
+            )}
+            <Box
+              sx={{
+                border: `1.5px solid ${ink.rule}`,
+                borderLeft: `4px solid ${colour}`,
+                borderRadius: 1,
+                px: 1,
+                py: 0.25,
+              }}
+            >
+              <Box sx={{ fontSize: 12, color: ink.inkSoft }}>{station.label}</Box>
+              <Figure text={station.shown.text} doubtful={station.shown.doubtful} />{' '}
+              <span style={{ fontFamily: FIGURES, fontSize: 13, color: ink.inkSoft }}>
+                {station.shown.unit}
+              </span>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

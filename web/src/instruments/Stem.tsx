@@ -1,0 +1,103 @@
+import type { Shapes } from '../api/client';
+import { FIGURES, ink } from '../identity/tokens';
+import { scaleWindow } from './scale';
+
+const HEIGHT = 400;
+const REACH = 12;
+
+interface Props {
+  tool: Shapes['Instrument'];
+  value: number | null;
+  text: string;
+  colour: string;
+}
+
+/** A column beside its scale: the thread of a thermometer, the mercury of a barometer, water beside a ruler. */
+export function Stem({ tool, value, text, colour }: Props) {
+  const wide = tool.kind === 'ruler';
+  const [left, right] = wide ? [28, 82] : tool.kind === 'barometer' ? [52, 82] : [62, 74];
+  const graduation = tool.kind === 'barometer' ? Number(tool.graduation) * 10 : Number(tool.graduation);
+  const low = Number(tool.low);
+  const high = Number(tool.high);
+  const inside = value !== null && value >= low && value <= high;
+  const shown = inside ? value : (low + high) / 2;
+  const window = scaleWindow(shown, {
+    low,
+    high,
+    graduation,
+    reach: REACH,
+    height: HEIGHT,
+    numbersRun: 'up',
+  });
+  const y = window.at(shown) + 12;
+  // mercury stands highest in the middle, water lowest
+  const bulge = tool.meniscus === 'top' ? 7 : wide ? -6 : 0;
+  const middle = (left + right) / 2;
+  const top = `M${left} ${y + bulge} Q${middle} ${y - bulge} ${right} ${y + bulge}`;
+  return (
+    <svg
+      viewBox={`0 0 250 ${HEIGHT + 28}`}
+      role="img"
+      aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, nothing read`}
+      style={{ width: '100%', height: '100%', maxHeight: 440 }}
+    >
+      <rect
+        x={left}
+        y={4}
+        width={right - left}
+        height={HEIGHT + 16}
+        rx={wide ? 4 : 8}
+        fill={ink.sheet}
+        stroke={ink.rule}
+        strokeWidth={2}
+      />
+      {inside && <path d={`${top} V${HEIGHT + 20} H${left} Z`} fill={wide ? ink.liquid : ink.inkSoft} />}
+      {window.marks.map((mark) => (
+        <g key={mark.y}>
+          <line
+            x1={92}
+            x2={92 + { major: 34, middle: 25, minor: 16 }[mark.rank]}
+            y1={mark.y + 12}
+            y2={mark.y + 12}
+            stroke={ink.ink}
+            strokeWidth={mark.rank === 'major' ? 2 : 1.2}
+          />
+          {mark.label && (
+            <text
+              x={132}
+              y={mark.y + 17}
+              fill={ink.ink}
+              style={{ fontFamily: FIGURES, fontSize: mark.rank === 'major' ? 17 : 13 }}
+            >
+              {mark.label}
+            </text>
+          )}
+        </g>
+      ))}
+      {inside && (
+        <g>
+          <line
+            x1={left - 8}
+            x2={186}
+            y1={y}
+            y2={y}
+            stroke={colour}
+            strokeWidth={1.6}
+            strokeDasharray="4 3"
+          />
+          <text
+            x={190}
+            y={y + 1}
+            fill={colour}
+            style={{ fontFamily: FIGURES, fontSize: 15, fontWeight: 700 }}
+          >
+            {text}
+          </text>
+          <text x={190} y={y + 16} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+            {tool.unit}
+          </text>
+        </g>
+      )}
+    </svg>
+  );
+}
