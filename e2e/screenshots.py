@@ -18,15 +18,15 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("choices", "instructor", "/choices", LAPTOP, False, []),
     ("hydrate", "instructor", "/methods/hydrate", LAPTOP, False, []),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
-    ("session", "instructor", "/sessions/6", LAPTOP, False, []),
-    ("floor", "instructor", "/sessions/5/floor", LAPTOP, False, []),
-    ("class", "instructor", "/sessions/4/floor", (1280, 900), False, []),
-    ("report", "instructor", "/benches/23/report", LAPTOP, False, []),
+    ("session", "instructor", "/sessions/9", LAPTOP, False, []),
+    ("floor", "instructor", "/sessions/8/floor", LAPTOP, False, []),
+    ("class", "instructor", "/sessions/7/floor", (1280, 900), False, []),
+    ("report", "instructor", "/benches/47/report", LAPTOP, False, []),
     ("calibration", "instructor", "/benches/9/report", (1280, 1000), False, []),
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
-    ("bench", "instructor", "/benches/30", LAPTOP, False, ["type 19.21"]),
-    ("bench-phone", "instructor", "/benches/30", PHONE, False, ["type 19.2"]),
-    ("bench-dark", "instructor", "/benches/30", TABLET, True, ["type 19.21"]),
+    ("bench", "instructor", "/benches/54", LAPTOP, False, ["type 19.21"]),
+    ("bench-phone", "instructor", "/benches/54", PHONE, False, ["type 19.2"]),
+    ("bench-dark", "instructor", "/benches/54", TABLET, True, ["type 19.21"]),
 ]
 SIGN_IN = {"instructor": "Ilse Varga", "student": "Noor Amadi"}
 

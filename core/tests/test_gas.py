@@ -48,7 +48,7 @@ class OneApparatusFourQuestions(TestCase):
         self.assertAlmostEqual(outcome.results[0].value, constants.R * grams / round(grams, 4), delta=2e-4)
         comparison = outcome.results[0].comparison
         assert comparison is not None
-        self.assertEqual(comparison.accepted[:11], "8.314462618")
+        self.assertEqual(comparison.accepted, "8.3145")
 
     def test_the_molar_volume_in_each_school(self) -> None:
         """22.413970, 22.710955 and 24.465404 L/mol: CODATA by scipy."""

@@ -115,8 +115,9 @@ def _known(at: Context, quantity: Quantity) -> str | None:
     """The value that nature fixes for ``quantity``, as text in its unit; None if it fixes none."""
     if not quantity.known:
         return None
-    if quantity.known in at.bound.options:
-        return at.bound.options[quantity.known]
+    text = at.bound.options.get(quantity.known, "")
+    if text and parse_reading(text).figures < 6:
+        return text
     value = float(np.real(numeric(parse_formula(quantity.known))(at.computed.bench)).flat[0])
     return with_figures(unit(quantity.unit).from_si(value), 5)
 
@@ -224,7 +225,8 @@ def _reading(at: Context, slot: Slot, findings: list[Finding]) -> ReadingOut:
     else:
         typed = at.bound.typed[slot]
         shown = Shown(plain(typed.value, typed.decimals), 1, part.unit)
-    return ReadingOut(part.key, part.label, slot[1], slot[2], shown, _level_at(findings, slot))
+    beside = part.beside if isinstance(part, Series) else ""
+    return ReadingOut(part.key, part.label, slot[1], slot[2], shown, _level_at(findings, slot), beside)
 
 
 def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:

@@ -25,10 +25,16 @@ def explain(at: Context) -> list[WorkedLine]:
         wanted = [q for q in at.bound.quantities if q.scope == scope and not q.aside]
         for trial in at.trials() if scope == "trial" else [None]:
             values = at.computed.bench if trial is None else at.computed.trials[trial]
-            for quantity in (q for q in wanted if q.key in values):
+            for quantity in (q for q in wanted if q.key in values and not _renames(at, q)):
                 rows: list[int | None] = [*range(len(at.figured_rows(quantity, trial)))] if quantity.per else [None]
                 lines += [_line(at, quantity, trial, row) for row in rows]
     return lines
+
+
+def _renames(at: Context, quantity: Quantity) -> bool:
+    """Whether it only takes something over under the same symbol: m = m is no computation."""
+    tree = parse_formula(quantity.formula)
+    return isinstance(tree, Name) and symbols(at)[tree.key] == quantity.symbol
 
 
 def symbols(at: Context) -> dict[str, str]:

@@ -1,17 +1,19 @@
 """Charts with a fitted line: a trace drawn back to mixing, a calibration line with its unknowns; a spectrum."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from chromata_core.curves.line import CurveError, Line, line
 from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, Point, axis
 from chromata_core.method.context import Context
 from chromata_core.method.rules import curve_of
+from chromata_core.method.sheet import holds
 from chromata_core.quantity.rounding import plain, with_figures
 
 
 @dataclass(frozen=True, slots=True)
 class Trace:
-    """Temperature against time of the trial in hand, the line after mixing drawn back to it."""
+    """Temperature against time of the trial in hand; under ``drawn_back`` the line after mixing is drawn back to it."""
 
     key: str
     title: str
@@ -21,6 +23,7 @@ class Trace:
     settled: str
     before: str
     after: str
+    drawn_back: Mapping[str, str]
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second pair on, where a trace is recorded."""
@@ -52,6 +55,8 @@ class Trace:
         )  # fmt: skip
 
     def _back(self, at: Context, times: list[float], values: list[float]) -> list[ChartLine]:
+        if not holds(self.drawn_back, at.bound.options):
+            return []
         mixed, settled = float(at.number(self.mixed)), float(at.number(self.settled))
         later = [(t, c) for t, c in zip(times, values, strict=True) if t >= settled]
         found = _line(later)
@@ -68,6 +73,7 @@ class CalibrationLine:
     signals: str
     unknown: str
     found: str
+    up: str
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second standard on."""
@@ -79,14 +85,14 @@ class CalibrationLine:
             (n, x, y) for n in at.trials(valid=False)
             if (x := at.value(self.found, n)) is not None and (y := at.value(self.unknown, n)) is not None
         ]  # fmt: skip
-        fitted, signal, amount = _line(points), at.quantity(self.unknown), at.quantity(self.found)
+        fitted, amount = _line(points), at.quantity(self.found)
         lines = [ChartLine("Standards", "dots", points)]
         if fitted:
             lines.append(_drawn("Line", fitted, min(0.0, *xs), max([*xs, *(x for _, x, _ in unknowns)])))
         lines += [ChartLine(at.trial_name(n).capitalize(), "dots", [(x, y)]) for n, x, y in unknowns]
         marks = [ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]]
         return Chart(
-            self.key, self.title, axis("Concentration", amount.unit), axis(signal.label, signal.unit),
+            self.key, self.title, axis("Concentration", amount.unit), self.up,
             self._sentence(at, fitted, unknowns), lines, marks,
             [ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
         )  # fmt: skip

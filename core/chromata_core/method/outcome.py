@@ -26,7 +26,9 @@ class Shown:
 
 @dataclass(frozen=True, slots=True)
 class ReadingOut:
-    """One reading or observation on the sheet, with the gravest word about it."""
+    """One reading or observation on the sheet, with the gravest word about it; ``beside`` names the series with which
+    it is read in turn.
+    """
 
     key: str
     label: str
@@ -34,6 +36,7 @@ class ReadingOut:
     index: int | None
     shown: Shown
     level: Level
+    beside: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -1198,6 +1198,7 @@ export interface components {
             index: number | null;
             shown: components["schemas"]["Shown"];
             level: components["schemas"]["LevelEnum"];
+            beside: string;
         };
         /** @description A bench's report. ``whole`` says that the chained record was verified. */
         Report: {

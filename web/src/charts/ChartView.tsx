@@ -268,7 +268,13 @@ function Mark({ mark, across, up, right }: MarkProps) {
   return (
     <g>
       <line x1={x} x2={x} y1={TOP} y2={HEIGHT - BOTTOM} stroke={ink.ink} strokeDasharray="4 3" />
-      <text x={x - 4} y={TOP + 9} textAnchor="end" fill={ink.ink} style={{ fontSize: 11, fontWeight: 700 }}>
+      <text
+        x={x - 4}
+        y={HEIGHT - BOTTOM - 5}
+        textAnchor="end"
+        fill={ink.ink}
+        style={{ fontSize: 11, fontWeight: 700 }}
+      >
         {mark.label}
       </text>
     </g>

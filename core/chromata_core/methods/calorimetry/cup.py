@@ -76,4 +76,4 @@ TEMPERATURES = (
              errors=(OwnError("Scatter of the trace", "u_trace", "normal", freedom="nu_trace"),)),
 )  # fmt: skip
 CHANGE = Quantity("dT", "Change of temperature", "T_2 - T_1", "K", "ΔT")
-TRACE = Trace("trace", "Temperature trace", "t", "Temp", "t_mix", "t_settled", "T_1", "T_2")
+TRACE = Trace("trace", "Temperature trace", "t", "Temp", "t_mix", "t_settled", "T_1", "T_2", {"peak": "extrapolated"})

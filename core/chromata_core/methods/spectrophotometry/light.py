@@ -148,7 +148,7 @@ CHECKS: tuple[Check, ...] = (
     OffTheLine("A_x", "A_r", "c_std", "A_s", "V_taken"), OffTheLine("T_x", "A_r", "c_std", "A_s", "V_taken"),
 )  # fmt: skip
 CHARTS: tuple[Drawing, ...] = (
-    CalibrationLine("line", "Calibration line", "c_std", "A_s", "A_0", "c_x"),
+    CalibrationLine("line", "Calibration line", "c_std", "A_s", "A_0", "c_x", "Absorbance"),
     Residuals("residuals", "What is left over", "c_std", "A_s"),
 )
 SLIPS = (

@@ -10,7 +10,8 @@ import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/outbox';
 import type { Bench, Slot } from './hand';
-import { BenchReadings, PairedReadings, TrialReadings } from './LedgerTable';
+import { PairedReadings } from './LedgerPairs';
+import { BenchReadings, TrialReadings } from './LedgerTable';
 import { OtherProduct } from '../../identity/OtherProduct';
 
 interface Props {

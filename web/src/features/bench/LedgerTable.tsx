@@ -1,7 +1,5 @@
 import { styled } from '@mui/material/styles';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { useState } from 'react';
 import type { Shapes } from '../../api/client';
 import { Figure } from '../../identity/Figure';
 import { FIGURES, ink } from '../../identity/tokens';
@@ -9,7 +7,7 @@ import { STATES } from '../../identity/Verdict';
 import type { Draft } from '../../queue/outbox';
 import { asSlot, sameSlot, trialName, type Bench, type Slot } from './hand';
 
-const Table = styled('table')({
+export const Table = styled('table')({
   borderCollapse: 'collapse',
   width: '100%',
   '& th, & td': {
@@ -36,16 +34,16 @@ const Cell = styled('button')({
   '&:hover': { background: ink.liquid },
 });
 
-interface Props {
+export interface LedgerProps {
   bench: Bench;
   pending: Draft[];
   onChoose: (slot: Slot) => void;
 }
 
 /** What is read once for the bench. */
-export function BenchReadings({ bench, pending, onChoose }: Props) {
+export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
   return bench.parts
-    .filter((part) => part.scope === 'bench' && part.kind !== 'observation')
+    .filter((part) => part.scope === 'bench' && part.kind !== 'observation' && !inTurn(part, bench))
     .map((part) => {
       const made = bench.evaluation.bench.filter((one) => one.key === part.key);
       const waiting = pending.filter((draft) => draft.key === part.key);
@@ -66,9 +64,13 @@ export function BenchReadings({ bench, pending, onChoose }: Props) {
     });
 }
 
-const nameOf = (part: Shapes['PartOut']) => (part.unit ? `${part.label}, ${part.unit}` : part.label);
+/** Whether it is read in turn with another: such readings have a table of their own. */
+const inTurn = (part: Shapes['PartOut'], bench: Bench) =>
+  part.beside !== '' || bench.parts.some((other) => other.beside === part.key);
 
-function Waiting({ text }: { text: string }) {
+export const nameOf = (part: Shapes['PartOut']) => (part.unit ? `${part.label}, ${part.unit}` : part.label);
+
+export function Waiting({ text }: { text: string }) {
   return <i title="kept here, not sent yet">{text}</i>;
 }
 
@@ -94,12 +96,10 @@ function columnsOf(bench: Bench, pending: Draft[]): Column[] {
 }
 
 /** Readings and what follows from them, a column for each trial. */
-export function TrialReadings({ bench, pending, onChoose }: Props) {
+export function TrialReadings({ bench, pending, onChoose }: LedgerProps) {
   const trials = columnsOf(bench, pending);
-  const curve = bench.parts.filter((part) => part.beside).map((part) => part.beside);
   const rows = bench.parts
-    .filter((part) => part.scope === 'trial' && part.kind !== 'observation')
-    .filter((part) => !part.beside && !curve.includes(part.key))
+    .filter((part) => part.scope === 'trial' && part.kind !== 'observation' && !inTurn(part, bench))
     .flatMap((part) => places(part, bench));
   const quantities = bench.evaluation.trials
     .flatMap((trial) => trial.quantities)
@@ -155,7 +155,7 @@ function Head({ bench, trials }: { bench: Bench; trials: Column[] }) {
 }
 
 /** The reading of one trial, or what was written here and is not sent yet. */
-function Made({ bench, pending, onChoose, row, trial }: Props & { row: Place; trial: Column }) {
+function Made({ bench, pending, onChoose, row, trial }: LedgerProps & { row: Place; trial: Column }) {
   const reading = trial.trial?.readings.find((one) => one.key === row.key && one.index === row.index);
   if (reading) return <Value reading={reading} bench={bench} onChoose={onChoose} />;
   const waits = pending.find((draft) => sameSlot(asSlot(draft), { ...row, trial: trial.number }));
@@ -182,66 +182,6 @@ function Computed({ quantity, trials }: { quantity: Shapes['QuantityOut']; trial
   );
 }
 
-const LATEST = 6;
-
-/** Readings that are made in pairs: the latest of the trial in hand, all of them on demand. */
-export function PairedReadings({ bench, pending, onChoose }: Props) {
-  const [all, setAll] = useState(false);
-  const second = bench.parts.find((part) => part.beside);
-  const first = second && bench.parts.find((part) => part.key === second.beside);
-  if (!first) return null;
-  const keys = [first, second];
-  const trial = bench.evaluation.trials.findLast((one) =>
-    one.readings.some((made) => made.key === first.key),
-  );
-  const number = trial?.number ?? pending.find((draft) => draft.key === first.key)?.trial ?? null;
-  if (number === null) return null;
-  const column: Column = { number, name: '', why: '', state: 'open', ...(trial && { trial }) };
-  const indices = [
-    ...(trial?.readings ?? []).filter((made) => made.key === first.key).map((made) => made.index ?? 0),
-    ...pending
-      .filter((draft) => draft.key === first.key && draft.trial === number)
-      .map((draft) => draft.index ?? 0),
-  ];
-  const rows = Math.max(0, ...indices);
-  const from = all ? 1 : Math.max(1, rows - LATEST + 1);
-  return (
-    <Box>
-      <Table>
-        <thead>
-          <tr>
-            <th>{trialName(bench, number)}</th>
-            {keys.map((part) => (
-              <th key={part.key}>{nameOf(part)}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {Array.from({ length: rows - from + 1 }, (_, n) => from + n).map((index) => (
-            <tr key={index}>
-              <th scope="row">{index}</th>
-              {keys.map((part) => (
-                <td key={part.key}>
-                  <Made
-                    {...{ bench, pending, onChoose }}
-                    trial={column}
-                    row={{ key: part.key, index, label: '' }}
-                  />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-      {rows > LATEST && (
-        <Button size="small" onClick={() => setAll(!all)}>
-          {all ? 'Only the latest' : `All ${rows} points`}
-        </Button>
-      )}
-    </Box>
-  );
-}
-
 interface Place {
   key: string;
   index: number | null;
@@ -264,14 +204,14 @@ function places(part: Shapes['PartOut'], bench: Bench): Place[] {
   }));
 }
 
-function Value({
+export function Value({
   reading,
   bench,
   onChoose,
 }: {
   reading: Shapes['ReadingOut'];
   bench: Bench;
-  onChoose: Props['onChoose'];
+  onChoose: LedgerProps['onChoose'];
 }) {
   const entry = bench.entries.find((one) => sameSlot(one, reading));
   const colour = reading.level === 'keep' ? 'inherit' : STATES[reading.level].colour;

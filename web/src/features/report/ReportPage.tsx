@@ -18,6 +18,7 @@ import { BudgetTable, Schools, WhatIf } from './Beside';
 import { TrialResults } from '../../identity/TrialResults';
 import { StateTag } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
+import { Readings } from './Readings';
 import { PathBack } from '../../identity/PathBack';
 import { OtherProduct } from '../../identity/OtherProduct';
 import { KeepIt } from './KeepIt';
@@ -187,65 +188,6 @@ function Comparison({ comparison }: { comparison: Shapes['Comparison'] }) {
       />{' '}
       {comparison.sentence}
     </Box>
-  );
-}
-
-function Readings({ report }: { report: Shapes['Report'] }) {
-  const cell = {
-    padding: '5px 10px 5px 0',
-    borderBottom: `1px solid ${ink.ruleSoft}`,
-    verticalAlign: 'top',
-  } as const;
-  return (
-    <>
-      {report.evaluation.bench.map((reading) => (
-        <Box key={reading.key} sx={{ mb: 1 }}>
-          {reading.label}:{' '}
-          <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} unit={reading.shown.unit} />
-        </Box>
-      ))}
-      <table style={{ borderCollapse: 'collapse', width: '100%' }}>
-        <tbody>
-          {report.evaluation.trials.map((trial) => (
-            <tr key={trial.number}>
-              <th style={{ ...cell, textAlign: 'left', width: 90 }}>
-                {trial.name === 'rough' ? 'Rough' : trial.name}
-                {trial.state !== 'rough' && (
-                  <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
-                )}
-              </th>
-              <td style={cell}>
-                <Box
-                  sx={{
-                    display: 'flex',
-                    flexWrap: 'wrap',
-                    columnGap: 2.5,
-                    textDecoration: trial.state === 'void' ? 'line-through' : 'none',
-                  }}
-                >
-                  {trial.readings.map((reading) => (
-                    <span key={`${reading.key}${reading.index ?? ''}`}>
-                      <span style={{ color: ink.inkSoft }}>{reading.label}</span>{' '}
-                      {reading.shown.doubtful > 0 ? <Figure {...reading.shown} /> : reading.shown.text}
-                    </span>
-                  ))}
-                </Box>
-                {trial.why && <Box sx={{ fontSize: 13.5, color: ink.inkSoft }}>{trial.why}</Box>}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {report.corrections.map((one) => (
-        <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
-          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> →{' '}
-          <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason}{' '}
-          <span style={{ color: ink.inkSoft }}>
-            ({one.author}, {clock(one.at)})
-          </span>
-        </Box>
-      ))}
-    </>
   );
 }
 

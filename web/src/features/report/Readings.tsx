@@ -1,0 +1,112 @@
+import Box from '@mui/material/Box';
+import type { Shapes } from '../../api/client';
+import { Figure } from '../../identity/Figure';
+import { clock } from '../../identity/time';
+import { FIGURES, ink } from '../../identity/tokens';
+
+type Reading = Shapes['ReadingOut'];
+
+const cell = {
+  padding: '5px 10px 5px 0',
+  borderBottom: `1px solid ${ink.ruleSoft}`,
+  verticalAlign: 'top',
+} as const;
+
+/** Everything that was read and seen: once for the bench, then trial by trial, and what was corrected. */
+export function Readings({ report }: { report: Shapes['Report'] }) {
+  const { evaluation } = report;
+  return (
+    <>
+      <Made readings={evaluation.bench} />
+      {evaluation.trials.length > 0 && (
+        <table style={{ borderCollapse: 'collapse', width: '100%', marginTop: 8 }}>
+          <tbody>
+            {evaluation.trials.map((trial) => (
+              <tr key={trial.number}>
+                <th style={{ ...cell, textAlign: 'left', width: 90 }}>
+                  {trial.name === 'rough' ? 'Rough' : trial.name}
+                  {trial.state !== 'rough' && (
+                    <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
+                  )}
+                </th>
+                <td style={cell}>
+                  <Box sx={{ textDecoration: trial.state === 'void' ? 'line-through' : 'none' }}>
+                    <Made readings={trial.readings} />
+                  </Box>
+                  {trial.why && <Box sx={{ fontSize: 13.5, color: ink.inkSoft }}>{trial.why}</Box>}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {report.corrections.map((one) => (
+        <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
+          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> →{' '}
+          <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason}{' '}
+          <span style={{ color: ink.inkSoft }}>
+            ({one.author}, {clock(one.at)})
+          </span>
+        </Box>
+      ))}
+    </>
+  );
+}
+
+/** Readings in their order; those that are made in turn as a table of their own. */
+function Made({ readings }: { readings: Reading[] }) {
+  const bases = [...new Set(readings.map((reading) => reading.beside).filter(Boolean))];
+  const alone = readings.filter((reading) => !reading.beside && !bases.includes(reading.key));
+  return (
+    <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5 }}>
+        {alone.map((reading) => (
+          <span key={`${reading.key}${reading.index ?? ''}`}>
+            <span style={{ color: ink.inkSoft }}>{reading.label}</span>{' '}
+            {reading.shown.doubtful > 0 ? <Figure {...reading.shown} /> : reading.shown.text}
+          </span>
+        ))}
+      </Box>
+      {bases.map((base) => (
+        <InTurn key={base} readings={readings.filter((one) => one.key === base || one.beside === base)} />
+      ))}
+    </>
+  );
+}
+
+/** Readings made in turn: a row for each kind, a column for each point. */
+function InTurn({ readings }: { readings: Reading[] }) {
+  const kinds = readings.filter((one, at) => readings.findIndex((other) => other.key === one.key) === at);
+  return (
+    <Box sx={{ overflowX: 'auto', my: 0.5 }}>
+      <table style={{ borderCollapse: 'collapse', fontSize: 14.5 }}>
+        <tbody>
+          {kinds.map((kind) => (
+            <tr key={kind.key}>
+              <th
+                scope="row"
+                style={{
+                  textAlign: 'left',
+                  fontWeight: 400,
+                  color: ink.inkSoft,
+                  paddingRight: 12,
+                  whiteSpace: 'nowrap',
+                }}
+              >
+                {kind.label}
+                {kind.shown.unit && `, ${kind.shown.unit}`}
+              </th>
+              {readings
+                .filter((one) => one.key === kind.key)
+                .map((one) => (
+                  <td key={one.index} style={{ textAlign: 'right', padding: '2px 8px' }}>
+                    <Figure text={one.shown.text} doubtful={one.shown.doubtful} />
+                  </td>
+                ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Box>
+  );
+}
