@@ -179,7 +179,7 @@ class BackToTheSolid(TestCase):
             *standards(line), Given("m", "0.8000", 1), Given("V_alloy", "50.00", 1), Given("colour", "darker", 1),
             *unknown("0.9", "0.400"), Given("V_taken", "25.00", 1), Given("V_made", "50.00", 1),
         )  # fmt: skip
-        outcome = evaluate(ALLOY, Sheet({}, {"dilution_pipette": "pipette-25-a"}, given))
+        outcome = evaluate(ALLOY, Sheet({}, {}, given))
         self.assertAlmostEqual(first(outcome).value, 100 * 0.0800 * 2 * 0.050 * 63.546 / 0.8, delta=0.01)
 
 

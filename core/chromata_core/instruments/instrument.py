@@ -90,14 +90,22 @@ class Instrument:
             )
         if typed.value > high:
             raise ReadingError(
-                f"{typed.text} is past the last mark of {self.label}, {self.high} {self.unit}. {self._past_the_end()}"
+                f"{typed.text} is past the last mark of {self.label}, {self.high} {self.unit}. "
+                + self._past_the_end(typed.value)
             )
         return typed
 
     def _gives(self) -> str:
         return "contains" if self.kind == "flask" else "delivers"
 
-    def _past_the_end(self) -> str:
+    def _past_the_end(self, value: Decimal) -> str:
+        other = next((scale for scale in self.scales if value <= Decimal(scale)), "")
+        if other:
+            stands = value * Decimal(self.high) / Decimal(other)
+            return (
+                f"Was it read from the {other} {self.unit} scale? On that of the terminal in use the needle stands at "
+                f"{stands:.{self.decimals}f}."
+            )
         if self.kind == "balance":
             return "Take the load off and weigh a smaller portion."
         return "Read it again; if the liquid ran past the mark, this trial cannot be used."

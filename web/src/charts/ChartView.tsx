@@ -37,6 +37,7 @@ export function ChartView({ chart, colour }: { chart: Chart; colour: string }) {
   const across = axis(wide, LEFT, right, counted ? 1 : 0);
   const up = axis(span(ys), HEIGHT - BOTTOM, TOP);
   const other = beside.length > 0 ? axis(span([0, ...heights(beside)]), HEIGHT - BOTTOM, TOP) : null;
+  const spots = left.flatMap((line) => pointsOf(line).map(([x, y]): Point => [across.at(x), up.at(y)]));
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Box component="h3" sx={{ m: 0, fontSize: 13, color: ink.inkSoft }}>
@@ -61,7 +62,7 @@ export function ChartView({ chart, colour }: { chart: Chart; colour: string }) {
           ),
         )}
         {chart.marks.map((mark) => (
-          <Mark key={mark.label} {...{ mark, across, up, right }} />
+          <Mark key={mark.label} {...{ mark, across, up, right, spots }} />
         ))}
       </svg>
       <Box component="figcaption" sx={{ fontSize: 13.5, color: ink.inkSoft }}>
@@ -244,9 +245,11 @@ interface MarkProps {
   across: Axis;
   up: Axis;
   right: number;
+  /** Where points stand, so that the word keeps clear of them. */
+  spots: Point[];
 }
 
-function Mark({ mark, across, up, right }: MarkProps) {
+function Mark({ mark, across, up, right, spots }: MarkProps) {
   if (mark.x === null) {
     const y = up.at(mark.y ?? 0);
     return (
@@ -265,13 +268,16 @@ function Mark({ mark, across, up, right }: MarkProps) {
     );
   }
   const x = across.at(mark.x);
+  const inward = x < LEFT + 60;
+  const beside = ([at]: Point) => (inward ? at > x && at < x + 70 : at < x && at > x - 70);
+  const crowded = spots.some((spot) => beside(spot) && spot[1] < TOP + 22);
   return (
     <g>
       <line x1={x} x2={x} y1={TOP} y2={HEIGHT - BOTTOM} stroke={ink.ink} strokeDasharray="4 3" />
       <text
-        x={x - 4}
-        y={HEIGHT - BOTTOM - 5}
-        textAnchor="end"
+        x={inward ? x + 4 : x - 4}
+        y={crowded ? HEIGHT - BOTTOM - 5 : TOP + 9}
+        textAnchor={inward ? 'start' : 'end'}
         fill={ink.ink}
         style={{ fontSize: 11, fontWeight: 700 }}
       >

@@ -39,13 +39,13 @@ METHOD = Method(
         NumberOption("unknowns", "Unknowns", "1", help="Each has its own result.", low="1", high="12"),
         NumberOption("V_made_plan", "Unknown for a bench", "30", "mL", low="1", planning=True),
     ),
-    roles=(*light.ROLES, *light.DILUTION_ROLES, Role("wavelength", "Wavelength scale", ("wavelength scale",), "wavelength-1nm")),
+    roles=(*light.ROLES, *light.dilution_roles(), Role("wavelength", "Wavelength scale", ("wavelength scale",), "wavelength-1nm")),
     readings=(
         Series("lam", "Wavelength", "nm", "wavelength", "λ", scope="bench", until=PeakPassed("A_lam", "least_points"), when=_SPECTRUM, logged="spectrum",
                hint="Zero on the blank at every wavelength. A JCAMP-DX or CSV file may be taken over instead."),
         Series("A_lam", "Absorbance there", "", "photometer_a", "A", scope="bench", beside="lam", when=_SPECTRUM),
         *light.STANDARDS,
-        *light.unknown("unknown"),
+        *light.unknown(),
     ),
     quantities=(
         Quantity("lam_max", "Wavelength of the peak", "peak_at(lam, A_lam)", "nm", "λ_max", "bench", when=_SPECTRUM),

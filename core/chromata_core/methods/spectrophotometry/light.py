@@ -62,10 +62,15 @@ ROLES = (
     Role("photometer_a", "Spectrophotometer, absorbance", ("spectrophotometer",), "photometer-a"),
     Role("photometer_t", "Spectrophotometer, %T", ("spectrophotometer",), "photometer-t"),
 )
-DILUTION_ROLES = (
-    Role("dilution_pipette", "Pipette to dilute with", ("pipette", "graduated pipette", "burette"), "pipette-10-a"),
-    Role("dilution_flask", "Flask to dilute in", ("flask",), "flask-50-a"),
-)
+
+
+def dilution_roles(pipette: str = "pipette-10-a") -> tuple[Role, ...]:
+    """What an unknown is diluted with if it is too dark."""
+    return (
+        Role("dilution_pipette", "Pipette to dilute with", ("pipette", "graduated pipette", "burette"), pipette),
+        Role("dilution_flask", "Flask to dilute in", ("flask",), "flask-50-a"),
+    )
+
 
 STANDARDS: tuple[Reading | Observation, ...] = (
     Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
@@ -73,18 +78,18 @@ STANDARDS: tuple[Reading | Observation, ...] = (
     Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered."),
     Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", beside="V_std", when=BY_A,
            hint="Rinsed three times with it."),
-    Series("T_std", "%T of it", "%T", "photometer_t", "T", scope="bench", beside="V_std", when=BY_T,
+    Series("T_std", "Transmittance of it", "%T", "photometer_t", "T", scope="bench", beside="V_std", when=BY_T,
            hint="Rinsed three times with it."),
 )  # fmt: skip
 
 
-def unknown(label: str) -> tuple[Reading | Observation, ...]:
+def unknown() -> tuple[Reading | Observation, ...]:
     """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
     return (
         Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut."),
-        Series("A_x", f"Absorbance, {label}", "", "photometer_a", "A_x", until=Bracketed("A_std", "p"), when=BY_A, echo="c",
+        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p"), when=BY_A, echo="c",
                hint="It must lie between the standards."),
-        Series("T_x", f"%T, {label}", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, echo="c",
+        Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, echo="c",
                hint="It must lie between the standards."),
         Reading("V_taken", "Taken to dilute", "mL", "dilution_pipette", "V_taken", optional=True, hint="Only if it was too dark for the line."),
         Reading("V_made", "Made up to", "mL", "dilution_flask", "V_made", optional=True, follows="V_taken"),

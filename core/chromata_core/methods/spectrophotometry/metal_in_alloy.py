@@ -44,7 +44,7 @@ METHOD = Method(
     roles=(
         Role("balance", "Balance", ("balance",), "balance-0.0001"),
         Role("alloy_flask", "Flask for the dissolved alloy", ("flask",), "flask-50-a"),
-        *light.ROLES, *light.DILUTION_ROLES,
+        *light.ROLES, *light.dilution_roles("pipette-25-a"),
     ),
     readings=(
         *light.STANDARDS,
@@ -53,7 +53,7 @@ METHOD = Method(
         Observation("colour", "Its colour by eye", (
             Choice("between", "Between the standards"), Choice("darker", "Darker than the strongest: dilute it now"), Choice("paler", "Paler than the weakest"),
         ), hint="Hold it beside the standards before a white sheet."),
-        *light.unknown("dissolved alloy"),
+        *light.unknown(),
     ),
     quantities=(
         *light.read_off("mol/L"),
@@ -91,7 +91,6 @@ METHOD = Method(
             ("m", 1, None, "0.9127"), ("V_alloy", 1, None, "50.00"), ("colour", 1, None, "darker"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.826"),
             ("V_taken", 1, None, "25.00"), ("V_made", 1, None, "50.00"), *light.read(1, 2, "0.413"),
         ),
-        {}, {"dilution_pipette": "pipette-25-a"},
     ),
     trials=Trials("Piece", 1, 4, agree="w_t"),
     path=("c_x", "D", "c", "V_alloy", "n", "m_Cu", "w_t"),
