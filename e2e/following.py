@@ -10,42 +10,21 @@ from chromata_core.method.outcome import Hand
 from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import Observation
 from chromata_core.methods.registry import method
+from e2e.browser import BrowserCase
+from labs import actions
 from labs.live import evaluation_of
 from labs.models import Bench
+from labs.tests.room import WHEN
 
 Mistake = Callable[[Page], None]
-_VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop)\.$")
-
-
-def follow(page: Page, bench: Bench, mistakes: Mapping[Slot, Mistake]) -> None:
-    """Works the bench with the readings of its method's example; at a slot of ``mistakes`` that is done first.
-
-    A mistake ends where its reading is typed right but not kept yet, or where something else is next.
-    """
-    declared = method(bench.session.method)
-    texts: dict[Slot, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
-    made = dict(mistakes)
-    for _ in range(200):
-        bench.refresh_from_db()
-        hand = evaluation_of(bench, with_accepted=False).hand
-        if hand.kind in ("finished", "answer"):
-            return
-        slot = (hand.key, hand.trial, hand.index)
-        expect(page.locator("main h1")).to_have_text(hand.title)
-        before = bench.entries.count()
-        if slot in made:
-            made.pop(slot)(page)
-        if bench.entries.count() == before:
-            _do(page, hand, bench, texts.get(slot, ""))
-        _kept(bench, before)
-    raise AssertionError(f"{declared.slug}: the bench does not come to an end")
+_VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
 
 
 def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
     part = next((p for p in method(bench.session.method).readings if p.key == hand.key), None)
     if isinstance(part, Observation):
         label = next(choice.label for choice in part.choices if choice.key == (text or part.choices[0].key))
-        page.get_by_role("button", name=label).click()
+        page.get_by_role("button", name=label, exact=True).click()
     elif hand.kind == "tick":
         page.get_by_role("button", name="Done, go on").click()
     else:
@@ -67,3 +46,70 @@ def _kept(bench: Bench, before: int) -> None:
         if time.monotonic() > deadline:
             raise AssertionError(f"nothing was kept after {before} entries")
         time.sleep(0.03)
+
+
+def offered(page: Page, what: str) -> None:
+    """Takes in hand what is made only if needed."""
+    page.get_by_role("button", name=re.compile(f"^If needed: {what}")).click()
+    expect(page.locator("main h1")).to_have_text(re.compile(f"^{what}", re.IGNORECASE))
+
+
+def looked_at(wrong: str, says: str) -> Mistake:
+    """A wrong number is typed, what is said of it is read; it is not kept."""
+
+    def make(page: Page) -> None:
+        write(page, wrong)
+        expect(page.get_by_text(says).first).to_be_visible()
+
+    return make
+
+
+class BenchCase(BrowserCase):
+    """A session of one bench, opened in the browser and worked from its method's example."""
+
+    def bench_of(self, slug: str, options: dict[str, str] | None = None, **tools: str) -> tuple[Page, Bench]:
+        chosen = {**method(slug).example.options, **(options or {})}
+        session = actions.plan_session(self.section, slug, slug, "Room 1", WHEN, 90, chosen, tools, 1, [])
+        actions.open_session(session)
+        self.bench = bench = session.benches.select_related("session").get()
+        page = self.sign_in(self.student, f"/benches/{bench.pk}")
+        expect(page.get_by_text("Bench 1")).to_be_visible()
+        return page, bench
+
+    def keep(self, page: Page, text: str) -> None:
+        """Types ``text``, keeps it, and waits until server and screen stand at what comes next."""
+        before = self.bench.entries.count()
+        write(page, text)
+        expect(page.get_by_role("button", name="Keep reading")).to_be_enabled()
+        page.keyboard.press("Enter")
+        _kept(self.bench, before)
+        self.bench.refresh_from_db()
+        hand = evaluation_of(self.bench, with_accepted=False).hand
+        expect(page.locator("main h1")).to_have_text(hand.title)
+
+    def typed(self, text: str) -> Mistake:
+        """The reading, kept."""
+        return lambda page: self.keep(page, text)
+
+    def follow(self, page: Page, bench: Bench, mistakes: Mapping[Slot, Mistake]) -> None:
+        """Works the bench with the readings of its method's example; at a slot of ``mistakes`` that is done first.
+
+        A mistake ends where its reading is typed right but not kept yet, or where something else is next.
+        """
+        declared = method(bench.session.method)
+        texts: dict[Slot, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
+        made = dict(mistakes)
+        for _ in range(200):
+            bench.refresh_from_db()
+            hand = evaluation_of(bench, with_accepted=False).hand
+            if hand.kind in ("finished", "answer"):
+                return
+            slot = (hand.key, hand.trial, hand.index)
+            expect(page.locator("main h1")).to_have_text(hand.title)
+            before = bench.entries.count()
+            if slot in made:
+                made.pop(slot)(page)
+            if bench.entries.count() == before:
+                _do(page, hand, bench, texts.get(slot, ""))
+            _kept(bench, before)
+        raise AssertionError(f"{declared.slug}: the bench does not come to an end")

@@ -4,43 +4,22 @@ from playwright.sync_api import Page, expect
 
 from chromata_core.methods.registry import method
 from e2e.browser import BrowserCase, give_file
-from e2e.following import Mistake, follow, write
-from labs import actions
-from labs.models import Bench
-from labs.tests.room import WHEN, entry, filled, signed_in
+from e2e.following import BenchCase, looked_at
+from labs.tests.room import entry, filled, signed_in
 from labs.tests.room import write as write_entries
 
 
-def looked_at(wrong: str, says: str) -> Mistake:
-    """A wrong number is typed, what is said of it is read; it is not kept."""
-
-    def make(page: Page) -> None:
-        write(page, wrong)
-        expect(page.get_by_text(says).first).to_be_visible()
-
-    return make
-
-
-class EveryBench(BrowserCase):
-    def bench_of(self, slug: str, options: dict[str, str] | None = None, **tools: str) -> tuple[Page, Bench]:
-        chosen = {**method(slug).example.options, **(options or {})}
-        session = actions.plan_session(self.section, slug, slug, "Room 1", WHEN, 90, chosen, tools, 1, [])
-        actions.open_session(session)
-        bench = session.benches.select_related("session").get()
-        page = self.sign_in(self.student, f"/benches/{bench.pk}")
-        expect(page.get_by_text("Bench 1")).to_be_visible()
-        return page, bench
-
+class EveryBench(BenchCase):
     def test_molarity_series_with_the_balance_not_tared(self) -> None:
         page, bench = self.bench_of("molarity-series")
-        follow(page, bench, {("m", 1, None): looked_at("14.43", "Perhaps the balance was not tared")})
+        self.follow(page, bench, {("m", 1, None): looked_at("14.43", "Perhaps the balance was not tared")})
         expect(page.get_by_text("0.2056").first).to_be_visible()
         expect(page.get_by_role("img", name="3 vessels: concentration against the plan.")).to_be_visible()
         self.assertEqual([e.text for e in bench.entries.filter(key="V_out")], ["100.0", "100.0", "100.0", "42.6"])
 
     def test_a_pipette_set_to_another_volume_than_planned(self) -> None:
         page, bench = self.bench_of("volumetric-calibration", {"V_plan": "0.50; 1.00", "deliveries": "4"})
-        follow(page, bench, {("V_set", 1, None): looked_at("1.00", "Set to 1.00, planned is 0.50.")})
+        self.follow(page, bench, {("V_set", 1, None): looked_at("1.00", "Set to 1.00, planned is 0.50.")})
         expect(page.get_by_role("img", name="All within what is permitted.")).to_be_visible()
         self.assertEqual(bench.entries.filter(key="m_d").count(), 8)
 
@@ -58,22 +37,13 @@ class EveryBench(BrowserCase):
             (key, 3, index, text) for key, trial, index, text in method("back-titration").example.readings if trial == 1
         ]
         with_third = {(key, trial, index): self.typed(text) for key, trial, index, text in texts if key not in _SEEN}
-        follow(page, bench, {**readings, **with_third})
+        self.follow(page, bench, {**readings, **with_third})
         expect(page.get_by_text("Two within").first).to_be_visible()
         expect(page.get_by_text("10.379").first).to_be_visible()
 
-    @staticmethod
-    def typed(text: str) -> Mistake:
-        def make(page: Page) -> None:
-            write(page, text)
-            page.keyboard.press("Enter")
-            page.wait_for_timeout(400)
-
-        return make
-
     def test_a_curve_grows_and_a_volume_that_does_not_is_stopped(self) -> None:
         page, bench = self.bench_of("potentiometric-titration")
-        follow(page, bench, {("V", 1, 3): looked_at("1.10", "A burette only gives")})
+        self.follow(page, bench, {("V", 1, 3): looked_at("1.10", "A burette only gives")})
         expect(page.get_by_role("img", name="25 points; end point at 28.85 mL.")).to_be_visible()
         expect(page.get_by_text("98.2").first).to_be_visible()
 
@@ -96,19 +66,19 @@ class EveryBench(BrowserCase):
             page.get_by_role("button", name="Still acid: rinse on").click()
             expect(page.get_by_text("Rinse with more water, then test again.").first).to_be_visible()
 
-        follow(page, bench, {("neutral_before", 1, None): acid})
+        self.follow(page, bench, {("neutral_before", 1, None): acid})
         expect(page.get_by_text("268.4").first).to_be_visible()
         looks = bench.entries.filter(key="neutral_before", trial=1).order_by("sequence")
         self.assertEqual([(e.text, e.reason) for e in looks], [("acid", ""), ("neutral", "Looked again")])
 
     def test_a_standard_weighed_with_the_readings_swapped(self) -> None:
         page, bench = self.bench_of("standardisation")
-        follow(page, bench, {("m_after", 1, None): looked_at("18.2598", "The bottle did not get lighter")})
+        self.follow(page, bench, {("m_after", 1, None): looked_at("18.2598", "The bottle did not get lighter")})
         expect(page.get_by_text("0.0997").first).to_be_visible()
 
     def test_a_precipitate_is_dried_to_constant_mass(self) -> None:
         page, bench = self.bench_of("precipitate-yield")
-        follow(page, bench, {("m_dried", 1, 2): looked_at("34.840", "The mass went up by 0.719 g.")})
+        self.follow(page, bench, {("m_dried", 1, 2): looked_at("34.840", "The mass went up by 0.719 g.")})
         expect(page.get_by_text("97.16").first).to_be_visible()
         expect(page.get_by_role("img", name="3 readings; the last changed by").first).to_be_visible()
 

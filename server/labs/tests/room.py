@@ -7,6 +7,7 @@ from typing import Any
 from django.contrib.auth.hashers import make_password
 from django.test import Client, TestCase
 
+from chromata_core.method.effects import example_sheet
 from chromata_core.methods.registry import method
 from labs import actions
 from labs.models import Bench, Session
@@ -103,7 +104,8 @@ def filled(section: Section, slug: str, **instruments: str) -> Bench:
     session = actions.plan_session(section, slug, slug, "Room 1", WHEN, 90, options, tools, 1, [])
     actions.open_session(session)
     bench = session.benches.get()
-    entries = [entry(key, text, trial, index=index) for key, trial, index, text in example.readings]
+    given = example_sheet(method(slug)).given
+    entries = [entry(one.key, one.text, one.trial, index=one.index) for one in given]
     assert all(kept["kept"] for kept in write(signed_in(section.owner), bench, *entries))
     bench.refresh_from_db()
     return bench

@@ -1,5 +1,6 @@
 """A logged curve becomes entries like any other, all of them or none."""
 
+import math
 from typing import Any
 
 from chromata_core.methods.registry import method
@@ -48,3 +49,42 @@ class LoggedCurve(Room):
     def test_only_where_there_is_a_curve_and_only_at_one_s_own_bench(self) -> None:
         self.assertIn("no curve", str(self.send("1,2\n", self.bench).json()))
         self.assertEqual(self.send("1,2\n", who=self.stranger).status_code, 404)
+
+    def test_a_spectrum_is_thinned_and_keeps_its_peak(self) -> None:
+        """Five hundred points of a band at 523 nm, in per cent transmittance and reciprocal centimetres."""
+        session = actions.plan_session(
+            self.section, "beer-lambert", "Peak", "1", WHEN, 90, {"wavelength_by": "spectrum"}, {}, 1, []
+        )
+        actions.open_session(session)
+        bench = session.benches.get()
+        rows = []
+        for nm in range(400, 900):
+            absorbance = 0.7 * math.exp(-(((nm - 523) / 40) ** 2))
+            rows.append(f"{1e7 / nm:.4f}, {100 * 10**-absorbance:.4f}")
+        head = (
+            "TITLE=band", "JCAMP-DX=5.00", "DATA TYPE=UV/VIS SPECTRUM", "XUNITS=1/CM", "YUNITS=%T",
+            f"NPOINTS={len(rows)}", "XYPOINTS=(XY..XY)",
+        )  # fmt: skip
+        text = "\n".join((*(f"##{line}" for line in head), *rows, "##END="))
+        path = f"/api/benches/{bench.pk}/curve"
+        body = {"key": "lam", "trial": None, "file": text}
+        self.assertEqual(self.as_(self.student).post(path, body, "application/json").status_code, 200)
+        self.assertLessEqual(bench.entries.filter(key="lam").count(), 60)
+        bench.refresh_from_db()
+        found = evaluation_of(bench, with_accepted=False)
+        peak = next(q.value for q in found.quantities if q.key == "lam_max")
+        self.assertEqual(peak, 523)
+        height = max(float(e.text) for e in bench.entries.filter(key="A_lam"))
+        self.assertAlmostEqual(height, 0.7, places=3)
+
+    def test_a_damaged_spectrum_is_refused_with_a_sentence(self) -> None:
+        session = actions.plan_session(
+            self.section, "beer-lambert", "Peak", "1", WHEN, 90, {"wavelength_by": "spectrum"}, {}, 1, []
+        )
+        actions.open_session(session)
+        path = f"/api/benches/{session.benches.get().pk}/curve"
+        for text in ("##TITLE=x\n##XYDATA=(X++(Y..Y))\nrubbish\n##END=", "##TITLE=nothing\n", "500;0.1\n"):
+            answer = self.as_(self.student).post(path, {"key": "lam", "trial": None, "file": text}, "application/json")
+            with self.subTest(text):
+                self.assertEqual(answer.status_code, 422)
+                self.assertRegex(str(answer.json()), r"JCAMP-DX|three wavelengths")

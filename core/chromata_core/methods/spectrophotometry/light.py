@@ -138,7 +138,7 @@ def setup_steps(solvent: str) -> tuple[Step, ...]:
 def read_step(title: str, lead: str, when: When = None) -> Step:
     """The blank again, then the unknown."""
     return Step("read", title, lead, "then read it.", "Above the strongest standard it must be diluted, below the weakest the line says nothing.",
-                reads=("rezero", "A_x", "T_x", "V_taken", "V_made"), when=when)  # fmt: skip
+                reads=("rezero", "V_taken", "V_made", "A_x", "T_x"), when=when)  # fmt: skip
 
 
 SIGNALS = ("A_std", "T_std", "A_x", "T_x")

@@ -121,7 +121,9 @@ function AtTheBench({ bench }: { bench: Bench }) {
             online={outbox.online}
             onLetter={ask}
             onKeep={(text, correction) => {
-              const follows = chosen && !task.done ? nextInStep(bench, task, outbox.pending) : undefined;
+              // what is made only if needed may call for more, which the server knows; else one goes on in the step
+              const onward = chosen && !task.done && !task.optional;
+              const follows = onward ? nextInStep(bench, task, outbox.pending) : undefined;
               setChosen(follows ?? null);
               void outbox.write({
                 key: task.key,
