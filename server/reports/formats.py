@@ -1,4 +1,4 @@
-"""A bench's readings and results as files: CSV, JSON (the sheet file that bin/chromata computes), PDF."""
+"""A bench's readings and results as files: CSV, JSON (the sheet file that bin/chromata computes), PDF, JCAMP-DX."""
 
 import csv
 import io
@@ -10,7 +10,9 @@ from pathlib import Path
 from django.conf import settings
 from django.template.loader import render_to_string
 
+from chromata_core.method.curve_file import write_spectrum
 from chromata_core.method.sheet_file import COLUMNS
+from config.errors import Refused
 from labs.models import Bench
 from notebook.models import Entry
 from notebook.standing import standing
@@ -55,6 +57,14 @@ def results_csv(report: Report) -> str:
         figures = [f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}"]
         writer.writerow([r.key, "" if r.trial is None else r.trial, r.label, *figures, r.unit, r.line, error])
     return out.getvalue()
+
+
+def spectrum_jdx(report: Report) -> str:
+    """The spectrum of the bench as JCAMP-DX; Refused where none was recorded."""
+    chart = next((chart for chart in report.evaluation.charts if chart.key == "spectrum"), None)
+    if chart is None:
+        raise Refused("No spectrum was recorded at this bench.", 404)
+    return write_spectrum(chart.lines[0].points, f"{report.session.title}, bench {report.number}")
 
 
 def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:

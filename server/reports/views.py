@@ -13,7 +13,7 @@ from labs.policy import bench_for
 from notebook.models import Entry
 from people.policy import person_of
 from reports.build import report_of
-from reports.formats import data_json, readings_csv, report_pdf, results_csv
+from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
 
 
@@ -27,7 +27,7 @@ class ReportNow(APIView):
 
 
 class ReportFile(APIView):
-    """A bench's report or data as a file: report.pdf, readings.csv, results.csv or data.json."""
+    """A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx."""
 
     @extend_schema(operation_id="report_file", responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:
@@ -49,5 +49,7 @@ def _file(name: str, bench: Bench, entries: list[Entry], report: Report) -> tupl
             return readings_csv(entries), "text/csv; charset=utf-8"
         case "results.csv":
             return results_csv(report), "text/csv; charset=utf-8"
+        case "spectrum.jdx":
+            return spectrum_jdx(report), "chemical/x-jcamp-dx"
         case _:
             return data_json(bench, entries, report), "application/json"

@@ -21,7 +21,8 @@ class Function:
     """``takes`` says what each argument must be: any unit (None), the unit of an argument before it (its place), or a
     unit by its symbol. ``gives`` is the unit of the answer in the same way. The first ``lists`` arguments are whole
     lists; ``linear`` ones gather errors as they gather values. ``exact`` answers are counted, not measured. ``figures``
-    is the place of the argument whose significant figures the answer keeps, where it does not keep a list's decimals.
+    is the place of the argument whose significant figures the answer keeps, where it does not keep a list's decimals;
+    ``told`` how many of the arguments are shown on paper, all of them for None.
     """
 
     apply: Callable[..., Column]
@@ -33,6 +34,7 @@ class Function:
     linear: bool = False
     exact: bool = False
     figures: int | None = None
+    told: int | None = None
 
     @property
     def arity(self) -> int:
@@ -100,8 +102,8 @@ FUNCTIONS: dict[str, Function] = {
     "exp": Function(np.exp, "exp", ("",), ""),
     "sqrt": Function(np.sqrt, "√", root=True),
     "lesser": Function(_lesser, "the lesser of", (None, 0)),
-    "poured": Function(_poured, "sum of", (None, None, 1), lists=2),
-    "sum_of": Function(_sum_of, "sum of", (None, ""), lists=1),
+    "poured": Function(_poured, "sum of", (None, None, 1), lists=2, told=1),
+    "sum_of": Function(_sum_of, "sum of", (None, ""), lists=1, told=1),
     "mean_last": Function(_mean_last, "mean of the last", (None, ""), lists=1),
     "farthest": Function(mixing.farthest, "farthest from the start of", (None, 0), lists=1),
     "dilution_factor": Function(_dilution_factor, "made up over taken", (None, 0), ""),

@@ -31,7 +31,7 @@ def mathml(node: Node, render: Render) -> str:
         case Call("sqrt", (argument,)):
             return f"<msqrt>{mathml(argument, render)}</msqrt>"
         case Call(function, arguments):
-            inside = "<mo>,</mo>".join(mathml(argument, render) for argument in arguments)
+            inside = "<mo>,</mo>".join(mathml(argument, render) for argument in _told(function, arguments))
             name = symbol_mathml(FUNCTIONS[function].shown)
             return f"<mrow>{name}<mo>(</mo>{inside}<mo>)</mo></mrow>"
         case Binary("/", left, right):
@@ -43,6 +43,11 @@ def mathml(node: Node, render: Render) -> str:
             after = here + 1 if operator == "-" else here
             parts = _wrapped(left, here, render), _wrapped(right, after, render)
             return f"<mrow>{parts[0]}<mo>{_SHOWN[operator]}</mo>{parts[1]}</mrow>"
+
+
+def _told(function: str, arguments: tuple[Node, ...]) -> tuple[Node, ...]:
+    """The arguments that are shown."""
+    return arguments[: FUNCTIONS[function].told]
 
 
 def _wrapped(node: Node, needed: int, render: Render) -> str:
@@ -61,7 +66,8 @@ def plain_text(node: Node, render: Render) -> str:
         case Negative(operand):
             return f"−{_bracketed(operand, 3, render)}"
         case Call(function, arguments):
-            return f"{FUNCTIONS[function].shown}({', '.join(plain_text(argument, render) for argument in arguments)})"
+            inside = ", ".join(plain_text(argument, render) for argument in _told(function, arguments))
+            return f"{FUNCTIONS[function].shown}({inside})"
         case Binary(operator, left, right):
             here = _STRENGTH[operator]
             sign = {"*": " × ", "/": " / ", "**": "^"}.get(operator, f" {_SHOWN.get(operator, operator)} ")

@@ -10,7 +10,7 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.method.compute import mean_of
 from chromata_core.method.effects import Effect, example_sheet, slip_effects, what_if
 from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import constants, explain, option_text, symbols, without
+from chromata_core.method.explain import constants, explain, option_text, renames, symbols, without
 from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
 from chromata_core.method.sheet import Bound, holds
 from chromata_core.method.vocabulary import (
@@ -162,7 +162,7 @@ def page(method: Method) -> MethodPage:
         options=options_out(method),
         roles=[RoleOut(r.key, r.label, list(r.kinds), r.default) for r in method.roles],
         parts=parts_out(at.bound),
-        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities if not q.aside],
+        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities if not (q.aside or renames(at, q))],
         steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
         hazards=[at.bound.worded(hazard) for hazard in method.hazards],
         questions=list(method.questions),

@@ -1,12 +1,12 @@
 """The worked computation, line by line: formula, numbers with units, result; as mathematics and as plain text."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from html import escape
 
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Node, names, rewritten
+from chromata_core.formula.tree import Binary, Name, Negative, Node, names, rewritten
 from chromata_core.method.context import Context
 from chromata_core.method.evaluate import stated
 from chromata_core.method.outcome import Shown, WorkedLine
@@ -15,6 +15,7 @@ from chromata_core.method.vocabulary import ListOption, NumberOption, Option, Qu
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
 
 
@@ -25,13 +26,35 @@ def explain(at: Context) -> list[WorkedLine]:
         wanted = [q for q in at.bound.quantities if q.scope == scope and not q.aside]
         for trial in at.trials() if scope == "trial" else [None]:
             values = at.computed.bench if trial is None else at.computed.trials[trial]
-            for quantity in (q for q in wanted if q.key in values and not _renames(at, q)):
+            for quantity in (q for q in wanted if q.key in values and not renames(at, q)):
                 rows: list[int | None] = [*range(len(at.figured_rows(quantity, trial)))] if quantity.per else [None]
                 lines += [_line(at, quantity, trial, row) for row in rows]
     return lines
 
 
-def _renames(at: Context, quantity: Quantity) -> bool:
+def factors_of(node: Node) -> Iterator[str]:
+    """Names that multiply or divide: a temperature among them is meant from absolute zero."""
+    match node:
+        case Binary("*" | "/", left, right):
+            for side in (left, right):
+                yield from (side.key,) if isinstance(side, Name) else factors_of(side)
+        case Binary("+" | "-", left, right):
+            yield from (key for side in (left, right) if not isinstance(side, Name) for key in factors_of(side))
+        case Negative(operand):
+            yield from factors_of(operand)
+
+
+def _kelvin(at: Context, key: str, trial: int | None, row: int | None) -> str:
+    """``number_text``, a temperature in kelvin."""
+    text = number_text(at, key, trial, row)
+    written, _, symbol = text.rpartition(" ")
+    if symbol != "°C":
+        return text
+    typed = parse_reading(written)
+    return f"{plain(unit(symbol).to_si(float(typed.value)), max(typed.decimals, 2))} K"
+
+
+def renames(at: Context, quantity: Quantity) -> bool:
     """Whether it only takes something over under the same symbol: m = m is no computation."""
     tree = parse_formula(quantity.formula)
     return isinstance(tree, Name) and symbols(at)[tree.key] == quantity.symbol
@@ -50,8 +73,15 @@ def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = 
     tree = without(parse_formula(quantity.formula), absent(at, trial))
     signs = symbols(at)
     answer = _answer(at, quantity, trial) if row is None else at.figured_rows(quantity, trial)[row]
-    numbers = mathml(tree, lambda key: f"<mn>{escape(number_text(at, key, trial, row))}</mn>")
-    text = plain_text(tree, lambda key: number_text(at, key, trial, row))
+    absolute = set(factors_of(tree))
+
+    def number(key: str) -> str:
+        text = _kelvin(at, key, trial, row) if key in absolute else number_text(at, key, trial, row)
+        alone = isinstance(tree, Name) or ";" in text
+        return f"({text})" if text.startswith("−") and not alone else text
+
+    numbers = mathml(tree, lambda key: f"<mn>{escape(number(key))}</mn>")
+    text = plain_text(tree, number)
     unit_text = f" {answer.unit}" if answer.unit else ""
     name = "" if trial is None else at.trial_name(trial).removeprefix("the ")
     name = name if row is None else f"{name} point {row + 1}".strip()

@@ -6,7 +6,7 @@ from chromata_core.method.vocabulary import Choice, ChoiceOption, NumberOption
 R = NumberOption("R", "Gas constant", "8.314462618", "J/(mol·K)", "R", fixed=True)
 F = NumberOption("F", "Faraday constant", "96485.33212", "C/mol", "F", fixed=True)
 N_A = NumberOption("N_A", "Avogadro constant", "6.02214076e23", "1/mol", "N_A", fixed=True)
-GRAVITY = NumberOption("g_n", "Standard gravity", "9.80665", "m/s**2", "g", fixed=True)
+GRAVITY = NumberOption("g_n", "Standard gravity", "9.80665", "m/s²", "g", fixed=True)
 CHARGE = NumberOption("e", "Elementary charge", "1.602176634e-19", "C", "e", fixed=True)
 ZERO = NumberOption("T_0", "Freezing point of water", "0", "°C", "T₀", low="-1", fixed=True)
 UNIT_CONCENTRATION = NumberOption("c_1", "Unit concentration", "1", "mol/L", "c°", fixed=True)

@@ -82,7 +82,8 @@ def _expected(method: Method, bound: Bound, plan: Sheet) -> Sheet:
 
 def _alternatives(method: Method, bound: Bound, plan: Sheet) -> list[Alternative]:
     found: list[Alternative] = []
-    for role in method.roles:
+    needed = {reading.role for reading in bound.readings if not reading.optional}
+    for role in (role for role in method.roles if role.key in needed):
         chosen = bound.instruments[role.key].slug
         for other in CATALOGUE.values():
             if other.kind in role.kinds and other.slug != chosen:

@@ -52,7 +52,7 @@ def _registry() -> "pint.UnitRegistry[Any]":
 @lru_cache(maxsize=512)
 def unit(symbol: str) -> Unit:
     """The unit that people write as ``symbol``; UnitError with a sentence if nobody knows it."""
-    name = _SPOKEN.get(symbol.strip(), symbol.strip()).replace("·", "*").replace("⁻¹", "**-1")
+    name = _SPOKEN.get(symbol.strip(), symbol.strip()).replace("·", "*").replace("⁻¹", "**-1").replace("²", "**2")
     try:
         parsed = _registry().Unit(name)
         zero = _registry().Quantity(0.0, parsed).to_base_units().magnitude

@@ -1,7 +1,10 @@
 """A logged curve becomes entries like any other, all of them or none."""
 
+import io
 import math
 from typing import Any
+
+import jcamp
 
 from chromata_core.methods.registry import method
 from labs import actions
@@ -76,6 +79,14 @@ class LoggedCurve(Room):
         self.assertEqual(peak, 523)
         height = max(float(e.text) for e in bench.entries.filter(key="A_lam"))
         self.assertAlmostEqual(height, 0.7, places=3)
+        file = self.as_(self.student).get(f"/api/benches/{bench.pk}/files/spectrum.jdx").content.decode()
+        back = jcamp.read(io.StringIO(file))
+        self.assertEqual(float(back["x"][back["y"].argmax()]), 523)
+
+    def test_no_spectrum_no_file(self) -> None:
+        answer = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/spectrum.jdx")
+        self.assertEqual(answer.status_code, 404)
+        self.assertIn("No spectrum", str(answer.json()))
 
     def test_a_damaged_spectrum_is_refused_with_a_sentence(self) -> None:
         session = actions.plan_session(

@@ -80,7 +80,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A bench's report or data as a file: report.pdf, readings.csv, results.csv or data.json. */
+        /** @description A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx. */
         get: operations["report_file"];
         put?: never;
         post?: never;

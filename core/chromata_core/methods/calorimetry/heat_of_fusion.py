@@ -58,7 +58,7 @@ METHOD = Method(
         *cup.TEMPERATURES,
         Quantity("m_most", "Most ice that this water can melt", "m_w * c * (T_1 - T_0) / (H_lit / M_w)", "g", "m_most"),
         cup.CHANGE,
-        Quantity("over", "Above the freezing point", "T_2 - T_0", "K", "T₂ − T₀",
+        Quantity("over", "Above the freezing point", "T_2 - T_0", "K", "ΔT₀",
                  positive="The water reached 0 °C: ice may be left, and how much melted is not known. Start again with less ice."),
         Quantity("m_ice", "Ice", "m_all - m_w", "g", "m_ice", positive="Nothing was added: the two weighings may be swapped, or the tare was lost."),
         Quantity("q_w", "Heat of the water", "m_w * c * dT", "kJ", "q_water"),

@@ -35,10 +35,12 @@ const FILES = [
   ['readings.csv', 'Readings, CSV'],
   ['results.csv', 'Results, CSV'],
   ['data.json', 'Data, JSON'],
+  ['spectrum.jdx', 'Spectrum, JCAMP-DX'],
 ] as const;
 
 function Whole({ report }: { report: Shapes['Report'] }) {
   const colour = accent(report.session.family);
+  const spectrum = report.evaluation.charts.some((chart) => chart.key === 'spectrum');
   return (
     <Page>
       <Heading
@@ -51,7 +53,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             {dotted(report.sample, report.team.join(', '), day(report.session.starts_at))}
           </>
         }
-        actions={FILES.map(([name, label], place) => (
+        actions={FILES.filter(([name]) => spectrum || name !== 'spectrum.jdx').map(([name, label], place) => (
           <Button
             key={name}
             variant={place === 0 ? 'contained' : 'outlined'}
