@@ -9,28 +9,25 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.curves.line import CurveError
 from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, Node, names
-from chromata_core.method.sheet import VOID, Bound, Slot, listed
+from chromata_core.method.inputs import covered, inputs_of
+from chromata_core.method.sheet import VOID, Bound, listed
 from chromata_core.method.vocabulary import (
-    ListOption,
     NumberOption,
     OwnError,
     Quantity,
-    Reading,
     Series,
-    SubstanceOption,
 )
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.units import unit
 from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
-from chromata_core.uncertainty.source import Input, Source, standard
+from chromata_core.uncertainty.source import Source, standard
 
 SPREAD = "spread:"
 # Other formulas for a quantity, each with the columns it is worked in (None: all of them).
@@ -78,11 +75,6 @@ def compute(
     return Computed(known, bench, trials, voided, counted, agreed)
 
 
-def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
-    """Every elementary input with its sources: constants by option key, readings by slot."""
-    return {**_constants(bound), **_readings(bound, changes)}
-
-
 def trial_by_trial(
     bound: Bound, columns: Columns, others: Others
 ) -> tuple[dict[str, Column], dict[int, dict[str, Column]]]:
@@ -98,75 +90,9 @@ def trial_by_trial(
     return bench, trials
 
 
-def _constants(bound: Bound) -> dict[object, Input]:
-    found: dict[object, Input] = {}
-    for option in bound.method.options:
-        if isinstance(option, SubstanceOption):
-            found[option.key] = molar_mass(bound.options[option.key])
-        elif isinstance(option, NumberOption) and option.symbol:
-            found[option.key] = _number_input(bound, option)
-        elif isinstance(option, ListOption):
-            scale = unit(option.unit)
-            for place, value in enumerate(listed(bound.options[option.key]), 1):
-                slot = (option.key, place, None) if bound.by_trial(option) else (option.key, None, place)
-                found[slot] = Input(scale.to_si(float(value)))
-    return found
-
-
-def _number_input(bound: Bound, option: NumberOption) -> Input:
-    scale = unit(option.unit)
-    value = scale.to_si(float(bound.number(option.key)))
-    limit = float(bound.number(f"{option.key}.limit")) * scale.factor
-    if not limit:
-        return Input(value)
-    u = standard(limit, option.limit_distribution)
-    label = option.limit_label or option.label
-    return Input(value, ((Source(option.key, label, u, option.limit_distribution, unit=option.unit), 1.0),))
-
-
-def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
-    by_key = {reading.key: reading for reading in bound.readings}
-    found: dict[object, Input] = {}
-    for slot, typed in bound.typed.items():
-        if (reading := by_key.get(slot[0])) is None:
-            continue
-        value = float(typed.value)
-        if reading.key in changes:
-            value = float(numeric(parse_formula(changes[reading.key]))({"x": np.array([value])})[0])
-        found[slot] = _reading_input(bound, reading, slot, value)
-    return found
-
-
-def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> Input:
-    read_with, covered = bound.instruments[reading.role], _covered(bound)
-    si, sources = unit(reading.unit).to_si(read_with.corrected(value)), []
-    for term in read_with.errors:
-        scatters = reading.scope == "trial" and term.kind in ("readability", "repeatability")
-        if (term.on_delivery and begins_delivery(reading, slot)) or (scatters and covered):
-            continue
-        half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
-        common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
-        source = Source(
-            common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
-            own=not common and reading.scope == "trial", unit="%" if term.relative else read_with.unit,
-        )  # fmt: skip
-        sources.append((source, si if term.relative else 1.0))
-    return Input(si, tuple(sources))
-
-
-def begins_delivery(reading: Reading, slot: Slot) -> bool:
-    """Whether this reading is where a delivery starts; its end carries the calibration's error for both."""
-    return bool(reading.zero_of) or (isinstance(reading, Series) and reading.starts and slot[2] == 1)
-
-
-def _covered(bound: Bound) -> bool:
-    """Whether a known repeatability of the whole method stands for the scatter of single readings."""
-    return any(e.covers and bound.number(e.limit) for q in bound.quantities for e in q.errors)
-
-
 def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
     """The errors of judgement of ``quantity`` that are counted."""
-    return [error for error in quantity.errors if error.covers or not _covered(bound)]
+    return [error for error in quantity.errors if error.covers or not covered(bound)]
 
 
 def reserved(bound: Bound) -> list[Source]:

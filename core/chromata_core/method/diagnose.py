@@ -13,9 +13,10 @@ import numpy as np
 
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Node
-from chromata_core.method.compute import Others, inputs_of, mean_of, summarise, trial_by_trial, with_the_rough
+from chromata_core.method.compute import Others, mean_of, summarise, trial_by_trial, with_the_rough
 from chromata_core.method.context import Context, Place
 from chromata_core.method.generic_slips import AfterSlip, Variant, after_slips, generic_variants
+from chromata_core.method.inputs import inputs_of
 from chromata_core.method.sheet import active
 from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.column import Column

@@ -5,9 +5,10 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.method.compute import inputs_of, mean_of, places_of, spread_id, summarise, trial_by_trial
+from chromata_core.method.compute import mean_of, places_of, spread_id, summarise, trial_by_trial
 from chromata_core.method.context import Context, Place
 from chromata_core.method.evaluate import result_places, stated
+from chromata_core.method.inputs import inputs_of
 from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures

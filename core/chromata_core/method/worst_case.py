@@ -8,9 +8,9 @@ import numpy as np
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.method.compute import begins_delivery
 from chromata_core.method.context import Context
 from chromata_core.method.figures_school import by_row
+from chromata_core.method.inputs import begins_delivery
 from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import NumberOption, Quantity, Reading, Series
 from chromata_core.quantity.column import Column

@@ -8,7 +8,7 @@ import numpy as np
 
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
-from chromata_core.method.compute import inputs_of
+from chromata_core.method.inputs import inputs_of
 from chromata_core.method.sheet import Bound, active
 from chromata_core.method.vocabulary import NumberOption, Supply
 from chromata_core.quantity.column import Column
