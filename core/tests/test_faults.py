@@ -81,6 +81,18 @@ EXPECTED = {
         "solid-in-light": UP, "wash-water": UP,
         "not-saturated": DOWN, "blank-drifted": DOWN,
     },
+    "nernst": {
+        "wrong-dilution": DOWN,  # the steps are smaller
+        "old-bridge": UP,  # the weakest solutions suffer most
+        "oxide": DOWN,  # every potential is too small
+    },
+    "rate-temperature": {  # hot tubes seem hotter, or slower, than they are: the line is flatter
+        "one-thermometer": DOWN, "late-stop": DOWN, "cooled": DOWN,
+    },
+    "rate-concentration": {
+        "late-stop": DOWN,  # short times suffer most
+        "pipette-read-high": UP,  # the weak mixtures seem nearer to the strong ones
+    },
     "coulometry-iodine": {  # electrons for each molecule: more iodine seen means fewer
         "fingerprint": DOWN, "switched-off-late": DOWN,
         "blank-drifted": UP, "cuvette-wet": UP, "floating": UP, "wrong-scale": UP,

@@ -51,6 +51,32 @@ def line_x(xs: Column, ys: Column, y0: Column) -> Column:
     return column
 
 
+def line_slope(xs: Column, ys: Column) -> Column:
+    """The slope of the line through (xs, ys); CurveError for fewer than three points."""
+    return _fit(xs, ys, origin=False).slope
+
+
+def line_intercept(xs: Column, ys: Column) -> Column:
+    """Its height at x = 0."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = found.y_mean - found.slope * found.x_mean
+    return column
+
+
+def doubt_of_slope(xs: Column, ys: Column) -> Column:
+    """Standard uncertainty of the slope from the scatter about the line: s/√Sxx."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = found.s / np.sqrt(np.real(found.sxx))
+    return column
+
+
+def doubt_of_intercept(xs: Column, ys: Column) -> Column:
+    """Standard uncertainty of the height at x = 0: s·√(1/n + x̄²/Sxx)."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = found.s * np.sqrt(np.real(found.share + found.x_mean * found.x_mean / found.sxx))
+    return column
+
+
 def inside(ys: Column, y0: Column) -> Column:
     """``y0`` itself if it lies between the standards; CurveError if the line would have to be drawn beyond them."""
     known, here = np.real(ys).reshape(len(ys), -1).mean(axis=1), float(np.real(y0).mean())

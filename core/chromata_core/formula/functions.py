@@ -121,6 +121,10 @@ FUNCTIONS: dict[str, Function] = {
     "line_x_origin": Function(
         calibration.line_x_origin, "read off the line through zero", (None, None, 1), lists=2, figures=2
     ),
+    "line_slope": Function(calibration.line_slope, "slope", ("", None), 1, lists=2),
+    "line_intercept": Function(calibration.line_intercept, "intercept", ("", None), 1, lists=2),
+    "doubt_of_slope": Function(calibration.doubt_of_slope, "u of the slope", ("", None), 1, lists=2),
+    "doubt_of_intercept": Function(calibration.doubt_of_intercept, "u of the intercept", ("", None), 1, lists=2),
     "scatter_of_reading": Function(calibration.scatter_of_reading, "s/(b√p)", (None, None, 1, ""), lists=2),
     "doubt_of_line": Function(calibration.doubt_of_line, "u of the line", (None, None, 1), lists=2),
     "peak_at": Function(calibration.peak_at, "place of the peak", (None, None), lists=2),

@@ -85,6 +85,28 @@ CATALOGUE: dict[str, Instrument] = {
         ),
         RULER,
         shown(
+            "stopwatch",
+            "stopwatch-0.1s",
+            "stopwatch",
+            "s",
+            ("0", "3600"),
+            "0.1",
+            1,
+            "0.5",
+            "The moment the cross is gone for the same eye, from above. Write a tenth of a second.",
+        ),
+        shown(
+            "voltmeter",
+            "voltmeter-v",
+            "voltmeter, 2 V range",
+            "V",
+            ("-1.999", "1.999"),
+            "0.001",
+            3,
+            "0.010",
+            "Red lead to the metal named first. Keep the sign; a 1 alone at the left means over range.",
+        ),
+        shown(
             "clock", "clock-1s", "clock with seconds", "s", ("0", "86400"), "1", 0, "2", "Seconds since you started it."
         ),
         shown(

@@ -16,7 +16,7 @@ Cause = Literal["tolerance", "readability", "repeatability", "temperature"]
 Kind = Literal[
     "burette", "piston burette", "pipette", "adjustable pipette", "cylinder", "flask", "balance", "thermometer",
     "voltmeter", "pH meter", "graduated pipette", "gas tube", "glass thermometer", "barometer", "pressure sensor",
-    "weather report", "ruler", "clock", "spectrophotometer", "wavelength scale", "ammeter",
+    "weather report", "ruler", "clock", "spectrophotometer", "wavelength scale", "ammeter", "stopwatch",
 ]  # fmt: skip
 
 

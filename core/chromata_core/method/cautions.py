@@ -58,3 +58,10 @@ CHROMATE = (
 )
 IODINE = "Iodine stains, and its vapour irritates: keep the beaker covered."
 CURRENT = "Low voltage, but gas is given off: no flame; switch off before you touch a clip."
+SULFUR_DIOXIDE = (
+    "Sulfur dioxide is given off: ventilate, keep your face away, pour the tubes out under the hood at once."
+)
+HOT_WATER = "Water at 70 to 80 °C scalds: tongs for the tubes, the bath where nobody reaches over it."
+METAL_SALTS = (
+    "Salts of copper, zinc, lead and silver are poisonous or stain: gloves; collect them as heavy-metal waste."
+)

@@ -105,7 +105,7 @@ def reserved(bound: Bound) -> list[Source]:
             own = quantity.scope == "trial" and not error.shared
             found += [
                 Source(
-                    error_id(error, place),
+                    error_id(quantity, error, place),
                     error.label,
                     u,
                     error.distribution,
@@ -135,9 +135,9 @@ def _estimate(bound: Bound, error: OwnError, trial: int | None) -> str:
     return f"{error.freedom}:{trial}" if scope == "trial" else error.freedom
 
 
-def error_id(error: OwnError, trial: int | None) -> str:
-    """The source along which this error goes."""
-    return error.label if error.shared else f"{error.label}:{trial}"
+def error_id(quantity: Quantity, error: OwnError, trial: int | None) -> str:
+    """The source along which this error of ``quantity`` goes."""
+    return f"{quantity.key}:{error.label}" if error.shared else f"{quantity.key}:{error.label}:{trial}"
 
 
 def spread_id(quantity: Quantity, trial: int | None) -> str:
@@ -156,6 +156,18 @@ def _judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float
         return standard(limit, error.distribution)
     factor = unit(option.unit).factor if isinstance(option, NumberOption) else 1.0
     return standard(float(bound.number(error.limit)), error.distribution) * factor
+
+
+def judged_amounts(bound: Bound, computed: Computed) -> dict[str, float]:
+    """The standard size of every error of judgement by its source, as it was in ``computed``."""
+    return {
+        error_id(quantity, error, place): _judged(
+            bound, error, computed.bench if place is None else computed.trials[place]
+        )
+        for quantity in bound.quantities
+        for error in _judgements(bound, quantity)
+        for place in places_of(bound, quantity)
+    }
 
 
 def _with_freedom(
@@ -224,11 +236,18 @@ def _put_quantities(
     bound: Bound, scope: str, trial: int | None, into: dict[str, Column], columns: Columns, others: Others
 ) -> None:
     for quantity in bound.quantities:
-        if quantity.scope != scope or (column := _worked(quantity, into, columns, others, trial)) is None:
-            continue
-        for error in _judgements(bound, quantity):
-            column = columns.moved(column, error_id(error, trial), _judged(bound, error, into), relative=error.relative)
-        into[quantity.key] = column
+        if quantity.scope == scope and (column := _worked(quantity, into, columns, others, trial)) is not None:
+            into[quantity.key] = _with_errors(bound, quantity, trial, column, into, columns)
+
+
+def _with_errors(
+    bound: Bound, quantity: Quantity, trial: int | None, column: Column, known: Mapping[str, Column], columns: Columns
+) -> Column:
+    """``column`` with the quantity's own errors of judgement."""
+    for error in _judgements(bound, quantity):
+        amount = _judged(bound, error, known)
+        column = columns.moved(column, error_id(quantity, error, trial), amount, relative=error.relative)
+    return column
 
 
 def _worked(
@@ -355,4 +374,4 @@ def summarise(
         if averaged in lists:
             bench[quantity.key] = columns.mean(lists[averaged], spread_id(quantity, None))
         elif not averaged and (column := _worked(quantity, {**bench, **lists}, columns, others, None)) is not None:
-            bench[quantity.key] = column
+            bench[quantity.key] = _with_errors(bound, quantity, None, column, bench, columns)

@@ -9,6 +9,7 @@ from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import names
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
@@ -118,7 +119,13 @@ def _known(at: Context, quantity: Quantity) -> str | None:
     text = at.bound.options.get(quantity.known, "")
     if text and parse_reading(text).figures < 6:
         return text
-    value = float(np.real(numeric(parse_formula(quantity.known))(at.computed.bench)).flat[0])
+    tree = parse_formula(quantity.known)
+    if any(name not in at.computed.bench for name in names(tree)):
+        return None
+    with np.errstate(all="ignore"):
+        value = float(np.real(numeric(tree)(at.computed.bench)).flat[0])
+    if not isfinite(value) or not value:
+        return None
     return with_figures(unit(quantity.unit).from_si(value), 5)
 
 

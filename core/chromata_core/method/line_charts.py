@@ -133,6 +133,33 @@ class Residuals:
 
 
 @dataclass(frozen=True, slots=True)
+class AcrossLine:
+    """One trial quantity against another, with the line through the trials that count."""
+
+    key: str
+    title: str
+    across: str
+    up: str
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn as soon as one trial is there."""
+        found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
+        points = [(x, y) for x, y in found if x is not None and y is not None]
+        if not points:
+            return None
+        across, up, fitted = at.quantity(self.across), at.quantity(self.up), _line(points)
+        lines = [ChartLine(up.label, "dots", points)]
+        said = "A line needs three points."
+        if fitted:
+            lines.append(_drawn("Line", fitted, min(x for x, _ in points), max(x for x, _ in points)))
+            said = f"They lie within {with_figures(fitted.s, 2)} of their line, slope {with_figures(fitted.slope, 3)}."
+        return Chart(
+            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
+            f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
+        )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
 class Spectrum:
     """Absorbance against wavelength with its peak."""
 

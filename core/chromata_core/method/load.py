@@ -128,7 +128,7 @@ def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
         except ChromataError as error:
             yield f"{quantity.key} = {quantity.formula}: {error.message}"
         known[quantity.key] = unit(quantity.unit).dimension
-        if quantity.known and dimension_of(parse_formula(quantity.known), _constants(method)) != known[quantity.key]:
+        if quantity.known and dimension_of(parse_formula(quantity.known), known) != known[quantity.key]:
             yield f"{quantity.key}: its known value {quantity.known} is not in {quantity.unit}."
 
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.method.compute import mean_of, places_of, spread_id, summarise, trial_by_trial
+from chromata_core.method.compute import judged_amounts, mean_of, places_of, spread_id, summarise, trial_by_trial
 from chromata_core.method.context import Context, Place
 from chromata_core.method.evaluate import result_places, stated
 from chromata_core.method.inputs import inputs_of
@@ -51,9 +51,10 @@ class _Drawer:
         self.bound, self.linear, (self.quantity, self.trial) = at.bound, at.computed, place
         self.inputs = inputs_of(at.bound, {})
         self.spreads = _spreads(at)
+        self.amounts = judged_amounts(at.bound, at.computed)
 
     def __call__(self, random: np.random.Generator, size: int) -> Column:
-        columns = drawn(self.inputs, self.linear.columns.sources, self.spreads, random, size)
+        columns = drawn(self.inputs, self.linear.columns.sources, self.spreads, self.amounts, random, size)
         bench, trials = trial_by_trial(self.bound, columns, {})
         summarise(self.bound, bench, [trials[n] for n in self.linear.counted], columns, {})
         scale = unit(self.quantity.unit)

@@ -5,6 +5,7 @@ lists as data.
 from collections.abc import Iterable
 from dataclasses import dataclass
 from decimal import Decimal
+from itertools import pairwise
 from typing import TYPE_CHECKING, Protocol
 
 from chromata_core.curves.end_point import by_second_derivative
@@ -213,6 +214,34 @@ class RunsTo:
         """Whether the last reading stands at the end or past it."""
         made = at.bound.series(key, trial)
         return len(made) > 2 and made[-1].value >= at.number(self.end)
+
+
+@dataclass(frozen=True, slots=True)
+class RepeatsAgree:
+    """A run is repeated until two of the series ``of`` lie within an option (per cent) of each other, twice at least
+    and no more often than the option ``most``.
+    """
+
+    of: str
+    within: str
+    most: str
+    words: str = "until two runs agree"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """How near, and how often at most."""
+        return (self.within, self.most)
+
+    def met(self, at: "Context", key: str, trial: int | None) -> bool:
+        """Whether two agree, or the last run that is asked for was made."""
+        made = [float(typed.value) for typed in at.bound.series(self.of, trial)]
+        return len(made) >= at.number(self.most) or self.agree(at, made)
+
+    def agree(self, at: "Context", made: list[float]) -> bool:
+        """Whether two neighbours in size differ by no more than that share of their mean."""
+        near = float(at.number(self.within)) / 200
+        ordered = sorted(made)
+        return any(b - a <= near * (a + b) for a, b in pairwise(ordered))
 
 
 @dataclass(frozen=True, slots=True)

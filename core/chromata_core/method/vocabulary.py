@@ -32,7 +32,9 @@ GRAVIMETRIC = Family("gravimetric", "Gravimetric")
 GAS = Family("gas", "Gas collection")
 CALORIMETRY = Family("calorimetry", "Calorimetry")
 SPECTROPHOTOMETRY = Family("spectrophotometry", "Spectrophotometry")
-FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC, GAS, CALORIMETRY, SPECTROPHOTOMETRY)
+ELECTROCHEMISTRY = Family("electrochemistry", "Electrochemistry")
+KINETICS = Family("kinetics", "Kinetics")
+FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC, GAS, CALORIMETRY, SPECTROPHOTOMETRY, ELECTROCHEMISTRY, KINETICS)
 
 
 @dataclass(frozen=True, slots=True)

@@ -25,16 +25,19 @@ class Spread:
 
 @dataclass(frozen=True, slots=True)
 class DrawnColumns:
-    """Draws of every source (standard size 1), and each input's column of draws."""
+    """Draws of every source (standard size 1), and each input's column of draws. ``amounts`` are the sizes of errors
+    that the linear pass found: a scatter judged from drawn points would count their errors twice.
+    """
 
     index: Mapping[str, int]
     deviations: Column
     by_key: Mapping[object, Column]
     spreads: Mapping[str, Spread]
+    amounts: Mapping[str, float]
 
     def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
         """``column`` with that source's draws, ``amount`` wide (times the column itself when ``relative``)."""
-        shift = amount * self.deviations[self.index[source]]
+        shift = self.amounts.get(source, amount) * self.deviations[self.index[source]]
         changed: Column = column * (1 + shift) if relative else column + shift
         return changed
 
@@ -57,6 +60,7 @@ def drawn(
     inputs: Mapping[object, Input],
     sources: Sequence[Source],
     spreads: Mapping[str, Spread],
+    amounts: Mapping[str, float],
     random: np.random.Generator,
     size: int,
 ) -> DrawnColumns:
@@ -65,7 +69,9 @@ def drawn(
     deviations = np.empty((len(sources), size))
     for place, source in enumerate(sources):
         deviations[place] = _standard_draws(source, random, size)
-    return DrawnColumns(index, deviations, {key: _column(i, index, deviations) for key, i in inputs.items()}, spreads)
+    return DrawnColumns(
+        index, deviations, {key: _column(i, index, deviations) for key, i in inputs.items()}, spreads, amounts
+    )
 
 
 def _column(item: Input, index: Mapping[str, int], deviations: Column) -> Column:

@@ -2,7 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
-from chromata_core.method.checks import SignOf, TooSmall
+from chromata_core.method.outcome_checks import SignOf, TooSmall
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,

@@ -2,7 +2,8 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Between
-from chromata_core.method.checks import Apart, GateOpen, Within
+from chromata_core.method.checks import Within
+from chromata_core.method.outcome_checks import Apart, GateOpen
 from chromata_core.method.rules import ComesOut, PouredOut, Times
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (

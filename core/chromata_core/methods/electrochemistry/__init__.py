@@ -1,0 +1,1 @@
+"""Cells and their potentials. One experiment, one file."""

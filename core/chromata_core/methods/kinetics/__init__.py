@@ -1,0 +1,1 @@
+"""How fast. One experiment, one file."""

@@ -1,0 +1,58 @@
+"""Cell potentials against concentrations: Nernst's slope by CODATA, published cells, reversed leads."""
+
+import math
+from unittest import TestCase
+
+from scipy import constants
+
+from chromata_core.chemistry.standard_potentials import half_cell
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.outcome import Evaluation
+from chromata_core.method.sheet import Given, Sheet
+from chromata_core.method.vocabulary import ChoiceOption
+from chromata_core.methods.registry import method
+
+NERNST = method("nernst")
+FARADAY = constants.physical_constants["Faraday constant"][0]
+
+
+def cell(volts: list[str], options: dict[str, str], celsius: str = "25.0") -> Evaluation:
+    given = [Given("zero", "zero"), Given("T", celsius)]
+    for trial, text in enumerate(volts, 1):
+        given += [Given("bridge", "fresh", trial), Given("E", text, trial)]
+    return evaluate(NERNST, Sheet(options, {}, tuple(given)))
+
+
+class Nernst(TestCase):
+    def test_an_ideal_cell(self) -> None:
+        """E = 1.10 V − (RT/2F) ln Q at 25 °C: Q 0.01 gives 1.15916 V, Q 100 gives 1.04084 V, by hand."""
+        decade = math.log(10) * constants.R * 298.15 / (2 * FARADAY)
+        volts = [f"{1.10 - decade * lg_q:.3f}" for lg_q in (0, 1, 2, 3)]
+        self.assertEqual(volts[2], "1.041")
+        outcome = cell(volts, {"c_plan": "1; 0.1; 0.01; 0.001"})
+        found = {r.key: r for r in outcome.results}
+        self.assertAlmostEqual(found["slope"].value, -1000 * decade, delta=0.2)
+        self.assertAlmostEqual(found["E_0"].value, 1.10, delta=5e-4)
+        self.assertAlmostEqual(found["z_found"].value, 2, delta=0.02)
+        comparison = found["slope"].comparison
+        assert comparison is not None
+        self.assertAlmostEqual(float(comparison.accepted.replace("−", "-")), -1000 * decade, places=2)
+
+    def test_the_power_of_the_ion_counts(self) -> None:
+        """Silver's ion stands squared in Q: its tenfold dilution is a hundredfold Q, and the slope stays 29.6 mV."""
+        decade = math.log(10) * constants.R * 298.15 / (2 * FARADAY)
+        volts = [f"{0.46 - decade * 2 * n:.3f}" for n in (0, 1, 2)]
+        outcome = cell(volts, {"cell": "CuAg", "c_plan": "1; 0.1; 0.01"})
+        self.assertAlmostEqual(next(r.value for r in outcome.results if r.key == "slope"), -1000 * decade, delta=0.3)
+
+    def test_accepted_potentials_are_those_of_the_series(self) -> None:
+        option = next(o for o in NERNST.options if isinstance(o, ChoiceOption) and o.key == "cell")
+        pairs = {"ZnCu": ("Cu2+/Cu", "Zn2+/Zn"), "CuAg": ("Ag+/Ag", "Cu2+/Cu"), "ZnAg": ("Ag+/Ag", "Zn2+/Zn")}
+        for choice in option.choices:
+            plus, minus = pairs[choice.key]
+            expected = half_cell(plus).potential - half_cell(minus).potential
+            self.assertAlmostEqual(float(choice.sets["E_lit"]), expected, delta=6e-4)
+
+    def test_reversed_leads_are_stopped(self) -> None:
+        outcome = cell(["-1.098"], {})
+        self.assertEqual(next(f.level for f in outcome.findings if f.code == "y-sign"), "stop")

@@ -1,0 +1,31 @@
+"""Benches of kinetics and electrochemistry in the browser, each with one usual mistake mended."""
+
+from playwright.sync_api import Page, expect
+
+from e2e.following import BenchCase, looked_at
+
+
+class Rates(BenchCase):
+    def test_a_carried_over_drop_and_a_run_that_differs(self) -> None:
+        page, bench = self.bench_of("rate-temperature")
+
+        def cloudy(page: Page) -> None:
+            page.get_by_role("button", name="One is cloudy already").click()
+            expect(page.get_by_role("button", name="Clear", exact=True)).to_be_visible()
+
+        apart = looked_at("99.0", "Two runs of the same kind must lie within 10 %")
+        self.follow(page, bench, {("clear", 1, None): cloudy, ("t", 1, 2): apart})
+        expect(page.get_by_text("43.4").first).to_be_visible()
+        expect(page.get_by_role("img", name="4 points. They lie within").first).to_be_visible()
+
+    def test_the_order_of_a_reaction(self) -> None:
+        page, bench = self.bench_of("rate-concentration")
+        self.follow(page, bench, {("V_thio", 2, None): looked_at("8.0", "8.0 on a graduated pipette: 8.00?")})
+        expect(page.get_by_text("1.03").first).to_be_visible()
+
+
+class Cells(BenchCase):
+    def test_reversed_leads(self) -> None:
+        page, bench = self.bench_of("nernst")
+        self.follow(page, bench, {("E", 1, None): looked_at("-1.098", "Negative means that the leads are reversed")})
+        expect(page.get_by_text("29.1").first).to_be_visible()
