@@ -25,6 +25,18 @@ class Rates(BenchCase):
 
 
 class Cells(BenchCase):
+    def test_every_pair_of_metals_and_a_meter_over_its_range(self) -> None:
+        page, bench = self.bench_of("voltaic-cells")
+
+        def swapped(page: Page) -> None:
+            page.get_by_role("button", name="Two were swapped").click()
+            expect(page.get_by_role("button", name="Looked at each: yes")).to_be_visible()
+
+        over = looked_at("1", "A 1 alone means over range.")
+        self.follow(page, bench, {("metals", None, None): swapped, ("E", 3, None): over})
+        expect(page.get_by_role("img", name="From above: Ag").first).to_be_visible()
+        expect(page.get_by_role("img", name="Cathode over anode: silver over copper").first).to_be_visible()
+
     def test_reversed_leads(self) -> None:
         page, bench = self.bench_of("nernst")
         self.follow(page, bench, {("E", 1, None): looked_at("-1.098", "Negative means that the leads are reversed")})

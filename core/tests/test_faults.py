@@ -86,6 +86,7 @@ EXPECTED = {
         "old-bridge": UP,  # the weakest solutions suffer most
         "oxide": DOWN,  # every potential is too small
     },
+    "voltaic-cells": {"oxide": DOWN, "reversed": DOWN, "dry-bridge": DOWN},
     "rate-temperature": {  # hot tubes seem hotter, or slower, than they are: the line is flatter
         "one-thermometer": DOWN, "late-stop": DOWN, "cooled": DOWN,
     },

@@ -5,6 +5,7 @@ memory. Where compilations differ by more than 10 mV the ``note`` says so.
 """
 
 from dataclasses import dataclass
+from itertools import combinations
 
 from chromata_core.errors import ChromataError, unknown
 
@@ -46,3 +47,38 @@ def half_cell(key: str) -> HalfCell:
     if key not in SERIES:
         raise ChromataError(unknown("half-cell", key, list(SERIES)), code="half-cell")
     return SERIES[key]
+
+
+METALS = {
+    "Mg": "magnesium", "Al": "aluminium", "Zn": "zinc", "Fe": "iron", "Ni": "nickel", "Sn": "tin", "Pb": "lead",
+    "Cu": "copper", "Ag": "silver",
+}  # fmt: skip
+_FEWEST, _MOST = 2, 6
+
+
+@dataclass(frozen=True, slots=True)
+class MetalPair:
+    """Two metals in their ions' solutions; ``potential`` is E°(plus) − E°(minus) in volts."""
+
+    plus: str
+    minus: str
+    potential: float
+
+
+def metal_potential(metal: str) -> float:
+    """Standard potential of ``metal`` in the solution of its ion, V."""
+    return next(cell.potential for key, cell in SERIES.items() if key.endswith(f"/{metal}"))
+
+
+def metal_pairs(text: str) -> list[MetalPair]:
+    """Every pair of the metals in “Ag; Cu; Zn”, in that order; an error with a sentence for anything else."""
+    metals = [part.strip() for part in text.split(";")]
+    for metal in metals:
+        if metal not in METALS:
+            raise ChromataError(unknown("metal", metal, list(METALS)), code="metal")
+    if not _FEWEST <= len(metals) <= _MOST or len(set(metals)) < len(metals):
+        raise ChromataError(
+            f"Give {_FEWEST} to {_MOST} different metals, with semicolons between them: Ag; Cu; Zn.", code="metal"
+        )
+    pairs = combinations(metals, 2)
+    return [MetalPair(a, b, round(metal_potential(a) - metal_potential(b), 4)) for a, b in pairs]

@@ -228,7 +228,7 @@ def _put_readings(bound: Bound, columns: Columns, trial: int | None, into: dict[
         if bound.by_trial(option) and (option.key, trial, None) in columns.by_key:
             into[option.key] = columns.by_key[(option.key, trial, None)]
         elif not bound.by_trial(option) and trial is None:
-            rows = range(1, len(listed(bound.options[option.key])) + 1)
+            rows = range(1, len(listed(option, bound.options[option.key])) + 1)
             into[option.key] = np.stack([columns.by_key[(option.key, None, row)] for row in rows])
 
 

@@ -69,7 +69,8 @@ class Context:
 
     def planned(self, option: str, trial: int) -> Decimal:
         """What a list option plans for ``trial``, in its unit."""
-        return listed(self.bound.options[option])[trial - 1]
+        planned = next(one for one in self.bound.lists if one.key == option)
+        return listed(planned, self.bound.options[option])[trial - 1]
 
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""

@@ -42,14 +42,14 @@ def read_curve(text: str, kind: str) -> list[tuple[str, str]]:
 
 
 def write_spectrum(points: list[Point], title: str) -> str:
-    """``points`` (nm, absorbance) as a JCAMP-DX file."""
-    x, y = (np.array(column) for column in zip(*points, strict=True))
-    head = {
-        "title": title, "data type": "UV/VIS SPECTRUM", "origin": "Chromata", "owner": "", "xunits": "NANOMETERS",
-        "yunits": "ABSORBANCE", "x": x, "y": y,
-    }  # fmt: skip
-    text: str = jcamp.write(head)
-    return text
+    """``points`` (nm, absorbance) as a JCAMP-DX file: pairs, for they need not be evenly spaced."""
+    head = (
+        f"TITLE={title}", "JCAMP-DX=5.00", "DATA TYPE=UV/VIS SPECTRUM", "ORIGIN=Chromata", "OWNER=",
+        "XUNITS=NANOMETERS", "YUNITS=ABSORBANCE", "XFACTOR=1", "YFACTOR=1", f"FIRSTX={points[0][0]:g}",
+        f"LASTX={points[-1][0]:g}", f"NPOINTS={len(points)}", "XYPOINTS=(XY..XY)",
+    )  # fmt: skip
+    lines = [*(f"##{line}" for line in head), *(f"{x:g}, {y:g}" for x, y in points), "##END=", ""]
+    return "\n".join(lines)
 
 
 def _number(text: str) -> float:

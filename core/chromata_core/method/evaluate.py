@@ -32,7 +32,7 @@ from chromata_core.method.outcome import (
 )
 from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
 from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
-from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Series, Step
+from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
@@ -105,25 +105,25 @@ def _results_out(at: Context, accepted: Accepted) -> list[ResultOut]:
     found = result_places(at)
     worst = worst_cases(at) if found else {}
     return [
-        result_of(
-            at, place, accepted.get(place[0].key) or _known(at, place[0]), worst.get((place[0].key, place[1]), "")
-        )
+        result_of(at, place, accepted.get(place[0].key) or _known(at, place), worst.get((place[0].key, place[1]), ""))
         for place in found
     ]
 
 
-def _known(at: Context, quantity: Quantity) -> str | None:
-    """The value that nature fixes for ``quantity``, as text in its unit; None if it fixes none."""
+def _known(at: Context, place: Place) -> str | None:
+    """The value that nature fixes for a result, as text in its unit; None if it fixes none."""
+    quantity, trial = place
+    here = at.computed.bench if trial is None else at.computed.trials[trial]
     if not quantity.known:
         return None
-    text = at.bound.options.get(quantity.known, "")
-    if text and parse_reading(text).figures < 6:
-        return text
+    option = next((o for o in at.bound.method.options if o.key == quantity.known), None)
+    if isinstance(option, NumberOption) and parse_reading(at.bound.options[option.key]).figures < 6:
+        return at.bound.options[option.key]
     tree = parse_formula(quantity.known)
-    if any(name not in at.computed.bench for name in names(tree)):
+    if any(name not in here for name in names(tree)):
         return None
     with np.errstate(all="ignore"):
-        value = float(np.real(numeric(tree)(at.computed.bench)).flat[0])
+        value = float(np.real(numeric(tree)(here)).flat[0])
     if not isfinite(value) or not value:
         return None
     return with_figures(unit(quantity.unit).from_si(value), 5)
@@ -248,7 +248,8 @@ def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:
 
 def _trial(at: Context, number: int, findings: list[Finding]) -> TrialOut:
     computed = at.computed
-    name = "rough" if at.bound.rough and number == 0 else str(number)
+    pair = at.bound.pair(number)
+    name = "rough" if at.bound.rough and number == 0 else f"{pair.plus}–{pair.minus}" if pair else str(number)
     complete = all(q.key in computed.trials[number] for q in at.bound.quantities if q.scope == "trial")
     if number in computed.voided:
         state, why = "void", computed.voided[number]

@@ -121,7 +121,7 @@ def number_text(at: Context, key: str, trial: int | None, row: int | None = None
         if option.key == key and isinstance(option, NumberOption):
             return f"{at.bound.options[key]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, ListOption):
-            values = [str(value) for value in listed(at.bound.options[key])]
+            values = [str(value) for value in listed(option, at.bound.options[key])]
             place = (trial - 1 if trial else None) if at.bound.by_trial(option) else row
             return f"{_row(values) if place is None else values[place]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, SubstanceOption):

@@ -27,7 +27,7 @@ def _constants(bound: Bound) -> dict[object, Input]:
             found[option.key] = _number_input(bound, option)
         elif isinstance(option, ListOption):
             scale = unit(option.unit)
-            for place, value in enumerate(listed(bound.options[option.key]), 1):
+            for place, value in enumerate(listed(option, bound.options[option.key]), 1):
                 slot = (option.key, place, None) if bound.by_trial(option) else (option.key, None, place)
                 found[slot] = Input(scale.to_si(float(value)))
     return found

@@ -10,6 +10,7 @@ from decimal import Decimal
 from typing import Protocol, TypeVar
 
 from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
@@ -20,6 +21,7 @@ from chromata_core.method.vocabulary import (
     NumberOption,
     Observation,
     Option,
+    PairsOption,
     Quantity,
     Reading,
     Series,
@@ -105,10 +107,22 @@ class Bound:
             if isinstance(option, NumberOption)
         }
         for option in self.lists:
-            values, place = listed(self.options[option.key]), trial if self.by_trial(option) else row
+            values, place = listed(option, self.options[option.key]), trial if self.by_trial(option) else row
             said = values[place - 1 : place] if place else [f"{values[0]} to {values[-1]}"]
             planned[option.key] = " ".join((*map(str, said), option.unit)).rstrip()
-        return planned
+        pair = self.pair(trial)
+        metals = (METALS[pair.plus], METALS[pair.minus]) if pair else ("one metal", "the other")
+        return {**planned, **dict(zip(("plus", "minus"), metals, strict=True))} if self.pairs else planned
+
+    @property
+    def pairs(self) -> list[MetalPair]:
+        """The pairs of metals that plan the trials, none in most methods."""
+        option = next((option for option in self.lists if isinstance(option, PairsOption)), None)
+        return metal_pairs(self.options[option.key]) if option else []
+
+    def pair(self, trial: int | None) -> MetalPair | None:
+        """The pair of ``trial``."""
+        return self.pairs[trial - 1] if trial and self.pairs else None
 
     def by_trial(self, option: ListOption) -> bool:
         """Whether this list plans trials; else it plans the rows of a series."""
@@ -124,7 +138,7 @@ class Bound:
         """How many trials there can be."""
         each = next((o for o in self.method.options if o.key == self.method.trials.each), None)
         if isinstance(each, ListOption):
-            return len(listed(self.options[each.key]))
+            return len(listed(each, self.options[each.key]))
         return int(self.number(each.key)) if each else _MOST_TRIALS
 
     @property
@@ -213,8 +227,10 @@ def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
         match option:
             case NumberOption():
                 _check_number(option, resolved)
+            case PairsOption():
+                metal_pairs(resolved[option.key])
             case ListOption():
-                _check_list(resolved[option.key])
+                _check_list(option, resolved[option.key])
             case SubstanceOption():
                 molar_mass(resolved[option.key])
             case ChoiceOption():
@@ -226,13 +242,15 @@ def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
     return []
 
 
-def listed(text: str) -> list[Decimal]:
-    """The values of a list option: “5; 15; 30”."""
+def listed(option: ListOption, text: str) -> list[Decimal]:
+    """The values of a list option: “5; 15; 30”; of metals the standard potential of each pair."""
+    if isinstance(option, PairsOption):
+        return [Decimal(str(pair.potential)) for pair in metal_pairs(text)]
     return [parse_reading(part).value for part in text.split(";")]
 
 
-def _check_list(text: str) -> None:
-    values = listed(text)
+def _check_list(option: ListOption, text: str) -> None:
+    values = listed(option, text)
     if not 1 <= len(values) <= _MOST_LISTED or min(values) <= 0:
         raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
 

@@ -117,6 +117,13 @@ class ListOption:
     help: str = ""
 
 
+@dataclass(frozen=True, slots=True)
+class PairsOption(ListOption):
+    """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them: in formulas it stands
+    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals.
+    """
+
+
 Option = ChoiceOption | NumberOption | SubstanceOption | ListOption
 
 

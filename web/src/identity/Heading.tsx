@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { ink } from './tokens';
+import { asText, ink } from './tokens';
 
 interface Props {
   /** The family's accent: the stripe at the left. */
@@ -28,7 +28,7 @@ export function Heading({ colour, above = '', title, below, actions }: Props) {
       }}
     >
       <Box>
-        {above && <Box sx={{ color: colour, fontWeight: 700, fontSize: 14 }}>{above}</Box>}
+        {above && <Box sx={{ color: asText(colour), fontWeight: 700, fontSize: 14 }}>{above}</Box>}
         <Box component="h1" sx={{ m: 0, fontSize: 28, lineHeight: 1.2 }}>
           {title}
         </Box>

@@ -51,5 +51,8 @@ export function accent(family: string): string {
   return family in roles ? ink[family as RoleName] : ink.deep;
 }
 
+/** An accent as text: drawn towards the ink until it can be read on paper. */
+export const asText = (colour: string) => `color-mix(in srgb, ${colour} 62%, ${ink.ink})`;
+
 export const TEXT = '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", sans-serif';
 export const FIGURES = '"Atkinson Hyperlegible Mono Variable", "Atkinson Hyperlegible Mono", monospace';

@@ -1,5 +1,5 @@
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from '../identity/tokens';
+import { asText, FIGURES, ink } from '../identity/tokens';
 
 const CENTRE = { x: 150, y: 190 };
 const REACH = 118;
@@ -76,7 +76,7 @@ function Scale({ full, row, used, colour }: ScaleProps) {
         x={at.x}
         y={at.y + 4}
         textAnchor="middle"
-        fill={used ? colour : ink.inkSoft}
+        fill={used ? asText(colour) : ink.inkSoft}
         opacity={used ? 1 : 0.55}
         style={{ fontFamily: FIGURES, fontSize: used ? 14 : 11.5, fontWeight: used ? 700 : 400 }}
       >

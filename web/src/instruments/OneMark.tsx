@@ -1,5 +1,5 @@
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from '../identity/tokens';
+import { asText, FIGURES, ink } from '../identity/tokens';
 import { meniscusPath } from './scale';
 
 interface Shape {
@@ -49,7 +49,7 @@ export function OneMark({ tool, colour }: { tool: Shapes['Instrument']; colour: 
       <path d={liquid} fill={ink.liquid} />
       <path d={meniscusPath(left, right, 94, 3)} fill="none" stroke={ink.deep} strokeWidth={2} />
       <line x1={left - 14} x2={right + 14} y1={mark} y2={mark} stroke={colour} strokeWidth={2.2} />
-      <text x={right + 23} y={mark + 5} fill={colour} style={{ fontSize: 14, fontWeight: 700 }}>
+      <text x={right + 23} y={mark + 5} fill={asText(colour)} style={{ fontSize: 14, fontWeight: 700 }}>
         the mark
       </text>
       <text

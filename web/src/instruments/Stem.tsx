@@ -1,5 +1,5 @@
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from '../identity/tokens';
+import { asText, FIGURES, ink } from '../identity/tokens';
 import { scaleWindow } from './scale';
 
 const HEIGHT = 400;
@@ -88,7 +88,7 @@ export function Stem({ tool, value, text, colour }: Props) {
           <text
             x={190}
             y={y + 1}
-            fill={colour}
+            fill={asText(colour)}
             style={{ fontFamily: FIGURES, fontSize: 15, fontWeight: 700 }}
           >
             {text}

@@ -1,5 +1,5 @@
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from '../identity/tokens';
+import { asText, FIGURES, ink } from '../identity/tokens';
 import { meniscusPath, scaleWindow } from './scale';
 
 // On a phone there is room for the scale and the mark, and for nothing beside it.
@@ -135,7 +135,12 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
 function Words({ x, y, text, colour }: { x: number; y: number; text: string; colour: string }) {
   return (
     <>
-      <text x={x} y={y - 3} fill={colour} style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}>
+      <text
+        x={x}
+        y={y - 3}
+        fill={asText(colour)}
+        style={{ fontFamily: FIGURES, fontSize: 16, fontWeight: 700 }}
+      >
         {text}
       </text>
       <text x={x} y={y + 15} fill={ink.inkSoft} style={{ fontSize: 12 }}>

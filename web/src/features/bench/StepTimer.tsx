@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { Shapes } from '../../api/client';
 import { countdown } from '../../identity/time';
-import { FIGURES, ink } from '../../identity/tokens';
+import { asText, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 
 interface Props {
@@ -43,7 +43,7 @@ export function StepTimer({ step, begun, colour, onStart }: Props) {
       </Box>
       <Box
         component="span"
-        sx={{ fontFamily: FIGURES, fontSize: 22, fontWeight: 700, color: over ? ink.keep : colour }}
+        sx={{ fontFamily: FIGURES, fontSize: 22, fontWeight: 700, color: over ? ink.keep : asText(colour) }}
       >
         {over ? '0:00' : countdown(left)}
       </Box>

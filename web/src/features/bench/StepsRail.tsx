@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
 import type { Draft } from '../../queue/outbox';
 import { CheckIcon } from '../../identity/Icons';
-import { ink } from '../../identity/tokens';
+import { asText, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 import { begun, type Task } from './hand';
 import { StepTimer } from './StepTimer';
@@ -46,7 +46,7 @@ export function StepsRail({ steps, task, colour, pending, onTimer, onChoose }: P
                 ...segment('done', colour, ends),
                 pt: 0.75,
                 fontWeight: 700,
-                color: colour,
+                color: asText(colour),
                 fontSize: 14,
               }}
             >

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { useMethods } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
-import { accent, ink } from '../../identity/tokens';
+import { accent, asText, ink } from '../../identity/tokens';
 
 /** Methods by family, each by the question it answers. */
 export function MethodBook() {
@@ -23,7 +23,7 @@ export function MethodBook() {
             <Box sx={{ display: 'grid', gap: 4 }}>
               {families.map(([family, label]) => (
                 <Box component="section" key={family}>
-                  <Box component="h2" sx={{ m: 0, mb: 1.5, fontSize: 18, color: accent(family) }}>
+                  <Box component="h2" sx={{ m: 0, mb: 1.5, fontSize: 18, color: asText(accent(family)) }}>
                     {label}
                   </Box>
                   <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { md: '1fr 1fr' } }}>

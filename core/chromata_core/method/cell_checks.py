@@ -1,0 +1,87 @@
+"""Checks on cells: over range, reversed leads, and one pair that contradicts all the others."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from chromata_core.chemistry.standard_potentials import METALS
+from chromata_core.curves.ladder import Ladder, ladder
+from chromata_core.curves.line import CurveError
+from chromata_core.method.context import Context
+from chromata_core.method.finding import Finding
+from chromata_core.quantity.rounding import plain
+
+_SURE = 0.05  # V; below it metal and solution decide the sign, not the leads; common practice
+
+
+@dataclass(frozen=True, slots=True)
+class OverRange:
+    """A voltmeter past its range shows a 1 alone at the left."""
+
+    reading: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at every such reading."""
+        for slot, typed in at.bound.typed.items():
+            if slot[0] == self.reading and typed.text.strip().rstrip(".") in ("1", "-1"):
+                yield Finding(
+                    "over-range", "stop", "A 1 alone means over range.", "It is no potential of 1 V.",
+                    "Turn the meter to the next larger range and read again.", *slot, word="Which range is it on?",
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class ReversedLeads:
+    """A cell potential with the other sign than the series of potentials says."""
+
+    reading: str
+    planned: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at every such pair."""
+        for trial in at.trials():
+            typed, expected = at.typed(self.reading, trial), float(at.planned(self.planned, trial))
+            pair = at.bound.pair(trial)
+            if typed is None or pair is None or abs(expected) < _SURE or float(typed.value) * expected >= 0:
+                continue
+            plus, minus = METALS[pair.plus], METALS[pair.minus]
+            yield Finding(
+                "reversed", "look", f"{typed.text} V has the other sign than {plus} against {minus} should.",
+                "The leads are reversed, or a metal is not the one its label says.",
+                f"Red lead to {plus}, black to {minus}; look at both metals, then read again.", self.reading, trial,
+                word=f"Where is your red lead? And is that really {plus}?",
+            )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class BadContact:
+    """One pair that disagrees with the path through all the others (A–C = A–B + B–C)."""
+
+    reading: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """At most one finding: a single contact stands out, two hide each other."""
+        found = rungs(at, self.reading)
+        if found is None or found.suspect is None:
+            return
+        plus, minus = found.suspect
+        trial = next(n for n, pair in enumerate(at.bound.pairs, 1) if (pair.plus, pair.minus) == found.suspect)
+        off = found.residuals[found.suspect]
+        yield Finding(
+            "bad-contact", "repeat", f"{METALS[plus].capitalize()}–{METALS[minus]} disagrees with all the other pairs.",
+            f"The path through the others leads elsewhere; it stands {plain(off, 3)} V off the ladder.",
+            "Sand both metals, renew the bridge, clips clear of the liquid; read again.", self.reading, trial,
+            word="Show me how the clip holds the metal.",
+        )  # fmt: skip
+
+
+def rungs(at: Context, reading: str) -> Ladder | None:
+    """The ladder of half-cells from every pair measured so far; None while the metals are not connected."""
+    measured = {
+        (pair.plus, pair.minus): float(typed.value)
+        for n, pair in enumerate(at.bound.pairs, 1)
+        if (typed := at.typed(reading, n)) is not None and n not in at.computed.voided
+    }
+    try:
+        return ladder(measured, at.bound.pairs[-1].minus)
+    except (CurveError, IndexError):
+        return None

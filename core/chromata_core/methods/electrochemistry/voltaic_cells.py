@@ -1,0 +1,96 @@
+"""Potentials of metal pairs: every combination, its poles, and the ladder of half-cells behind them."""
+
+from chromata_core.method import cautions
+from chromata_core.method.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
+from chromata_core.method.cell_checks import BadContact, OverRange, ReversedLeads
+from chromata_core.method.vocabulary import (
+    ELECTROCHEMISTRY,
+    Choice,
+    ChoiceOption,
+    Example,
+    Fault,
+    Method,
+    NumberOption,
+    Observation,
+    PairsOption,
+    Quantity,
+    Reading,
+    Role,
+    Slip,
+    Step,
+    Supply,
+    Target,
+    Trials,
+)
+from chromata_core.methods.closing import conclusion
+
+METHOD = Method(
+    slug="voltaic-cells",
+    version=1,
+    family=ELECTROCHEMISTRY,
+    title="Cells of two metals",
+    question="Which metal gives electrons to which, and how strongly?",
+    reaction="A → Aⁿ⁺ + n e⁻ at the anode; Bᵐ⁺ + m e⁻ → B at the cathode",
+    options=(
+        PairsOption("cells", "Metals", "Ag; Cu; Pb; Zn", "V", "E°", "Three to six of Ag, Cu, Pb, Sn, Ni, Fe, Zn, Al, Mg, each in a solution of its ion. Every pair is measured."),
+        ChoiceOption("vessel", "Half-cells stand in", (
+            Choice("beakers", "Beakers with paper-strip bridges", words={"bridge": "lay a fresh strip, wet with bridge solution, across"}),
+            Choice("wells", "A block of wells round a central bridge", words={"bridge": "fill the central well high enough to touch them all"}),
+        ), "beakers"),
+        NumberOption("c_ions", "Concentration of every ion", "0.1", "mol/L", help="Standard values hold at 1 mol/L; equal dilution changes pairs of equal charge little.", low="0.0001"),
+        NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="0.5", planning=True),
+    ),
+    roles=(Role("voltmeter", "Voltmeter, 2 V range", ("voltmeter",), "voltmeter-v"),),
+    readings=(
+        Observation("zero", "Voltmeter, leads together", (Choice("zero", "Shows zero"), Choice("off", "Shows something else: look at its range")), until=("zero",),
+                    scope="bench", hint="2 V range: three decimals, volts. A 1 alone at the left means over range."),
+        Observation("metals", "Each metal is the one its label says", (Choice("yes", "Looked at each: yes"), Choice("swapped", "Two were swapped: put right now")), until=("yes",),
+                    scope="bench", hint="Colour, weight, softness. Two strips swapped in their bags is a common event."),
+        Reading("E", "Cell potential, with its sign", "V", "voltmeter", "E", hint="Clips clear of the liquid, metals not touching the bridge; a few seconds."),
+    ),
+    quantities=(
+        Quantity("E_cell", "Cell potential", "E", "V", "E_cell", result=True, known="cells"),
+        Quantity("d", "Difference from the standard value", "(E_cell - cells) / cells", "%", "d", result=True),
+    ),
+    steps=(
+        Step("labels", "Goggles, gloves, sand the metals", "Put goggles and gloves on and sand every metal bright", "on both sides.", "", "setup",
+             cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER)),
+        Step("check", "Each metal in its own ion", "Look at each metal: is it the one its label says?", "Then each into the solution of its own ion.", "", "setup", ("metals",)),
+        Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",)),
+        Step("bridge", "Salt bridge", "Between the half-cells {bridge};", "metals do not touch it.", "A dry or torn bridge is the commonest bad contact.", "setup", cautions=(cautions.METAL_SALTS,)),
+        Step("read", "Red to {plus}, black to {minus}", "Red lead to {plus}, black lead to {minus}:", "read, with its sign.",
+             "Keep the leads so and keep the sign: it names the poles.", reads=("E",)),
+        Step("own", "Own calculation", "Work out the difference from the standard value yourself", "and compare.", "Standard value of the red metal less that of the black one.", "trial", ("own.d",)),
+        conclusion(3),
+        Step("clean", "Collect the solutions", "Collect every solution", "and rinse and dry the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER)),
+    ),
+    hazards=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER),
+    checks=(OverRange("E"), ReversedLeads("E", "cells"), BadContact("E")),
+    questions=(
+        "Which metal is the anode of every pair it is in, and why?",
+        "How can one pair be foretold from two others, and does yours agree?",
+        "Why do your potentials lie below the standard values?",
+    ),
+    example=Example((
+        ("zero", None, None, "zero"), ("metals", None, None, "yes"),
+        *(("E", n, None, volts) for n, volts in enumerate(("0.421", "0.873", "1.498", "0.449", "1.072", "0.620"), 1)),
+    )),
+    trials=Trials("Pair", 1, 15, each="cells"),
+    slips=(
+        Slip("divided-by-measured", "it is divided by the measured value instead of the standard one", "d", "(E_cell - cells) / E_cell"),
+        Slip("turned", "the difference is taken the wrong way round", "d", "(cells - E_cell) / cells"),
+        Slip("share", "the share of the standard value is given instead of the difference", "d", "E_cell / cells"),
+    ),
+    faults=(
+        Fault("oxide", "Metals not sanded", {"E": "x * 0.93"}, "Dull metal: every potential is too small.", "Sand, rinse, dry, measure at once."),
+        Fault("reversed", "Leads reversed", {"E": "-x"}, "The sign is the other one.", "Red to the metal named first, or keep the sign and say so."),
+        Fault("dry-bridge", "Dry salt bridge", {"E": "x - 0.12"}, "The display creeps and is too small, in one pair or in all.", "A fresh strip, wet through."),
+    ),
+    charts=(
+        PairsOfMetals("pairs", "Every pair, measured and standard", "E"), LadderOfHalfCells("ladder", "Ladder of half-cells", "E"),
+        PairResiduals("residuals", "What does not fit the ladder", "E"),
+    ),
+    targets=(Target("Standard potential of the first pair", "cells", "V", "what the class should come near to"),),
+    supplies=(Supply("Solution of each ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS), Supply("Bridge strips", "1", "")),
+    waste="Silver, lead and copper solutions are collected, each by its own rule.",
+)  # fmt: skip
