@@ -8,7 +8,8 @@ from scipy import constants
 
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate, judge
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet, bind
 from chromata_core.methods.registry import method
@@ -100,8 +101,7 @@ class WhatPresses(TestCase):
             ("pressure-hpa", "750.0 mmHg"),
         ):  # fmt: skip
             given = (Given("p_bar", text),)
-            outcome = evaluate(TUBE, Sheet({}, {"barometer": tool}, given))
-            found[tool] = next(q.value for q in outcome.quantities if q.key == "p_air")
+            found[tool] = context_of(TUBE, Sheet({}, {"barometer": tool}, given)).value("p_air", None) or 0.0
         for value in found.values():
             self.assertAlmostEqual(value, 750 * 0.133322387415, delta=3e-3)
 

@@ -2,8 +2,9 @@
 
 from unittest import TestCase
 
-from chromata_core.method.evaluate import evaluate, judge
+from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import Finding
+from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Evaluation, Verdict
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method

@@ -8,7 +8,8 @@ from CoolProp.CoolProp import PropsSI
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import context_of, evaluate, judge
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Evaluation, ResultOut
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method

@@ -5,7 +5,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from chromata_core.method.evaluate import judge
+from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given
 from chromata_core.methods.registry import method

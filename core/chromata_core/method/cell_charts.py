@@ -33,7 +33,7 @@ class PairsOfMetals:
                 ChartLine("Measured", "bars", [(float(n), volts) for n, _, volts in done]),
                 ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair, _ in made]),
             ],
-            [ChartMark("no potential", y=0.0)], [],
+            [], [],
             ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair, _ in made],
         )  # fmt: skip
 

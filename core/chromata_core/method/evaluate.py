@@ -5,15 +5,14 @@ from math import inf, isfinite
 
 import numpy as np
 
-from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import names
+from chromata_core.formula.tree import Name, names
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
-from chromata_core.method.every_sheet import DIGITS, every_sheet
+from chromata_core.method.every_sheet import every_sheet
 from chromata_core.method.figures_school import figures_of
 from chromata_core.method.finding import SEVERITY, Finding, Level, gravest
 from chromata_core.method.outcome import (
@@ -28,10 +27,9 @@ from chromata_core.method.outcome import (
     Shown,
     StepOut,
     TrialOut,
-    Verdict,
 )
 from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
-from chromata_core.method.sheet import Given, Sheet, Slot, bind, understand
+from chromata_core.method.sheet import Sheet, Slot, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
 from chromata_core.quantity.report import report
@@ -242,8 +240,15 @@ def _quantities(at: Context, trial: int | None) -> list[QuantityOut]:
     return [
         QuantityOut(q.key, q.label, symbol_mathml(q.symbol), at.value(q.key, trial) or 0.0,
                     at.figured(q, trial))
-        for q in wanted if not (q.per or q.aside or (q.result and trial is None))
+        for q in wanted if not (q.per or q.aside or (q.result and trial is None) or _as_read(at, q))
     ]  # fmt: skip
+
+
+def _as_read(at: Context, quantity: Quantity) -> bool:
+    """Whether it only takes a reading over, in the same unit: it stands among the readings already."""
+    tree = parse_formula(quantity.formula)
+    reading = at.reading(tree.key) if isinstance(tree, Name) else None
+    return reading is not None and reading.unit == quantity.unit
 
 
 def _trial(at: Context, number: int, findings: list[Finding]) -> TrialOut:
@@ -363,37 +368,3 @@ def _own(at: Context) -> list[OwnAnswer]:
             OwnAnswer(quantity.key, trial, label, typed.text, quantity.unit, agrees, traced.kind, traced.sentence)
         )
     return found
-
-
-def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
-    """What ``draft`` would be worth on this sheet, in one line, before it is kept. A refused draft changes nothing."""
-    try:
-        bound = bind(method, sheet)
-        understand(bound, draft)
-    except ChromataError as error:
-        return Verdict("stop", "Cannot be kept.", error.message, refused=True)
-    others = tuple(given for given in sheet.given if given.slot != draft.slot)
-    at = context_of(method, Sheet(sheet.options, sheet.instruments, (*others, draft)))
-    here = [
-        f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)
-    ]
-    # How the number is written comes first: with its last digit it may deserve another word.
-    worst = next((f for f in here if f.code in DIGITS), None) or gravest([f for f in here if f.level != "keep"])
-    if worst is not None:
-        lead = {"look": "Look again.", "repeat": "Repeat.", "stop": "Stop.", "keep": "Keep."}[worst.level]
-        return Verdict(worst.level, lead, f"{worst.what} {worst.why} {worst.do}", worst.suggest)
-    said = gravest([f for f in here if f.key == draft.key])
-    return Verdict("keep", "Keep.", " ".join(filter(None, (said.what if said else "", _echo(at, draft)))))
-
-
-def _echo(at: Context, draft: Given) -> str:
-    reading = at.reading(draft.key)
-    if reading is None:
-        return ""
-    tool = at.instrument(draft.key)
-    looks = f"Does your {tool.kind} look like the drawing?"
-    value = at.value(reading.echo, draft.trial) if reading.echo else None
-    if value is None:
-        return looks
-    quantity = at.quantity(reading.echo)
-    return f"{quantity.label} {at.figured(quantity, draft.trial).text} {quantity.unit}. {looks}"

@@ -43,7 +43,7 @@ METHOD = Method(
     ),
     roles=cross.ROLES,
     readings=(
-        Observation("bath", "The bath", (Choice("set", "About 5 °C above {T_plan}, tubes in it"), Choice("room", "No bath: room temperature")),
+        Observation("bath", "The bath", (Choice("set", "About 5 °C above the planned one, tubes in it"), Choice("room", "No bath: room temperature")),
                     hint="Two baths are shared: room temperature first, the warm ones when they are free."),
         *cross.READINGS,
     ),

@@ -35,7 +35,7 @@ function Pair({ bench, pending, onChoose, first }: LedgerProps & { first: Shapes
   if (rows === 0) return null;
   const from = all ? 1 : Math.max(1, rows - LATEST + 1);
   return (
-    <Box>
+    <Box sx={{ overflowX: 'auto', '& thead th': { whiteSpace: 'normal !important' } }}>
       <Table>
         <thead>
           <tr>
