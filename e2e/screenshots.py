@@ -23,6 +23,8 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("class", "instructor", "/sessions/7/floor", (1280, 900), False, []),
     ("report", "instructor", "/benches/47/report", LAPTOP, False, []),
     ("calibration", "instructor", "/benches/9/report", (1280, 1000), False, []),
+    ("calibration-line", "instructor", "/benches/36/report", (1280, 1200), False, []),
+    ("ice", "instructor", "/benches/27/report", (1280, 1200), False, []),
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
     ("bench", "instructor", "/benches/54", LAPTOP, False, ["type 19.21"]),
     ("bench-phone", "instructor", "/benches/54", PHONE, False, ["type 19.2"]),

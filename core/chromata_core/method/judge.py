@@ -9,6 +9,8 @@ from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given, Sheet, bind, understand
 from chromata_core.method.vocabulary import Method
 
+_FIRST = ("over-range", *DIGITS)  # what the display itself says, before what follows from it
+
 
 def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
     """What ``draft`` would be worth on this sheet, in one line, before it is kept. A refused draft changes nothing."""
@@ -23,7 +25,7 @@ def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
         f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)
     ]
     # How the number is written comes first: with its last digit it may deserve another word.
-    worst = next((f for f in here if f.code in DIGITS), None) or gravest([f for f in here if f.level != "keep"])
+    worst = next((f for f in here if f.code in _FIRST), None) or gravest([f for f in here if f.level != "keep"])
     if worst is not None:
         lead = {"look": "Look again.", "repeat": "Repeat.", "stop": "Stop.", "keep": "Keep."}[worst.level]
         return Verdict(worst.level, lead, f"{worst.what} {worst.why} {worst.do}", worst.suggest)

@@ -947,9 +947,10 @@ export interface components {
          *     * `spectrophotometer` - spectrophotometer
          *     * `wavelength scale` - wavelength scale
          *     * `ammeter` - ammeter
+         *     * `stopwatch` - stopwatch
          * @enum {string}
          */
-        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "adjustable pipette" | "cylinder" | "flask" | "balance" | "thermometer" | "voltmeter" | "pH meter" | "graduated pipette" | "gas tube" | "glass thermometer" | "barometer" | "pressure sensor" | "weather report" | "ruler" | "clock" | "spectrophotometer" | "wavelength scale" | "ammeter";
+        InstrumentKindEnum: "burette" | "piston burette" | "pipette" | "adjustable pipette" | "cylinder" | "flask" | "balance" | "thermometer" | "voltmeter" | "pH meter" | "graduated pipette" | "gas tube" | "glass thermometer" | "barometer" | "pressure sensor" | "weather report" | "ruler" | "clock" | "spectrophotometer" | "wavelength scale" | "ammeter" | "stopwatch";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         InstrumentUsed: {
             role: string;

@@ -74,39 +74,31 @@ function Made({ readings }: { readings: Reading[] }) {
   );
 }
 
-/** Readings made in turn: a row for each kind, a column for each point. */
+/** Readings made in turn: a small column for each point, its kinds one under the other; columns wrap. */
 function InTurn({ readings }: { readings: Reading[] }) {
   const kinds = readings.filter((one, at) => readings.findIndex((other) => other.key === one.key) === at);
+  const points = [...new Set(readings.map((one) => one.index))];
   return (
-    <Box sx={{ overflowX: 'auto', my: 0.5 }}>
-      <table style={{ borderCollapse: 'collapse', fontSize: 14.5 }}>
-        <tbody>
-          {kinds.map((kind) => (
-            <tr key={kind.key}>
-              <th
-                scope="row"
-                style={{
-                  textAlign: 'left',
-                  fontWeight: 400,
-                  color: ink.inkSoft,
-                  paddingRight: 12,
-                  whiteSpace: 'nowrap',
-                }}
-              >
-                {kind.label}
-                {kind.shown.unit && `, ${kind.shown.unit}`}
-              </th>
-              {readings
-                .filter((one) => one.key === kind.key)
-                .map((one) => (
-                  <td key={one.index} style={{ textAlign: 'right', padding: '2px 8px' }}>
-                    <Figure text={one.shown.text} doubtful={one.shown.doubtful} />
-                  </td>
-                ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 1, my: 0.5, fontSize: 14.5 }}>
+      <Box sx={{ color: ink.inkSoft }}>
+        {kinds.map((kind) => (
+          <div key={kind.key}>
+            {kind.label}
+            {kind.shown.unit && `, ${kind.shown.unit}`}
+          </div>
+        ))}
+      </Box>
+      {points.map((index) => (
+        <Box key={index} sx={{ textAlign: 'right' }}>
+          {readings
+            .filter((one) => one.index === index)
+            .map((one) => (
+              <div key={one.key}>
+                <Figure text={one.shown.text} doubtful={one.shown.doubtful} />
+              </div>
+            ))}
+        </Box>
+      ))}
     </Box>
   );
 }
