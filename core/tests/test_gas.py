@@ -122,6 +122,14 @@ class BeforeTheMetalGoesIn(TestCase):
         self.assertIn("more than 50 mL", verdict.text)
         self.assertEqual(judge(TUBE, bench, Given("m", "0.0350", 1)).level, "keep")
 
+    def test_too_long_a_ribbon_is_told_while_it_is_measured(self) -> None:
+        """Four centimetres at most for a 50 mL tube; common practice, no published source."""
+        bench = Sheet({"question": "m"}, {}, (Given("p_bar", "1000.0"),))
+        verdict = judge(TUBE, bench, Given("L", "46.0", 1))
+        self.assertEqual(verdict.level, "look")
+        self.assertIn("more than 40 mm", verdict.text)
+        self.assertEqual(judge(TUBE, bench, Given("L", "38.0", 1)).level, "keep")
+
     def test_the_expected_volume_is_the_ideal_gas_s(self) -> None:
         outcome = tube({}, m="0.0350", p_bar="1000.0", V="36.00", T="22.0")
         vapour = PropsSI("P", "T", 295.15, "Q", 0, "Water")

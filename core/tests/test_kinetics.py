@@ -48,6 +48,11 @@ class Arrhenius(TestCase):
         self.assertAlmostEqual(found["Q_10"], 2, delta=0.01)
         self.assertAlmostEqual(found["E_a"], energy / 1000, delta=0.3)
 
+    def test_a_time_of_zero_is_no_rate(self) -> None:
+        outcome = tubes([("22.0", "22.0", ["0.0", "0.0"])], {"T_plan": "22"})
+        self.assertEqual(outcome.trials[0].state, "void")
+        self.assertIn("stopwatch", outcome.trials[0].why)
+
     def test_the_tube_s_temperature_is_the_mean_of_both(self) -> None:
         outcome = tubes([("40.4", "39.6", ["30.0", "30.2"])], {"T_plan": "40"})
         self.assertAlmostEqual(next(q.value for q in outcome.trials[0].quantities if q.key == "T"), 40.0, places=6)

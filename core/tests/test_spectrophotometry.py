@@ -268,7 +268,7 @@ class ChargeAndIodine(TestCase):
         other = (
             Given("t", "0", 1, 1),
             Given("I", "0.025", 1, 1),
-        )  # 0.1 A stands at 0.025 of a 0.15 A scale? No: at 0.6
+        )  # 0.1 A on the wrong row of numbers
         finding = next(
             f
             for f in evaluate(CHARGE, Sheet({}, {"ammeter": "ammeter-0.6"}, other)).findings

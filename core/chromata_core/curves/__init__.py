@@ -1,1 +1,1 @@
-"""Lines and curves through readings: calibration, end points, rates, temperature traces, half-cell ladders."""
+"""Lines and curves through readings: calibration, end points, temperature traces, half-cell ladders."""

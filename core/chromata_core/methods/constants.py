@@ -1,16 +1,25 @@
 """Constants of nature as they stand in formulas, ten figures of chemistry/constants.py (CODATA 2022)."""
 
-from chromata_core.chemistry.constants import ATMOSPHERE
+from chromata_core.chemistry.constants import ATMOSPHERE, AVOGADRO, FARADAY, GAS_CONSTANT
 from chromata_core.method.vocabulary import Choice, ChoiceOption, NumberOption
 
-R = NumberOption("R", "Gas constant", "8.314462618", "J/(mol·K)", "R", fixed=True)
-F = NumberOption("F", "Faraday constant", "96485.33212", "C/mol", "F", fixed=True)
-N_A = NumberOption("N_A", "Avogadro constant", "6.02214076e23", "1/mol", "N_A", fixed=True)
+
+def _text(value: float) -> str:
+    return f"{value:.10g}".replace("e+", "e")
+
+
+R = NumberOption("R", "Gas constant", _text(GAS_CONSTANT), "J/(mol·K)", "R", fixed=True)
+F = NumberOption("F", "Faraday constant", _text(FARADAY), "C/mol", "F", fixed=True)
+N_A = NumberOption("N_A", "Avogadro constant", _text(AVOGADRO), "1/mol", "N_A", fixed=True)
 GRAVITY = NumberOption("g_n", "Standard gravity", "9.80665", "m/s²", "g", fixed=True)
 CHARGE = NumberOption("e", "Elementary charge", "1.602176634e-19", "C", "e", fixed=True)
 ZERO = NumberOption("T_0", "Freezing point of water", "0", "°C", "T₀", low="-1", fixed=True)
 UNIT_CONCENTRATION = NumberOption("c_1", "Unit concentration", "1", "mol/L", "c°", fixed=True)
 
+STANDARD_STATE = (
+    NumberOption("T_s", "Standard temperature", "0", "°C", "T_s", low="-1", fixed=True),
+    NumberOption("p_s", "Standard pressure", repr(ATMOSPHERE / 1000), "kPa", "p_s", fixed=True),
+)
 # Which conditions are “standard” is a school; 0 °C and 1 atm is the default (22.414 L/mol).
 STANDARD_CONDITIONS = (
     ChoiceOption(
@@ -22,6 +31,5 @@ STANDARD_CONDITIONS = (
         ),
         "atm",
     ),
-    NumberOption("T_s", "Standard temperature", "0", "°C", "T_s", low="-1", fixed=True),
-    NumberOption("p_s", "Standard pressure", repr(ATMOSPHERE / 1000), "kPa", "p_s", fixed=True),
+    *STANDARD_STATE,
 )  # fmt: skip

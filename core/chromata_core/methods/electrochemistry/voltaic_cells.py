@@ -55,7 +55,7 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, gloves, sand the metals", "Put goggles and gloves on and sand every metal bright", "on both sides.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER)),
-        Step("check", "Each metal in its own ion", "Look at each metal: is it the one its label says?", "Then each into the solution of its own ion.", "", "setup", ("metals",)),
+        Step("check", "Each metal in its own ion", "Look at each metal: is it the one its label says?", "Then each into the {c_ions} solution of its own ion.", "", "setup", ("metals",)),
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",)),
         Step("bridge", "Salt bridge", "Between the half-cells {bridge};", "metals do not touch it.", "A dry or torn bridge is the commonest bad contact.", "setup", cautions=(cautions.METAL_SALTS,)),
         Step("read", "Red to {plus}, black to {minus}", "Red lead to {plus}, black lead to {minus}:", "read, with its sign.",

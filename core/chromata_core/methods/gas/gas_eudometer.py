@@ -98,6 +98,8 @@ METHOD = Method(
                  positive="Nothing was weighed; look at the balance again."),
         Quantity("m_metal", "Mass of metal", "L * m_per_m", "g", "m", when={"question": _KNOWN_RIBBON, "metal_by": "length"},
                  positive="A ribbon has a length; measure it again."),
+        Quantity("length", "Length of the ribbon", "L", "mm", "L", when={"question": _KNOWN_RIBBON, "metal_by": "length"}),
+        Quantity("length", "Length of the ribbon", "L", "mm", "L", when={"question": "m"}),
         Quantity("n_2", "Hydrogen that the metal must give", "nu * m_metal / M_metal", "mmol", "n_H₂", when={"question": ("R", "V_m")}),
         Quantity("V_pred", "Volume to be expected", "n_2 * R * T_plan / (p_air - vapour_pressure(T_plan))", "mL", "V_expected",
                  when={"question": ("R", "V_m")}),
@@ -158,6 +160,7 @@ METHOD = Method(
     hazards=(*pressure.HAZARDS[:-1], cautions.GLASS_TUBE, cautions.DEFER),
     checks=(
         SameStart("V"),
+        Within("length", "A longer ribbon gives more gas than the tube holds.", "Cut it shorter.", high="option:longest", on="L"),
         Within("V_pred", "The gas would run past the last mark and the trial be lost.", "Cut a shorter piece.", high="scale:V", level="stop", on="m"),
         Within("V_pred", "The gas would run past the last mark and the trial be lost.", "Cut a shorter piece.", high="scale:V", level="stop", on="L"),
     ),

@@ -20,7 +20,6 @@ REACTION = "S₂O₃²⁻ + 2 H⁺ → S + SO₂ + H₂O"
 AGREE: tuple[Option, ...] = (
     NumberOption("repeat_within", "Runs agree within", "10", "%", help="Common practice.", high="100"),
     NumberOption("most_runs", "Runs at most", "3", low="2", high="6"),
-    NumberOption("V_thio_plan", "Thiosulfate for a run", "10", "mL", low="1", planning=True),
     NumberOption("V_acid_plan", "Acid for a run", "2", "mL", low="0.1", planning=True),
 )  # fmt: skip
 ROLES = (

@@ -35,6 +35,7 @@ METHOD = Method(
         ListOption("T_plan", "Planned temperatures", "22; 40; 60; 70", "°C", "T_plan",
                    "Room temperature first. Each beaker bath is set about 5 °C above; what the tubes show is the record."),
         *cross.AGREE,
+        NumberOption("V_thio_plan", "Thiosulfate for a run", "10", "mL", low="1", planning=True),
         NumberOption("T_ref", "Unit of temperature", "1000", "K", "1000 K", fixed=True),
         NumberOption("t_1", "Unit of time", "1", "s", "1 s", fixed=True),
         NumberOption("T_low", "Q₁₀ from", "20", "°C", "T₂₀", low="-1", fixed=True),
