@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, axis
 from chromata_core.method.context import Context
+from chromata_core.method.names import QuantityName
 
 
 @dataclass(frozen=True, slots=True)
@@ -12,7 +13,7 @@ class Bars:
 
     key: str
     title: str
-    quantities: tuple[str, ...]
+    quantities: tuple[QuantityName, ...]
     sentence: str
     words: tuple[str, ...] = ()
 
@@ -44,10 +45,10 @@ class Between:
 
     key: str
     title: str
-    amount: str
-    share: str
-    low: str
-    high: str
+    amount: QuantityName
+    share: QuantityName
+    low: QuantityName
+    high: QuantityName
     mixture: str
 
     def draw(self, at: Context) -> Chart | None:

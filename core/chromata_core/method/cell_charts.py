@@ -6,6 +6,7 @@ from chromata_core.chemistry.standard_potentials import METALS, metal_potential
 from chromata_core.method.cell_checks import rungs
 from chromata_core.method.chart import Chart, ChartLine, ChartMark
 from chromata_core.method.context import Context
+from chromata_core.method.names import ReadingName
 from chromata_core.quantity.rounding import plain
 
 
@@ -15,7 +16,7 @@ class PairsOfMetals:
 
     key: str
     title: str
-    reading: str
+    reading: ReadingName
 
     def draw(self, at: Context) -> Chart | None:
         """From the first pair on."""
@@ -44,7 +45,7 @@ class LadderOfHalfCells:
 
     key: str
     title: str
-    reading: str
+    reading: ReadingName
 
     def draw(self, at: Context) -> Chart | None:
         """As soon as the measured pairs connect all metals; the last metal stands at its standard value."""
@@ -69,7 +70,7 @@ class PairResiduals:
 
     key: str
     title: str
-    reading: str
+    reading: ReadingName
 
     def draw(self, at: Context) -> Chart | None:
         """Where more pairs were measured than the ladder needs."""

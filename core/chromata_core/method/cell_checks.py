@@ -8,6 +8,7 @@ from chromata_core.curves.ladder import Ladder, ladder
 from chromata_core.curves.line import CurveError
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import PlanName, ReadingName
 from chromata_core.quantity.rounding import plain
 
 _SURE = 0.05  # V; below it metal and solution decide the sign, not the leads; common practice
@@ -17,7 +18,7 @@ _SURE = 0.05  # V; below it metal and solution decide the sign, not the leads; c
 class OverRange:
     """A voltmeter past its range shows a 1 alone at the left."""
 
-    reading: str
+    reading: ReadingName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every such reading."""
@@ -33,8 +34,8 @@ class OverRange:
 class ReversedLeads:
     """A cell potential with the other sign than the series of potentials says."""
 
-    reading: str
-    planned: str
+    reading: ReadingName
+    planned: PlanName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every such pair."""
@@ -56,7 +57,7 @@ class ReversedLeads:
 class BadContact:
     """One pair that disagrees with the path through all the others (A–C = A–B + B–C)."""
 
-    reading: str
+    reading: ReadingName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """At most one finding: a single contact stands out, two hide each other."""

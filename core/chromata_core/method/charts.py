@@ -6,6 +6,7 @@ from chromata_core.curves.end_point import derivatives
 from chromata_core.curves.line import CurveError
 from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, axis
 from chromata_core.method.context import Context
+from chromata_core.method.names import NumberName, PlanName, QuantityName, SeriesName
 from chromata_core.method.rules import curve_of
 from chromata_core.method.vocabulary import ListOption
 from chromata_core.quantity.rounding import plain
@@ -18,8 +19,8 @@ class AcrossTrials:
 
     key: str
     title: str
-    planned: str
-    quantity: str
+    planned: PlanName
+    quantity: QuantityName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn as soon as one trial is there."""
@@ -47,8 +48,8 @@ class SeriesChart:
 
     key: str
     title: str
-    series: str
-    limit: str = ""
+    series: SeriesName
+    limit: NumberName = ""
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second reading on."""
@@ -79,9 +80,9 @@ class Pairs:
 
     key: str
     title: str
-    across: str
-    up: str
-    mean: str
+    across: SeriesName
+    up: SeriesName
+    mean: QuantityName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second pair on."""
@@ -106,7 +107,7 @@ class Deliveries:
 
     key: str
     title: str
-    series: str
+    series: SeriesName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second delivery on."""
@@ -138,10 +139,10 @@ class AccuracyPrecision:
 
     key: str
     title: str
-    error: str
-    scatter: str
-    most_error: str
-    most_scatter: str
+    error: QuantityName
+    scatter: QuantityName
+    most_error: NumberName
+    most_scatter: NumberName
 
     def draw(self, at: Context) -> Chart | None:
         """A point for each trial of which both are known."""
@@ -169,9 +170,9 @@ class TitrationCurve:
 
     key: str
     title: str
-    volume: str
-    value: str
-    end: str
+    volume: SeriesName
+    value: SeriesName
+    end: QuantityName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second pair on."""

@@ -7,6 +7,15 @@ from math import floor
 
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding, Level
+from chromata_core.method.names import (
+    EntryName,
+    NumberName,
+    ObservationName,
+    PlanName,
+    QuantityName,
+    ReadingName,
+    SeriesName,
+)
 from chromata_core.method.rules import ConstantMass
 from chromata_core.method.vocabulary import Series
 from chromata_core.quantity.rounding import plain, with_figures
@@ -19,13 +28,13 @@ class Within:
     instrument with which the reading ``key`` is made.
     """
 
-    quantity: str
+    quantity: QuantityName
     why: str
     do: str
     low: str = ""
     high: str = ""
     level: Level = "look"
-    on: str = ""
+    on: EntryName = ""
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding wherever it lies outside: in a trial, or on the bench."""
@@ -75,7 +84,7 @@ class Within:
 class SameStart:
     """Two trials with the very same start that is not zero: perhaps copied."""
 
-    reading: str
+    reading: ReadingName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding for the later of the two."""
@@ -104,9 +113,9 @@ class UpsideDown:
     On a scale numbered downward, 22.6 read from the wrong side becomes 23.4: mirrored about the whole number.
     """
 
-    quantity: str
-    readings: tuple[str, ...]
-    limit_option: str
+    quantity: QuantityName
+    readings: tuple[ReadingName, ...]
+    limit_option: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on the reading that would mend its trial."""
@@ -145,8 +154,8 @@ class UpsideDown:
 class Rises:
     """A series of weighings that goes up by more than the rule: something was taken up, or it reacted."""
 
-    series: str
-    option: str
+    series: SeriesName
+    option: NumberName
     why: str
     do: str
 
@@ -167,7 +176,7 @@ class NotYetConstant:
     not shown to be.
     """
 
-    series: str
+    series: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding at the last weighing of each trial."""
@@ -201,7 +210,7 @@ class NotYetConstant:
 class Seen:
     """A finding for an observation: what it means when this choice is touched."""
 
-    observation: str
+    observation: ObservationName
     choice: str
     level: Level
     what: str
@@ -227,10 +236,10 @@ class Seen:
 class NearPlan:
     """A reading beside what was planned for its trial: far off asks whether the number is right, near is good work."""
 
-    reading: str
-    planned: str
-    far: str
-    near: str
+    reading: ReadingName
+    planned: PlanName
+    far: NumberName
+    near: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on every reading that is far from the plan, or near enough to say so."""
@@ -255,8 +264,8 @@ class NearPlan:
 class SetAs:
     """An instrument that is set: the setting must be the planned one."""
 
-    reading: str
-    planned: str
+    reading: ReadingName
+    planned: PlanName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on a setting that differs from the plan."""
@@ -274,9 +283,9 @@ class SetAs:
 class FewerThan:
     """The session asks for fewer readings than the standard does."""
 
-    option: str
+    option: NumberName
     least: int
-    series: str
+    series: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding at the last reading of each finished series."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chromata_core.curves.line import line
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import NumberName, QuantityName, SeriesName
 from chromata_core.method.rules import curve_of, jump
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.statistics.outliers import grubbs
@@ -15,7 +16,7 @@ from chromata_core.statistics.outliers import grubbs
 class Grows:
     """Each reading must be greater than the one before: a burette only gives, a clock only goes forward."""
 
-    series: str
+    series: SeriesName
     why: str = "A burette only gives: its reading grows from one point to the next."
 
     def look(self, at: Context) -> Iterator[Finding]:
@@ -38,8 +39,8 @@ _OTHER_SCALE = 0.15  # so near to a scale's ratio a reading is taken for one fro
 class NeedleScale:
     """A reading that would be the planned one if it had been read from another scale of the same meter."""
 
-    series: str
-    planned: str
+    series: SeriesName
+    planned: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at each such reading, with the value of the scale in use."""
@@ -66,7 +67,7 @@ class NeedleScale:
 class BeginsAt:
     """The first point belongs before any titrant: a curve that begins too late has lost its start."""
 
-    series: str
+    series: SeriesName
     latest: str
 
     def look(self, at: Context) -> Iterator[Finding]:
@@ -86,8 +87,8 @@ class BeginsAt:
 class AgainstTheTrend:
     """A reading that falls while the curve rises (or the other way) by more than it can drift."""
 
-    volume: str
-    value: str
+    volume: SeriesName
+    value: SeriesName
     allowed: str
 
     def look(self, at: Context) -> Iterator[Finding]:
@@ -111,10 +112,10 @@ class AgainstTheTrend:
 class CoarseAtJump:
     """The end point is only known to ``half_step``: says so when the steps at the jump were too large."""
 
-    half_step: str
-    volume: str
-    value: str
-    fine_step: str
+    half_step: QuantityName
+    volume: SeriesName
+    value: SeriesName
+    fine_step: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding once the jump is passed."""
@@ -135,7 +136,7 @@ class CoarseAtJump:
 class Trend:
     """Readings of the same thing that drift with time: evaporation, a warming balance."""
 
-    series: str
+    series: SeriesName
     least: int = 6
 
     def look(self, at: Context) -> Iterator[Finding]:
@@ -161,7 +162,7 @@ class Trend:
 class Suspect:
     """One value far from the others of its series (Grubbs, 95 %): marked, never taken out."""
 
-    series: str
+    series: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """At most one finding for each trial."""

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from chromata_core.method.context import Context
+from chromata_core.method.names import NumberName, QuantityName, ReadingName, SeriesName
 from chromata_core.method.rules import curve_of, jump, slopes_of
 from chromata_core.quantity.rounding import plain
 
@@ -11,8 +12,8 @@ from chromata_core.quantity.rounding import plain
 class RunIn:
     """How far to run in before going slowly: the mean of the other trials' ``delivered`` from where this one began."""
 
-    start: str
-    delivered: str
+    start: ReadingName
+    delivered: QuantityName
 
     def say(self, at: Context, trial: int) -> str:
         """Empty before the trial has begun and while there is no other."""
@@ -32,11 +33,11 @@ _RISING = 2.0  # the slope has doubled against the curve's middle slope: the jum
 class JumpAhead:
     """Sees the jump of a titration curve coming and says which step to take."""
 
-    volume: str
-    value: str
-    step: str
-    fine_step: str
-    after: str
+    volume: SeriesName
+    value: SeriesName
+    step: NumberName
+    fine_step: NumberName
+    after: NumberName
 
     def say(self, at: Context, trial: int) -> str:
         """The step to take now, and whether to wait for the reading."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chromata_core.chemistry.molar_mass import formula_text, molar_mass
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import QuantityName
 from chromata_core.method.sheet import holds
 from chromata_core.quantity.rounding import plain
 from chromata_core.uncertainty.budget import budget
@@ -19,7 +20,7 @@ class Identify:
     Each candidate is written ``CuSO4.5H2O``; its water content follows from molar masses.
     """
 
-    quantity: str
+    quantity: QuantityName
     candidates: tuple[str, ...]
     when: Mapping[str, str]
 

@@ -8,6 +8,15 @@ from chromata_core.curves.calibration import dilution, line_tests
 from chromata_core.curves.line import CurveError, line
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import (
+    ChoiceName,
+    ListName,
+    NumberName,
+    ObservationName,
+    ReadingName,
+    SeriesName,
+    StepName,
+)
 from chromata_core.method.rules import Bracketed
 from chromata_core.method.sheet import Slot
 from chromata_core.method.vocabulary import Series
@@ -20,8 +29,8 @@ _MINUTE = 60
 class TooEarly:
     """A reading made before the lamp has warmed up."""
 
-    step: str
-    readings: tuple[str, ...]
+    step: StepName
+    readings: tuple[ReadingName, ...]
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding at the first reading that came too early."""
@@ -46,10 +55,10 @@ class TooEarly:
 class BlankStale:
     """Too long since the blank was last read: after a break the zero is set anew."""
 
-    zero: str
-    again: str
-    readings: tuple[str, ...]
-    minutes: str
+    zero: ObservationName
+    again: ObservationName
+    readings: tuple[ReadingName, ...]
+    minutes: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every reading that follows the last blank by more than the option's minutes."""
@@ -74,7 +83,7 @@ def _first(at: Context, keys: tuple[str, ...]) -> tuple[Slot, float] | None:
 class OverFull:
     """More than 100 %T: more light than through the blank."""
 
-    readings: tuple[str, ...]
+    readings: tuple[ReadingName, ...]
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at each such reading."""
@@ -91,8 +100,8 @@ class OverFull:
 class Pale:
     """Absorbances that are read badly: under 0.05 almost nothing is absorbed, over 1.0 hardly any light arrives."""
 
-    absorbances: str
-    signal: str
+    absorbances: ListName
+    signal: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at each such reading; common practice, no published source."""
@@ -117,9 +126,9 @@ class Pale:
 class NotRising:
     """A standard that absorbs less than a weaker one: two of them, or two cuvettes, were exchanged."""
 
-    concentrations: str
-    absorbances: str
-    signal: str
+    concentrations: ListName
+    absorbances: ListName
+    signal: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the first of them."""
@@ -140,9 +149,9 @@ class NotRising:
 class Bow:
     """Residuals that bow: the points do not lie on a line (5 % test of the quadratic term)."""
 
-    concentrations: str
-    absorbances: str
-    signal: str
+    concentrations: ListName
+    absorbances: ListName
+    signal: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding once there are five standards or more; four always bow a little."""
@@ -165,10 +174,10 @@ class Bow:
 class ZeroLine:
     """A line forced through the origin although its own intercept is not zero (5 % test)."""
 
-    option: str
-    concentrations: str
-    absorbances: str
-    signal: str
+    option: ChoiceName
+    concentrations: ListName
+    absorbances: ListName
+    signal: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """One finding, where the class draws its line through the origin."""
@@ -190,11 +199,11 @@ class OffTheLine:
     written down.
     """
 
-    signal: str
-    absorbances: str
-    concentrations: str
-    standards: str
-    diluted: str
+    signal: SeriesName
+    absorbances: ListName
+    concentrations: ListName
+    standards: ListName
+    diluted: ReadingName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the last reading of each unknown that lies outside, or that went in again without a word."""

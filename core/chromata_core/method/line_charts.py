@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chromata_core.curves.line import CurveError, Line, line
 from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, Point, axis
 from chromata_core.method.context import Context
+from chromata_core.method.names import ListName, NumberName, QuantityName, SeriesName
 from chromata_core.method.rules import curve_of
 from chromata_core.method.sheet import holds
 from chromata_core.quantity.rounding import plain, with_figures
@@ -17,12 +18,12 @@ class Trace:
 
     key: str
     title: str
-    times: str
-    temperatures: str
-    mixed: str
-    settled: str
-    before: str
-    after: str
+    times: SeriesName
+    temperatures: SeriesName
+    mixed: NumberName
+    settled: NumberName
+    before: QuantityName
+    after: QuantityName
     drawn_back: Mapping[str, str]
 
     def draw(self, at: Context) -> Chart | None:
@@ -69,10 +70,10 @@ class CalibrationLine:
 
     key: str
     title: str
-    concentrations: str
-    signals: str
-    unknown: str
-    found: str
+    concentrations: ListName
+    signals: ListName
+    unknown: ListName
+    found: QuantityName
     up: str
 
     def draw(self, at: Context) -> Chart | None:
@@ -113,8 +114,8 @@ class Residuals:
 
     key: str
     title: str
-    concentrations: str
-    signals: str
+    concentrations: ListName
+    signals: ListName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the third standard on."""
@@ -138,8 +139,8 @@ class AcrossLine:
 
     key: str
     title: str
-    across: str
-    up: str
+    across: QuantityName
+    up: QuantityName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn as soon as one trial is there."""
@@ -165,9 +166,9 @@ class Spectrum:
 
     key: str
     title: str
-    wavelengths: str
-    absorbances: str
-    peak: str
+    wavelengths: SeriesName
+    absorbances: SeriesName
+    peak: QuantityName
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn from the second point on."""

@@ -2,13 +2,15 @@
 
 from collections.abc import Iterator
 from itertools import product
+from math import prod
 
-from chromata_core.errors import ChromataError, DeclarationError
-from chromata_core.formula.dimension import dimension_of
-from chromata_core.formula.functions import FUNCTIONS
+from chromata_core.errors import ChromataError, DeclarationError, unknown
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Call, Name, Negative, Node
+from chromata_core.formula.tree import names
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.method.names import misnamed
 from chromata_core.method.sheet import active, resolve_options
+from chromata_core.method.units_fit import misfits
 from chromata_core.method.vocabulary import (
     ChoiceOption,
     ListOption,
@@ -18,20 +20,117 @@ from chromata_core.method.vocabulary import (
     Reading,
     Series,
     SubstanceOption,
-    Supply,
-    Target,
+    When,
 )
-from chromata_core.quantity.units import Dimension, dimension_name, unit
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import unit
+
+_MOST_COMBINATIONS = 600
+_MOST_TRIALS = 40
+_LONGEST_UNIT = 30
 
 
 def load(method: Method) -> Method:
     """``method`` itself if its declaration holds; DeclarationError with every fault in one message if not."""
-    problems = [*_names(method), *_references(method)]
-    for options in _option_sets(method):
-        problems += [*_units(method, options), *_plan_units(method, options)]
+    problems = problems_of(method)
     if problems:
-        raise DeclarationError(f"{method.slug}: {' '.join(dict.fromkeys(problems))}", method=method.slug)
+        raise DeclarationError(f"{method.slug}: {' '.join(problems)}", method=method.slug)
     return method
+
+
+def problems_of(method: Method) -> list[str]:
+    """A sentence for everything in which the declaration contradicts itself, each once; none if it holds."""
+    found = [*_keys(method), *_options(method), *_instruments(method), *_conditions(method), *_readable_units(method)]
+    if found:  # what stands on these cannot be looked at before they hold
+        return list(dict.fromkeys(found))
+    found += [*misnamed(method), *_references(method), *_twice(method)]
+    if not found:
+        found += [problem for options in _option_sets(method) for problem in misfits(method, options)]
+    return list(dict.fromkeys(found))
+
+
+def _keys(method: Method) -> Iterator[str]:
+    """Keys stand in formulas, addresses and records: letters, digits and underscores."""
+    for part in (*method.options, *method.roles, *method.readings, *method.quantities):
+        if not part.key.isidentifier() or len(part.key) > 40:
+            yield f"The key “{part.key}” cannot stand in a formula. Use a letter, then letters, digits or underscores."
+    for step in method.steps:
+        if not step.key.replace("-", "_").isidentifier():
+            yield f"The key “{step.key}” of a step must be letters and digits, joined by hyphens."
+
+
+def _options(method: Method) -> Iterator[str]:
+    for option in method.options:
+        if isinstance(option, NumberOption):
+            for text in (option.low, option.high):
+                yield from _number(f"Option “{option.key}”", text) if text else ()
+        elif isinstance(option, ChoiceOption) and not option.choices:
+            yield f"Option “{option.key}” has no choices."
+    try:
+        resolve_options(method, {})
+    except ChromataError as error:
+        yield f"With every option at its default: {error.message}"
+    plan = method.trials
+    if not 1 <= plan.minimum <= plan.maximum <= _MOST_TRIALS:
+        yield f"Trials must be from 1 to {_MOST_TRIALS}, the most not under the least."
+    if plan.noun.strip() == "":
+        yield "Trials need a word, such as Trial or Flask."
+
+
+def _number(owner: str, text: str) -> Iterator[str]:
+    try:
+        parse_reading(text)
+    except ChromataError as error:
+        yield f"{owner}: {error.message}"
+
+
+def _instruments(method: Method) -> Iterator[str]:
+    for role in method.roles:
+        if role.default not in CATALOGUE:
+            yield f"{role.label}: {unknown('instrument', role.default, list(CATALOGUE))}"
+        elif CATALOGUE[role.default].kind not in role.kinds:
+            yield f"{role.label}: {CATALOGUE[role.default].short} is none of {', '.join(role.kinds) or 'no kinds'}."
+
+
+def _conditions(method: Method) -> Iterator[str]:
+    """``when`` and ``sets`` name options and their choices."""
+    choices = {
+        o.key: [c.key for c in o.choices] for o in method.options if isinstance(o, ChoiceOption | SubstanceOption)
+    }
+    parts = (*method.readings, *method.quantities, *method.steps, *method.slips, *method.faults, *method.targets,
+             *method.supplies, *(o for o in method.options if isinstance(o, NumberOption)))  # fmt: skip
+    for part in parts:
+        yield from _condition(getattr(part, "key", "") or getattr(part, "label", ""), part.when, choices)
+    keys = [option.key for option in method.options]
+    keys += [f"{option.key}.limit" for option in method.options if isinstance(option, NumberOption)]
+    for option in method.options:
+        for choice in option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ():
+            yield from (f"Choice “{choice.key}”: {unknown('option', k, keys)}" for k in choice.sets if k not in keys)
+
+
+def _condition(owner: str, when: When, choices: dict[str, list[str]]) -> Iterator[str]:
+    for key, wanted in (when or {}).items():
+        if key not in choices:
+            yield f"“{owner}” depends on “{key}”, which is no option with choices."
+            continue
+        for choice in (wanted,) if isinstance(wanted, str) else wanted:
+            if choice not in choices[key]:
+                yield f"“{owner}”: {unknown(f'choice of “{key}”', choice, choices[key])}"
+
+
+def _readable_units(method: Method) -> Iterator[str]:
+    symbols = [part.unit for part in method.quantities]
+    symbols += [part.unit for part in method.targets] + [part.unit for part in method.supplies]
+    symbols += [part.unit for part in method.readings if isinstance(part, Reading)]
+    symbols += [part.unit for part in method.options if isinstance(part, NumberOption | ListOption)]
+    for symbol in dict.fromkeys(symbols):
+        if len(symbol) > _LONGEST_UNIT:
+            yield f"“{symbol[:_LONGEST_UNIT]}…” is too long for a unit."
+            continue
+        try:
+            unit(symbol)
+        except ChromataError as error:
+            yield error.message
 
 
 def _option_sets(method: Method) -> Iterator[dict[str, str]]:
@@ -41,25 +140,26 @@ def _option_sets(method: Method) -> Iterator[dict[str, str]]:
     alone = {(key,) for key in choices}
     parts = (*method.readings, *method.quantities, *method.steps, *method.targets, *method.supplies)
     together = {tuple(sorted(part.when)) for part in parts if part.when and len(part.when) > 1}
-    for keys in sorted(alone | together):
+    for keys in sorted(alone | {tuple(key for key in keys if key in choices) for keys in together}):
         for chosen in product(*(choices[key] for key in keys)):
             yield resolve_options(method, dict(zip(keys, chosen, strict=True)))
 
 
-def _names(method: Method) -> Iterator[str]:
+def _twice(method: Method) -> Iterator[str]:
+    choices = [len(o.choices) for o in method.options if isinstance(o, ChoiceOption)]
+    if prod(choices) > _MOST_COMBINATIONS and sum(choices) > _MOST_COMBINATIONS:
+        yield "There are too many choices to check. Make two methods of it."
+        return
     for options in _option_sets(method):
         parts = [*active(method.readings, options), *active(method.quantities, options)]
         keys = [option.key for option in method.options] + [part.key for part in parts]
-        yield from (f"The key “{key}” is used twice." for key in set(keys) if keys.count(key) > 1)
+        yield from (f"The key “{key}” is used twice." for key in dict.fromkeys(keys) if keys.count(key) > 1)
 
 
 def _references(method: Method) -> Iterator[str]:
-    roles = {role.key for role in method.roles}
     options = {option.key for option in method.options}
     reads = {key for step in method.steps for key in step.reads}
     for part in method.readings:
-        if isinstance(part, Reading) and part.role not in roles:
-            yield f"Reading “{part.key}” names the instrument role “{part.role}”, which is not declared."
         if part.key not in reads:
             yield f"No step asks for “{part.key}”."
         if isinstance(part, Series):
@@ -68,18 +168,37 @@ def _references(method: Method) -> Iterator[str]:
             yield f"Observation “{part.key}” names a choice it does not have."
     yield from _limits(method, options)
     results = {q.key for q in method.quantities if q.result}
-    if method.stores and (
-        method.stores.result not in results or (method.stores.role or next(iter(roles))) not in roles
-    ):
-        yield "What is stored is not a result, or names no instrument role."
+    if method.stores and method.stores.result not in results:
+        yield f"What is stored, “{method.stores.result}”, is not a result."
     if method.compares and method.compares not in results:
         yield f"Products are compared by “{method.compares}”, which is not a result."
     known = {part.key for part in method.readings}
-    follow = {part.follows for part in method.readings if isinstance(part, Reading) and part.follows}
-    yield from (f"A reading follows “{key}”, which is not declared." for key in follow - known)
     own = {f"own.{q.key}" for q in method.quantities if q.result}
     answers = {f"answer.{n}" for n in range(1, len(method.questions) + 1)}
-    yield from (f"A step reads “{key}”, which is not declared." for key in reads - known - own - answers)
+    yield from (f"A step reads “{key}”, which is not declared." for key in sorted(reads - known - own - answers))
+    changed = {key for fault in method.faults for key in fault.changes}
+    yield from (f"A fault changes “{key}”, which is not declared." for key in sorted(changed - known))
+    yield from _bent(method, known | options | {q.key for q in method.quantities})
+
+
+def _bent(method: Method, known: set[str]) -> Iterator[str]:
+    """Formulas of slips and faults. A slip may well give another unit than it should; it must only be a formula over
+    what is declared. A fault works on ``x``, the reading.
+    """
+    for slip in method.slips:
+        yield from _formula(f"Slip “{slip.key}”", slip.formula, known) if slip.formula else ()
+    for fault in method.faults:
+        for formula in fault.changes.values():
+            yield from _formula(f"Fault “{fault.key}”", formula, {"x"})
+
+
+def _formula(owner: str, formula: str, known: set[str]) -> Iterator[str]:
+    try:
+        missing = [name for name in names(parse_formula(formula)) if name not in known]
+    except ChromataError as error:
+        yield f"{owner}: {error.message}"
+    else:
+        yield from (f"{owner}: {unknown('quantity', name, sorted(known))}" for name in missing)
 
 
 def _series(method: Method, series: Series, options: set[str]) -> Iterator[str]:
@@ -99,83 +218,3 @@ def _limits(method: Method, options: set[str]) -> Iterator[str]:
             if error.limit not in before
         )
         before.add(quantity.key)
-    each = {option.key for option in method.options if isinstance(option, ListOption | NumberOption)}
-    if method.trials.each and method.trials.each not in each:
-        yield f"Trials are planned by “{method.trials.each}”, which is no list or number option."
-
-
-def _units(method: Method, options: dict[str, str]) -> Iterator[str]:
-    known = _constants(method)
-    readings = active([r for r in method.readings if isinstance(r, Reading)], options)
-    known |= {reading.key: unit(reading.unit).dimension for reading in readings}
-    lists = {reading.key for reading in readings if isinstance(reading, Series)}
-    lists |= {o.key for o in method.options if isinstance(o, ListOption) and o.key != method.trials.each}
-    trial_keys = {q.key for q in method.quantities if q.scope == "trial"}
-    for quantity in active(method.quantities, options):
-        try:
-            tree = parse_formula(quantity.formula)
-            found, wanted = dimension_of(tree, known), unit(quantity.unit).dimension
-            if found != wanted:
-                yield (
-                    f"{quantity.key} = {quantity.formula} gives {dimension_name(found)}, "
-                    f"but {quantity.unit or 'a plain number'} is {dimension_name(wanted)}."
-                )
-            if not quantity.per:
-                yield from _lists(quantity.key, tree, lists, trial_keys if quantity.scope == "summary" else set())
-            elif quantity.per not in lists or quantity.result or quantity.scope == "summary":
-                yield f"{quantity.key} goes by the rows of “{quantity.per}”, which is no series, or is reported."
-            lists |= {quantity.key} if quantity.per else set()
-        except ChromataError as error:
-            yield f"{quantity.key} = {quantity.formula}: {error.message}"
-        known[quantity.key] = unit(quantity.unit).dimension
-        if quantity.known and dimension_of(parse_formula(quantity.known), known) != known[quantity.key]:
-            yield f"{quantity.key}: its known value {quantity.known} is not in {quantity.unit}."
-
-
-def _plan_units(method: Method, options: dict[str, str]) -> Iterator[str]:
-    """Targets and supplies are worked from options alone."""
-    known = _constants(method) | {o.key: unit(o.unit).dimension for o in method.options if isinstance(o, NumberOption)}
-    parts: list[Target | Supply] = [*active(method.targets, options), *active(method.supplies, options)]
-    for part in parts:
-        try:
-            if dimension_of(parse_formula(part.formula), known) != unit(part.unit).dimension:
-                yield f"“{part.label}”: {part.formula} is not in {part.unit or 'a plain number'}."
-        except ChromataError as error:
-            yield f"“{part.label}”: {error.message}"
-
-
-def _constants(method: Method) -> dict[str, Dimension]:
-    known: dict[str, Dimension] = {}
-    for option in method.options:
-        if isinstance(option, SubstanceOption):
-            known[option.key] = unit("g/mol").dimension
-        elif (isinstance(option, NumberOption) and option.symbol) or isinstance(option, ListOption):
-            known[option.key] = unit(option.unit).dimension
-    return known
-
-
-def _lists(key: str, tree: Node, series: set[str], trial_keys: set[str]) -> Iterator[str]:
-    """A series is used through last, first, sum or mean; trials through a mean that stands alone."""
-    match tree:
-        case Call("mean", (Name(inner),)) if inner in trial_keys:
-            return
-        case Call(function, arguments) if FUNCTIONS[function].lists:
-            for argument in arguments[: FUNCTIONS[function].lists]:
-                if not (isinstance(argument, Name) and argument.key in series | trial_keys):
-                    yield f"{key}: {function}(…) wants a series, or in a summary a quantity of the trials."
-            for argument in arguments[FUNCTIONS[function].lists :]:
-                yield from _lists(key, argument, series, trial_keys)
-        case Name(inner) if inner in series | trial_keys:
-            yield f"{key}: “{inner}” is a list; take mean({inner}) on a line of its own, or last({inner}) of a series."
-        case Call(_, arguments):
-            for argument in arguments:
-                yield from _lists(key, argument, series, trial_keys)
-        case Negative(operand):
-            yield from _lists(key, operand, series, trial_keys)
-        case Binary(_, left, right):
-            for side in (left, right):
-                match side:
-                    case Call("mean", (Name(inner),)) if inner in trial_keys:
-                        yield f"{key}: give mean({inner}) a line of its own."
-            yield from _lists(key, left, series, trial_keys)
-            yield from _lists(key, right, series, trial_keys)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import EntryName, NumberName, QuantityName, SeriesName
 from chromata_core.method.rules import ComesOut, RepeatsAgree
 from chromata_core.method.vocabulary import Series
 
@@ -13,7 +14,7 @@ from chromata_core.method.vocabulary import Series
 class GateOpen:
     """The series that must come out before the work may go on: says so, each time and at the end."""
 
-    last: str
+    last: SeriesName
     why: str
     do: str
 
@@ -43,12 +44,12 @@ class GateOpen:
 class Apart:
     """Two ways to measure the same should agree within an option."""
 
-    one: str
-    other: str
-    within: str
+    one: QuantityName
+    other: QuantityName
+    within: NumberName
     why: str
     do: str
-    on: str
+    on: EntryName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding wherever they differ by more; silent where only one way is taken."""
@@ -69,11 +70,11 @@ class Apart:
 class TooSmall:
     """A quantity whose size, whatever its sign, should be at least ``least`` (text, its unit)."""
 
-    quantity: str
+    quantity: QuantityName
     least: str
     why: str
     do: str
-    on: str
+    on: EntryName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding for every trial in which it is smaller."""
@@ -89,11 +90,11 @@ class TooSmall:
 class SignOf:
     """A quantity should have the sign of an option's value."""
 
-    quantity: str
-    option: str
+    quantity: QuantityName
+    option: NumberName
     why: str
     do: str
-    on: str
+    on: EntryName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding for every trial with the other sign."""
@@ -109,7 +110,7 @@ class SignOf:
 class Repeats:
     """Says of the runs of a trial whether two agree, by the rule of the series ``base``."""
 
-    base: str
+    base: SeriesName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the last run of every trial in which no two agree."""

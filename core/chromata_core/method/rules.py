@@ -11,6 +11,7 @@ from typing import TYPE_CHECKING, Protocol
 from chromata_core.curves.end_point import by_second_derivative
 from chromata_core.curves.line import CurveError
 from chromata_core.method.finding import Finding
+from chromata_core.method.names import ChoiceName, NumberName, PlanName, QuantityName, SeriesName
 
 if TYPE_CHECKING:
     from chromata_core.method.chart import Chart
@@ -66,9 +67,9 @@ class ConstantMass:
     a fixed number of times (option ``school`` at “fixed”), after as many as the option ``times`` says.
     """
 
-    limit: str
-    school: str
-    times: str
+    limit: NumberName
+    school: ChoiceName
+    times: NumberName
     words: str = "until it stays"
 
     @property
@@ -92,7 +93,7 @@ class ConstantMass:
 class Times:
     """Finished after as many readings as the option says."""
 
-    number: str
+    number: NumberName
     words: str = "as often as planned"
 
     @property
@@ -109,7 +110,7 @@ class Times:
 class EachOf:
     """One reading for each value of a list option, which plans the rows of this series."""
 
-    planned: str
+    planned: PlanName
     words: str = "one for each planned value"
 
     @property
@@ -128,10 +129,10 @@ class ComesOut:
     times as the option ``most`` says the work goes on without.
     """
 
-    quantity: str
-    low: str
-    high: str
-    most: str
+    quantity: QuantityName
+    low: NumberName
+    high: NumberName
+    most: NumberName
     words: str = "until it comes out as predicted"
 
     @property
@@ -155,8 +156,8 @@ class Bracketed:
     those of the standards.
     """
 
-    standards: str
-    times: str
+    standards: SeriesName
+    times: NumberName
     words: str = "until it lies between the standards"
 
     @property
@@ -183,8 +184,8 @@ class TraceRead:
     ``settled`` (its unit): enough for the line that is drawn back to mixing.
     """
 
-    settled: str
-    after: str
+    settled: NumberName
+    after: NumberName
     words: str = "until the line back to mixing can be drawn"
 
     @property
@@ -202,7 +203,7 @@ class TraceRead:
 class RunsTo:
     """A clock is read until it has reached the option (its unit), three times or more."""
 
-    end: str
+    end: NumberName
     words: str = "until the time is over"
 
     @property
@@ -222,9 +223,9 @@ class RepeatsAgree:
     and no more often than the option ``most``.
     """
 
-    of: str
-    within: str
-    most: str
+    of: SeriesName
+    within: NumberName
+    most: NumberName
     words: str = "until two runs agree"
 
     @property
@@ -248,8 +249,8 @@ class RepeatsAgree:
 class PeakPassed:
     """A spectrum is long enough when there are as many points as the option says and the highest is not at an end."""
 
-    value: str
-    least: str
+    value: SeriesName
+    least: NumberName
     words: str = "until the peak lies behind"
 
     @property
@@ -281,9 +282,9 @@ class PouredOut:
 class JumpPassed:
     """A titration curve is finished when the jump lies behind by as many readings as the option says."""
 
-    volume: str
-    value: str
-    after: str
+    volume: SeriesName
+    value: SeriesName
+    after: NumberName
     words: str = "until the jump lies behind"
 
     @property

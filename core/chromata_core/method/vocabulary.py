@@ -11,6 +11,20 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
+from chromata_core.method.names import (
+    ChoiceName,
+    CountName,
+    LimitName,
+    ListName,
+    NominalName,
+    NumberName,
+    QuantityName,
+    ReadingName,
+    RoleName,
+    SeriesName,
+    StepName,
+    ValueName,
+)
 from chromata_core.method.rules import Check, Drawing, Guide, SeriesRule
 from chromata_core.uncertainty.source import Distribution
 
@@ -148,14 +162,14 @@ class Reading:
     key: str
     label: str
     unit: str
-    role: str
+    role: RoleName
     symbol: str
     scope: Scope = "trial"
     hint: str = ""
-    zero_of: str = ""
-    echo: str = ""
+    zero_of: ReadingName = ""
+    echo: QuantityName = ""
     optional: bool = False
-    follows: str = ""
+    follows: ReadingName = ""
     when: When = None
 
 
@@ -168,7 +182,7 @@ class Series(Reading):
     """
 
     until: SeriesRule | None = None
-    beside: str = ""
+    beside: SeriesName = ""
     starts: bool = False
     logged: Literal["", "curve", "spectrum"] = ""
 
@@ -201,11 +215,11 @@ class OwnError:
     """
 
     label: str
-    limit: str
+    limit: LimitName
     distribution: Distribution
     relative: bool = False
     covers: bool = False
-    freedom: str = ""
+    freedom: QuantityName = ""
     shared: bool = False
 
 
@@ -232,7 +246,7 @@ class Quantity:
     errors: tuple[OwnError, ...] = ()
     positive: str = ""
     known: str = ""
-    per: str = ""
+    per: ListName = ""
     aside: bool = False
     when: When = None
 
@@ -248,9 +262,9 @@ class Trials:
     noun: str
     minimum: int
     maximum: int
-    agree: str = ""
-    rough: str = ""
-    each: str = ""
+    agree: QuantityName = ""
+    rough: ChoiceName = ""
+    each: CountName = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -261,7 +275,7 @@ class Wait:
 
     label: str
     seconds: int
-    before: str = ""
+    before: NumberName = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -282,7 +296,7 @@ class Step:
     wait: Wait | None = None
     cautions: tuple[str, ...] = ()
     guide: Guide | None = None
-    meanwhile: str = ""
+    meanwhile: StepName = ""
     when: When = None
 
 
@@ -295,7 +309,7 @@ class Slip:
 
     key: str
     says: str
-    quantity: str = ""
+    quantity: QuantityName = ""
     formula: str = ""
     with_rough: bool = False
     when: When = None
@@ -345,9 +359,9 @@ class Stores:
     ``nominal``, a list option or reading), or as the concentration of a solution named by the words of ``solution``.
     """
 
-    result: str
-    role: str = ""
-    nominal: str = ""
+    result: QuantityName
+    role: RoleName = ""
+    nominal: NominalName = ""
     solution: str = ""
 
 
@@ -385,12 +399,12 @@ class Method:
     questions: tuple[str, ...]
     example: Example
     trials: Trials = Trials("Trial", 1, 1)
-    compares: str = ""
+    compares: QuantityName = ""
     slips: tuple[Slip, ...] = ()
     faults: tuple[Fault, ...] = ()
     charts: tuple[Drawing, ...] = ()
     targets: tuple[Target, ...] = ()
     supplies: tuple[Supply, ...] = ()
     stores: Stores | None = None
-    path: tuple[str, ...] = ()
+    path: tuple[ValueName, ...] = ()
     waste: str = ""

@@ -123,7 +123,7 @@ METHOD = Method(
     slips=(
         Slip("food-mass", "the mass of food is used for that of the water", "q", "m * c * dT"),
         Slip("no-residue", "what is left over is not subtracted", "m", "m_food"),
-        Slip("residue-alone", "what is left over is taken for what burned", "m", "m_rest"),
+        Slip("residue-alone", "what is left over is taken for what burned", "m", "m_rest", when={"burned_by": "residue"}),
         Slip("end-temperature", "the highest temperature is used instead of the rise", "dT", "T_end - T_0"),
         Slip("one-serving", "a whole serving of the label is compared with one piece", "E_said", "E_label"),
         Slip("joules-per-calorie", "4.184 is used for the joules of a kilocalorie", "E", "1000 * q / J_kcal"),
