@@ -1,6 +1,7 @@
-"""The command line: methods · choices · describe SLUG · compute SLUG FILE. The core alone, no database.
+"""The command line: methods · choices · describe · compute · simulate · export · check. The core alone, no database.
 
-Prints people's text, or JSON with --json. Exit status 0: it worked; 1: the input is wrong; 2: the command is.
+A METHOD is the slug of one that ships, or the file of one's own. Prints people's text, or JSON with --json. Exit
+status 0: it worked; 1: the input is wrong; 2: the command is.
 """
 
 import argparse
@@ -12,14 +13,18 @@ from pathlib import Path
 
 from chromata_core.choices import CHOICES
 from chromata_core.errors import ChromataError, SheetError
+from chromata_core.method.as_json import from_json, to_json
+from chromata_core.method.complete import lacks
 from chromata_core.method.describe import card, page, readings_schema
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import explain
+from chromata_core.method.load import load
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, WorkedLine
-from chromata_core.method.sheet_file import SheetFile, read_sheet
+from chromata_core.method.sheet_file import COLUMNS, SheetFile, read_sheet
 from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import method, methods
+from chromata_core.simulation.rehearse import rehearse
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
@@ -39,17 +44,22 @@ def main(arguments: Sequence[str] | None = None) -> int:
 
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="chromata", description="The computation of Chromata, on the command line.")
-    commands = parser.add_subparsers(dest="command", required=True, metavar="methods | choices | describe | compute")
+    commands = parser.add_subparsers(dest="command", required=True, metavar=" | ".join(_COMMANDS))
     listing = commands.add_parser("methods", help="list the experiments")
     choices = commands.add_parser("choices", help="choices that change a last digit, and what others would give")
     describe = commands.add_parser("describe", help="one experiment: readings, options, formulas, JSON Schema")
     compute = commands.add_parser("compute", help="readings in (JSON or CSV), results with uncertainty out")
-    for command in (describe, compute):
-        command.add_argument("slug", metavar="SLUG")
+    simulate = commands.add_parser("simulate", help="readings as a bench would leave them that works like the example")
+    export = commands.add_parser("export", help="one experiment as a file (JSON), to be changed and checked")
+    check = commands.add_parser("check", help="does an experiment of one's own hold, and is it complete?")
+    for command in (describe, compute, simulate, export, check):
+        command.add_argument("method", metavar="METHOD", help="a slug, or a file of one's own (.json)")
+    simulate.add_argument("--seed", type=int, default=1, metavar="N", help="another bench for every number (1)")
+    simulate.add_argument("--fault", default="", metavar="KEY", help="with this fault of the method")
     compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
     compute.add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
     compute.add_argument("--seed", type=int, default=1, metavar="N", help="of the random draws (1)")
-    for command in (listing, choices, describe, compute):
+    for command in (listing, choices, describe, compute, simulate, export, check):
         command.add_argument("--json", action="store_true", help="JSON instead of text")
     return parser
 
@@ -67,7 +77,7 @@ def _choices(_: argparse.Namespace) -> tuple[str, object]:
 
 
 def _describe(options: argparse.Namespace) -> tuple[str, object]:
-    chosen = method(options.slug)
+    chosen = _method(options.method)
     shown = page(chosen)
     lines = [shown.card.title, shown.card.question, "", "Readings"]
     lines += [f"  {p.key:<12} {p.label}{f' ({p.unit})' if p.unit else ''}, {p.scope}, {p.kind}" for p in shown.parts]
@@ -80,7 +90,7 @@ def _describe(options: argparse.Namespace) -> tuple[str, object]:
 
 
 def _compute(options: argparse.Namespace) -> tuple[str, object]:
-    chosen = method(options.slug)
+    chosen = _method(options.method)
     file = read_sheet(_text_of(options.file))
     if file.method and file.method != chosen.slug:
         raise SheetError([f"The file is for “{file.method}”, not for “{chosen.slug}”."])
@@ -114,6 +124,39 @@ def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
     return "\n".join(parts if outcome.findings else parts[:-2])
 
 
+def _simulate(options: argparse.Namespace) -> tuple[str, object]:
+    chosen = _method(options.method)
+    sheet = rehearse(chosen, options.seed, None, options.fault)
+    readings = [{"key": g.key, "trial": g.trial, "index": g.index, "text": g.text} for g in sheet.given]
+    data = {"method": chosen.slug, "options": dict(sheet.options), "readings": readings}
+    rows = [",".join(("" if row[c] is None else str(row[c])) for c in COLUMNS) for row in readings]
+    return "\n".join((",".join(COLUMNS), *rows)), data
+
+
+def _export(options: argparse.Namespace) -> tuple[str, object]:
+    data = to_json(_method(options.method))
+    return json.dumps(data, ensure_ascii=False, indent=2), data
+
+
+def _check(options: argparse.Namespace) -> tuple[str, object]:
+    chosen = _method(options.method)
+    missing = lacks(chosen)
+    if missing:
+        raise SheetError(missing)
+    return f"“{chosen.title}” holds and is complete.", {"slug": chosen.slug, "complete": True}
+
+
+def _method(name: str) -> Method:
+    """A method that ships, by its slug, or one's own, by its file."""
+    if not name.endswith(".json"):
+        return method(name)
+    try:
+        data = json.loads(_text_of(name))
+    except (json.JSONDecodeError, RecursionError) as error:
+        raise SheetError([f"{name} is not JSON: {error}."]) from error
+    return load(from_json(data))
+
+
 def _text_of(name: str) -> str:
     try:
         return sys.stdin.read() if name == "-" else Path(name).read_text(encoding="utf-8")
@@ -122,7 +165,10 @@ def _text_of(name: str) -> str:
         raise SheetError([f"{name} cannot be read: {reason}."]) from error
 
 
-_COMMANDS = {"methods": _methods, "choices": _choices, "describe": _describe, "compute": _compute}
+_COMMANDS = {
+    "methods": _methods, "choices": _choices, "describe": _describe, "compute": _compute, "simulate": _simulate,
+    "export": _export, "check": _check,
+}  # fmt: skip
 
 if __name__ == "__main__":
     sys.exit(main())

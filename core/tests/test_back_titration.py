@@ -11,6 +11,7 @@ from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 ANTACID = method("back-titration")
 PER_GRAM = 2 / molar_mass("CaCO3").value  # mmol/g: 2 mol of H⁺ for each mol, M in kg/mol
@@ -31,6 +32,7 @@ def evaluated(*given: Given) -> Evaluation:
 
 
 class BackTitration(TestCase):
+    @outside("back-titration", by="molar mass of calcium carbonate (CIAAW); pharmacopoeia, from memory")
     def test_pure_calcium_carbonate(self) -> None:
         """19.983 mmol/g; a tablet of 1.2500 g is then 1250 mg CaCO₃ and takes 24.98 mmol."""
         found = {r.key: r for r in evaluated(*trial(1, 0.2000), *trial(2, 0.2200)).results}

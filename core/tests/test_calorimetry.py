@@ -14,6 +14,7 @@ from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
 from chromata_core.simulation.cup_bench import melt, mix
+from tests.outside import outside
 
 ICE, FOOD, REACTION = method("heat-of-fusion"), method("food-calorimetry"), method("heat-of-reaction")
 
@@ -23,6 +24,7 @@ def results(outcome: Evaluation) -> dict[str, float]:
 
 
 class HeatOfFusion(TestCase):
+    @outside("heat-of-fusion", by="library chemicals: enthalpy of fusion of water")
     def test_an_ideal_cup_gives_the_tabulated_value_back(self) -> None:
         """Enthalpy of fusion of water by the library chemicals: 6010 J/mol. 240 g at 25.0 °C, 40 g of ice, no cup."""
         molar = Hfus("7732-18-5")
@@ -81,6 +83,7 @@ class Food(TestCase):
         given = (Given("m_several", "10.00"), *(Given(key, text, n) for n in (1, 2) for key, text in texts.items()))
         return evaluate(FOOD, Sheet({"E_label": "170", "N_label": "35", "N_several": "10"}, {}, given))
 
+    @outside("food-calorimetry", by="common practice, no published source")
     def test_the_usual_check(self) -> None:
         """50 g from 24.9 to 51.0 °C: 5460 J = 1.305 kcal, over 1.05 g 1.243 kcal/g; 170 kcal in 35 pieces 4.86 each.
 
@@ -106,6 +109,7 @@ class Food(TestCase):
 
 
 class HeatOfReaction(TestCase):
+    @outside("heat-of-reaction", by="library chemicals: enthalpies of formation (CRC)")
     def test_water_from_its_ions(self) -> None:
         """ΔfH°(H₂O, l) − ΔfH°(OH⁻, aq) by the tables that the library chemicals ships (water; CRC, aqueous ions)."""
         folder = Path(chemicals.__file__).parent / "Electrolytes"

@@ -12,6 +12,7 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import ResultOut
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 
 def example(repeatability: str = "0.05") -> ResultOut:
@@ -26,6 +27,7 @@ def example(repeatability: str = "0.05") -> ResultOut:
 
 
 class EurachemA2(TestCase):
+    @outside("standardisation", by="EURACHEM/CITAC CG4, example A2")
     def test_concentration_and_its_uncertainty_are_the_published_ones(self) -> None:
         result = example()
         self.assertEqual(f"{result.value:.5f}", "0.10214")

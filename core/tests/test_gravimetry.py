@@ -7,11 +7,13 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.gravimetric.hydrate import CANDIDATES
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 HYDRATE, PRECIPITATE = method("hydrate"), method("precipitate-yield")
 
 
 class Hydrates(TestCase):
+    @outside("hydrate", by="molar masses (CIAAW)")
     def test_the_formula_of_each_common_hydrate_is_found(self) -> None:
         """3 g of a pure hydrate loses exactly its water; x comes back from masses alone."""
         for formula in CANDIDATES:
@@ -53,6 +55,7 @@ class Precipitates(TestCase):
         found = {q.key: q.value for q in (*outcome.trials[0].quantities, *outcome.quantities)}
         return found | {r.key: r.value for r in outcome.results}
 
+    @outside("precipitate-yield", by="gravimetric factors of a handbook, from memory")
     def test_gravimetric_factors(self) -> None:
         """BaSO₄ → SO₄ 0.4116, AgCl → Cl 0.2474 (handbook values, from memory); CaCO₃ → Ca 0.4004."""
         for system, factor in (("barium-sulfate", 0.4116), ("silver-chloride", 0.2474), ("calcium-carbonate", 0.4004)):

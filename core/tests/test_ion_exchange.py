@@ -7,6 +7,7 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 COLUMN = method("ion-exchange-titration")
 SALT = "CoN6H18Cl3"
@@ -30,6 +31,7 @@ def aliquots(
 
 
 class IonExchange(TestCase):
+    @outside("ion-exchange-titration", by="standard atomic weights")
     def test_molar_mass_and_cobalt(self) -> None:
         """M 267.48 g/mol, cobalt 58.93/267.48 = 22.03 %: from standard atomic weights."""
         found = {r.key: r for r in aliquots(0.7500).results}

@@ -10,6 +10,7 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 WARMTH, AMOUNT = method("rate-temperature"), method("rate-concentration")
 # N₂O₅, F. Daniels and E. H. Johnston, J. Am. Chem. Soc. 43 (1921) 53: k in 1/s (from memory).
@@ -28,6 +29,7 @@ def tubes(rows: list[tuple[str, str, list[str]]], method_options: dict[str, str]
 
 
 class Arrhenius(TestCase):
+    @outside("rate-temperature", by="Daniels and Johnston 1921, from memory")
     def test_dinitrogen_pentoxide(self) -> None:
         """Times proportional to 1/k give the published activation energy back: 103 kJ/mol."""
         times = [f"{0.5 / rate / 10:.1f}" for rate in RATES]
@@ -72,6 +74,7 @@ class Repeats(TestCase):
 
 
 class Order(TestCase):
+    @outside("rate-concentration", by="the power law, worked apart")
     def test_a_power_put_in_comes_out(self) -> None:
         """Rates of c^1.5 from volumes of 10, 8, 5 and 3 mL."""
         given = []

@@ -11,6 +11,7 @@ from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.method.vocabulary import ChoiceOption
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 NERNST = method("nernst")
 FARADAY = constants.physical_constants["Faraday constant"][0]
@@ -24,6 +25,7 @@ def cell(volts: list[str], options: dict[str, str], celsius: str = "25.0") -> Ev
 
 
 class Nernst(TestCase):
+    @outside("nernst", by="CODATA constants (scipy)")
     def test_an_ideal_cell(self) -> None:
         """E = 1.10 V − (RT/2F) ln Q at 25 °C: Q 0.01 gives 1.15916 V, Q 100 gives 1.04084 V, by hand."""
         decade = math.log(10) * constants.R * 298.15 / (2 * FARADAY)

@@ -13,6 +13,7 @@ from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
+from tests.outside import outside
 
 POTENTIOMETRIC = method("potentiometric-titration")
 NERNST = R * 298.15 / physical_constants["Faraday constant"][0] * log(10)
@@ -80,6 +81,7 @@ class KnownCurves(TestCase):
             purity = next(r for r in outcome.results if r.key == "w")
             self.assertLess(abs(purity.value - 100), purity.expanded)
 
+    @outside("potentiometric-titration", by="charge balance solved by scipy")
     def test_acid_end_points_to_two_hundredths(self) -> None:
         """0.5106 g of potassium hydrogen phthalate (204.22) is 2.500 mmol: 25.00 mL; pKₐ₂ is 5.408."""
         acid = 510.6 / (molar_mass("KHC8H4O4").value * 1000)

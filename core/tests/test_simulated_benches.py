@@ -8,6 +8,8 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.simulation.cell_bench import dilute, pairs
+from chromata_core.simulation.cross_bench import thin, warm
 from chromata_core.simulation.crucible_bench import heat
 from chromata_core.simulation.readings import Written
 from chromata_core.simulation.tablet_bench import neutralise
@@ -52,3 +54,35 @@ class SimulatedBenches(TestCase):
         whole = evaluated("hydrate", {}, entries)
         self.assertEqual((entries[0].key, whole.hand.kind), ("step.labels", "finished"))
         self.assertAlmostEqual(molar_mass("CuSO4.5H2O").value, 0.24968, places=4)
+
+    def test_the_cells_give_their_ladder_back_and_name_the_bad_contact(self) -> None:
+        """Half-cells within ± 36 mV of the table at 1 mol/L; one contact that loses 120 mV is found, no other is."""
+        for seed in range(12):
+            sound = evaluated("voltaic-cells", {}, pairs("Ag; Cu; Pb; Zn", 1.0, seed))
+            bad = evaluated("voltaic-cells", {}, pairs("Ag; Cu; Pb; Zn", 1.0, seed, bad=("Cu", "Pb")))
+            self.assertNotIn("bad-contact", {f.code for f in sound.findings})
+            named = next(f for f in bad.findings if f.code == "bad-contact")
+            self.assertIn("Copper–lead", named.what)
+            self.assertLess(max(abs(r.value) for r in sound.results if r.key == "d"), 20)
+
+    def test_the_diluted_cell_gives_its_slope_back(self) -> None:
+        held = 0
+        for seed in range(40):
+            options = {"c_plan": "1.0; 0.1; 0.01; 0.001"}
+            found = evaluated("nernst", options, dilute(1.104, 2, (1.0, 0.1, 0.01, 0.001), seed))
+            slope = next(r for r in found.results if r.key == "slope")
+            held += abs(slope.value + 29.28) <= slope.expanded  # RT ln 10/(2F) at 22 °C
+        self.assertGreaterEqual(held, 35)
+
+    def test_the_cross_gives_energy_and_order_back(self) -> None:
+        held, orders = 0, 0
+        for seed in range(40):
+            options = {"T_plan": "22; 40; 55; 70"}
+            found = evaluated("rate-temperature", options, warm(47.0, (22, 40, 55, 70), seed))
+            energy = next(r for r in found.results if r.key == "E_a")
+            held += abs(energy.value - 47.0) <= energy.expanded
+            thinned = evaluated("rate-concentration", {"V_plan": "10; 8; 6; 4"}, thin(1.0, (10, 8, 6, 4), seed))
+            order = next(r for r in thinned.results if r.key == "order")
+            orders += abs(order.value - 1.0) <= order.expanded
+        self.assertGreaterEqual(held, 35)
+        self.assertGreaterEqual(orders, 35)

@@ -13,6 +13,7 @@ from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Evaluation, ResultOut
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 SERIES = method("molarity-series")
 CALIBRATION = method("volumetric-calibration")
@@ -27,6 +28,7 @@ class MolaritySeries(TestCase):
 
     portions = tuple(Given("V_out", text, None, n) for n, text in enumerate(("100.0", "100.0", "100.0", "67.2"), 1))
 
+    @outside("molarity-series", by="molar mass of sucrose, handbook")
     def test_sucrose_by_hand(self) -> None:
         """M(C12H22O11) = 342.30 g/mol (handbook): 5.02 g in 0.3672 L is 0.03994 mol/L and 13.67 g/L."""
         sheet = Sheet({}, {}, (*self.portions, Given("m", "5.02", 1), Given("m", "15.11", 2), Given("m", "29.94", 3)))
@@ -70,6 +72,7 @@ class VolumetricCalibration(TestCase):
         for temperature, z in (("15.0", 1.0020), ("20.0", 1.0029), ("25.0", 1.0040), ("30.0", 1.0054)):
             self.assertAlmostEqual(self._z(temperature), z, delta=0.00006)
 
+    @outside("volumetric-calibration", by="IAPWS-95 density (CoolProp)")
     def test_z_is_density_and_buoyancy(self) -> None:
         """Beside CoolProp's density (IAPWS-95) and air of 1.2 kg/m³ against steel of 8000 kg/m³."""
         for temperature in (4.5, 18.3, 27.9):

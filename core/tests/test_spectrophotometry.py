@@ -16,6 +16,7 @@ from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, ResultOut
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 LINE, ALLOY, PRODUCT, CHARGE = (
     method(slug) for slug in ("beer-lambert", "metal-in-alloy", "solubility-product", "coulometry-iodine")
@@ -44,6 +45,7 @@ def first(outcome: Evaluation) -> ResultOut:
 
 
 class Published(TestCase):
+    @outside("beer-lambert", by="EURACHEM/CITAC CG4, example A5")
     def test_eurachem_a5_through_the_method(self) -> None:
         """c₀ 0.26 mg/L with u 0.018 from two readings on fifteen points; 13 degrees of freedom, as GTC has it."""
         exact = {
@@ -172,6 +174,7 @@ class TheInstrument(TestCase):
 
 
 class BackToTheSolid(TestCase):
+    @outside("metal-in-alloy", by="atomic weight of copper (CIAAW)")
     def test_from_the_cuvette_to_per_cent(self) -> None:
         """0.0800 mol/L in 50 mL after 1 in 2 is 8.00 mmol, 0.5084 g of copper (63.546): 63.55 % of 0.8000 g."""
         line = [("2.00", "0.200"), ("4.00", "0.400"), ("6.00", "0.600"), ("8.00", "0.800")]
@@ -204,6 +207,7 @@ class SolubilityProducts(TestCase):
             with self.subTest(salt):
                 self.assertAlmostEqual(first(self.product({"salt": salt})).value / expected, 1, places=6)
 
+    @outside("solubility-product", by="handbook value, from memory")
     def test_the_accepted_value_of_silver_chromate(self) -> None:
         """1.1 × 10⁻¹² at 25 °C, handbook value from memory; the ion is then 6.5 × 10⁻⁵ mol/L."""
         default = next(o.default for o in PRODUCT.options if o.key == "Ksp_lit")
@@ -244,6 +248,7 @@ class ChargeAndIodine(TestCase):
             ]
         return evaluate(CHARGE, Sheet({"V_plan": "2; 4; 6; 8", **options}, {}, tuple(given)))
 
+    @outside("coulometry-iodine", by="CODATA constants (scipy)")
     def test_constants_of_nature_come_back(self) -> None:
         """Ten electrons for each molecule: Faraday and Avogadro constant of CODATA (scipy), efficiency 100 %."""
         moles = 30 / (10 * constants.physical_constants["Faraday constant"][0])

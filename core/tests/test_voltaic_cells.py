@@ -11,6 +11,7 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from tests.outside import outside
 
 CELLS = method("voltaic-cells")
 METALS = "Ag; Cu; Pb; Zn"
@@ -28,6 +29,7 @@ def ideal(**off: float) -> dict[str, str]:
 
 
 class Cells(TestCase):
+    @outside("voltaic-cells", by="library chemicals: free energies of ions (CRC)")
     def test_standard_values_have_sign_and_size_of_free_energies(self) -> None:
         """E° = −ΔG/(nF) from the free energies of ions that the library chemicals ships (CRC): within 20 mV."""
         file = Path(chemicals.__file__).parent / "Electrolytes/CRC Thermodynamic Properties of Aqueous Ions.tsv"

@@ -6,7 +6,7 @@ from math import isfinite
 
 from chromata_core.method.compute import Computed, compute
 from chromata_core.method.sheet import Bound, Given, Sheet, active, bind
-from chromata_core.method.vocabulary import Method, Quantity, Slip
+from chromata_core.method.vocabulary import ChoiceOption, Example, Method, Quantity, Slip
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
@@ -26,7 +26,7 @@ class Effect:
 
 def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:
     """The worked example as a sheet, under its own options or others: the readings that these ask for."""
-    example = method.example
+    example = method.example if options is None else _example_under(method, options)
     sheet = Sheet(example.options if options is None else options, example.instruments)
     bound = bind(method, sheet)
     given = tuple(
@@ -35,6 +35,17 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
         if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= bound.most_trials
     )
     return replace(sheet, given=given)
+
+
+def _example_under(method: Method, options: Mapping[str, str]) -> Example:
+    """The example that was made for these choices; the first where none was."""
+    choices = {option.key for option in method.options if isinstance(option, ChoiceOption)}
+    made_for = (
+        one
+        for one in method.more_examples
+        if all(options.get(key) == choice for key, choice in one.options.items() if key in choices)
+    )
+    return next(made_for, method.example)
 
 
 def slip_effects(bound: Bound) -> list[Effect]:

@@ -381,6 +381,7 @@ class Method:
 
     ``compares`` is the result by which products are compared and ranked; the first result if it is empty. ``path`` are
     the trial quantities through which one goes from what was measured back to the sample, shown one after the other.
+    ``more_examples`` stand for choices that the first example cannot show: each is used under those that it names.
     """
 
     slug: str
@@ -408,3 +409,4 @@ class Method:
     stores: Stores | None = None
     path: tuple[ValueName, ...] = ()
     waste: str = ""
+    more_examples: tuple[Example, ...] = ()

@@ -21,9 +21,13 @@ class Written:
 
 
 def read(tool: Instrument, value: float, random: np.random.Generator) -> str:
-    """``value`` (in the instrument's unit) as it is read once: its own scatter, its own decimals."""
-    scatter = [standard(float(t.half_width), t.distribution) for t in tool.errors if t.kind == "repeatability"]
-    return plain(value + float(random.normal(0, sum(scatter))), tool.decimals)
+    """``value`` (in the instrument's unit) as it is read once: its own scatter, on a scale that of the eye as well, and
+    its own decimals. Nothing is read below the first mark or past the last.
+    """
+    causes = ("repeatability",) if tool.digital else ("repeatability", "readability")
+    scatter = [standard(float(t.half_width), t.distribution) for t in tool.errors if t.kind in causes]
+    shown = value + float(random.normal(0, sum(scatter)))
+    return plain(min(max(shown, float(tool.low)), float(tool.high)), tool.decimals)
 
 
 def calibration_of(tool: Instrument, random: np.random.Generator) -> float:

@@ -30,6 +30,7 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods.closing import conclusion
+from chromata_core.methods.titration import example_curves
 from chromata_core.methods.weighing import by_difference, difference
 
 _SYSTEMS = (
@@ -50,22 +51,16 @@ _ENDS = {
 }  # fmt: skip
 
 
-def _points(*pairs: tuple[str, str]) -> tuple[tuple[tuple[str, str], int], ...]:
-    return tuple((pair, index) for index, pair in enumerate(pairs, 1))
+def _example(options: dict[str, str], *portions: tuple[str, str, tuple[tuple[str, str], ...]]) -> Example:
+    """Portions weighed by difference, each with its curve."""
+    rows: list[tuple[str, int | None, int | None, str]] = []
+    for trial, (before, after, curve) in enumerate(portions, 1):
+        rows += [("m_before", trial, None, before), ("m_after", trial, None, after)]
+        rows += [
+            (key, trial, n, text) for n, pair in enumerate(curve, 1) for key, text in zip(("V", "E"), pair, strict=True)
+        ]
+    return Example(tuple(rows), options)
 
-
-_FIRST = _points(
-    ("0.10", "275"), ("2.10", "368"), ("6.10", "402"), ("10.10", "420"), ("14.10", "434"), ("18.10", "451"), ("22.10", "465"),
-    ("24.10", "477"), ("26.10", "496"), ("26.60", "500"), ("27.10", "505"), ("27.60", "516"), ("28.10", "529"), ("28.20", "534"),
-    ("28.30", "538"), ("28.40", "544"), ("28.50", "552"), ("28.60", "562"), ("28.70", "578"), ("28.80", "635"), ("28.90", "1080"),
-    ("29.00", "1081"), ("29.10", "1084"), ("29.20", "1084"), ("29.70", "1089"), ("30.30", "1091"),
-)  # fmt: skip
-_SECOND = _points(
-    ("0.00", "275"), ("2.00", "371"), ("6.00", "401"), ("10.00", "420"), ("14.00", "436"), ("18.00", "451"), ("22.00", "471"),
-    ("24.00", "481"), ("25.00", "490"), ("26.00", "502"), ("26.50", "512"), ("27.00", "522"), ("27.50", "543"), ("27.60", "548"),
-    ("27.70", "557"), ("27.80", "569"), ("27.90", "593"), ("28.00", "1076"), ("28.10", "1082"), ("28.20", "1083"), ("28.30", "1085"),
-    ("28.40", "1086"), ("28.90", "1089"), ("29.40", "1090"),
-)  # fmt: skip
 
 METHOD = Method(
     slug="potentiometric-titration",
@@ -169,13 +164,13 @@ METHOD = Method(
         "Why do the 90 mL in the beaker not enter the result?",
         "Which of the ways to find the end point would you trust with coarse steps?",
     ),
-    example=Example(
-        (
-            ("m_before", 1, None, "15.3310"), ("m_after", 1, None, "14.5173"), ("m_before", 2, None, "14.5173"), ("m_after", 2, None, "13.7249"),
-            *((key, 1, index, text) for pair, index in _FIRST for key, text in zip(("V", "E"), pair, strict=True)),
-            *((key, 2, index, text) for pair, index in _SECOND for key, text in zip(("V", "E"), pair, strict=True)),
-        ),
+    example=_example(
         {"c_given": "normality", "c_t.limit": "0.0001"},
+        ("15.3310", "14.5173", example_curves.IRON_FIRST), ("14.5173", "13.7249", example_curves.IRON_SECOND),
+    ),
+    more_examples=(
+        _example({"system": "acid", "c_t.limit": "0.0002"},
+                 ("16.0482", "15.5340", example_curves.ACID_FIRST), ("15.5340", "15.0264", example_curves.ACID_SECOND)),
     ),
     trials=Trials("Portion", 1, 4, agree="w_t"),
     slips=(

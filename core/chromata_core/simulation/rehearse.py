@@ -1,0 +1,69 @@
+"""Any method rehearsed: its worked example is the truth, and simulated instruments read it anew.
+
+Each instrument has an error of its own that stays for the whole session, and scatters at every reading; a fault bends
+the readings before they are taken. So every method that declares an example has a simulated bench, an instructor's own
+as well; benches that start from a chemical truth stand in files beside this one.
+"""
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+import numpy as np
+
+from chromata_core.errors import SheetError, unknown
+from chromata_core.formula.compute import numeric
+from chromata_core.formula.parse import parse_formula
+from chromata_core.method.effects import example_sheet
+from chromata_core.method.inputs import begins_delivery
+from chromata_core.method.sheet import Bound, Given, Sheet, bind
+from chromata_core.method.vocabulary import Method
+from chromata_core.quantity.column import Column
+from chromata_core.quantity.rounding import plain
+from chromata_core.simulation.readings import calibration_of, read
+
+# These count or are set, they are not read: a rehearsal leaves them as they are.
+_AS_WRITTEN = ("clock", "wavelength scale", "flask", "pipette", "adjustable pipette", "ammeter")
+
+
+def rehearse(method: Method, seed: int, options: Mapping[str, str] | None = None, fault: str = "") -> Sheet:
+    """A sheet as a bench would leave it that works like the example. ``fault`` is the key of a fault of the method;
+    SheetError if it has no such fault, or one that these instruments cannot show: a one-mark pipette says 50.00
+    whatever was spilt.
+    """
+    sheet = example_sheet(method, options)
+    bound = bind(method, sheet)
+    changes = _changes(method, fault)
+    random = np.random.default_rng(seed)
+    off = {key: calibration_of(tool, random) for key, tool in bound.instruments.items()}
+    written = replace(sheet, given=tuple(_read_anew(bound, one, changes, off, random) for one in sheet.given))
+    bind(method, written)  # what no instrument could show is refused here
+    return written
+
+
+def _changes(method: Method, fault: str) -> Mapping[str, str]:
+    if not fault:
+        return {}
+    found = next((one for one in method.faults if one.key == fault), None)
+    if found is None:
+        raise SheetError([unknown("fault", fault, [one.key for one in method.faults])])
+    return found.changes
+
+
+def _read_anew(
+    bound: Bound, given: Given, changes: Mapping[str, str], off: Mapping[str, float], random: np.random.Generator
+) -> Given:
+    reading = next((one for one in bound.readings if one.key == given.key), None)
+    if reading is None:
+        return given
+    tool = bound.instruments[reading.role]
+    true = float(bound.typed[given.slot].value)
+    bent = _bent(changes[reading.key], true) if reading.key in changes else true
+    if tool.kind in _AS_WRITTEN:
+        return given if bent == true else replace(given, text=plain(bent, tool.decimals))
+    session = 0.0 if begins_delivery(reading, given.slot) else off[reading.role]
+    return replace(given, text=read(tool, bent + session, random))
+
+
+def _bent(formula: str, true: float) -> float:
+    column: Column = numeric(parse_formula(formula))({"x": np.array([true])})
+    return float(column[0])
