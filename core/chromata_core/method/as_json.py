@@ -7,7 +7,8 @@ record can stand, ``kind`` says which: ``{"kind": "within", "quantity": "m", …
 import operator
 from collections.abc import Callable, Mapping
 from functools import lru_cache, partial
-from typing import Any
+from types import NoneType
+from typing import Any, get_args
 
 from cattrs import Converter, transform_error
 from cattrs.errors import BaseValidationError, ForbiddenExtraKeysError
@@ -45,6 +46,12 @@ def from_json(data: object) -> Method:
         return _converter().structure(declared, Method)
     except (BaseValidationError, _Unfit) as error:
         raise SheetError([_placed(line) for line in transform_error(error, "", _sentence)]) from error
+
+
+def use_of(hint: object) -> str:
+    """For which use a field of this type takes a word (check, chart, …); empty if it takes none."""
+    plain = [one for one in get_args(hint) if one is not NoneType]
+    return next((use for choice, use in _CHOSEN.items() if hint == choice or plain == [choice]), "")
 
 
 class _Unfit(ValueError):
