@@ -108,4 +108,4 @@ class WrongDeclarations(TestCase):
         self.refused("No step asks for “V_end”", steps=steps)
 
     def test_an_instrument_role_that_does_not_exist(self) -> None:
-        self.refused("role “pipette”, which is not declared", roles=method("acid-base-titration").roles[:1])
+        self.refused("there is no instrument role “pipette”", roles=method("acid-base-titration").roles[:1])

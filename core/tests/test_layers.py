@@ -13,7 +13,7 @@ ORDER = (
     "methods", "planning", "simulation", "choices", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
-ALLOWED = {"jcamp", "numpy", "pint", "periodictable", "scipy"}
+ALLOWED = {"cattrs", "jcamp", "numpy", "pint", "periodictable", "scipy"}
 
 
 def imports(file: Path) -> list[str]:

@@ -101,7 +101,7 @@ class WhatIsWrongIsSaid(TestCase):
         self.says(formula, "last(m_before)", "wants a series")
         self.says(("quantities", 0, "unit"), "grammm", "not a unit known here")
         self.says(("checks", 2, "quantity"), "m_hydrat", "no quantity “m_hydrat”")
-        self.says(("readings", 0, "role"), "scale", "no instrument “scale”")
+        self.says(("readings", 0, "role"), "scale", "no instrument role “scale”")
         self.says(("roles", 0, "default"), "burette-50-a", "none of balance")
         self.says(("roles", 0, "default"), "kitchen-scale", "no instrument")
         self.says(("readings", 0, "when"), {"task": "guess"}, "“formula” or “identify”")

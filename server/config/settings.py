@@ -41,6 +41,7 @@ INSTALLED_APPS = [
     "drf_spectacular",
     "axes",
     "people",
+    "experiments",
     "labs",
     "notebook",
     "stock",

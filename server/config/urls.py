@@ -23,6 +23,7 @@ def application(request: HttpRequest) -> HttpResponse:
 urlpatterns = [
     path("api/schema", SpectacularAPIView.as_view(), name="schema"),
     path("api/", include("people.urls")),
+    path("api/", include("experiments.urls")),
     path("api/", include("labs.urls")),
     path("api/", include("notebook.urls")),
     path("api/", include("stock.urls")),

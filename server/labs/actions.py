@@ -5,15 +5,17 @@ from datetime import datetime
 
 from django.db import transaction
 from django.utils import timezone
-from stock.own import instruments_of, to_freeze
 
+from chromata_core.method.as_json import to_json
 from chromata_core.method.sheet import Sheet, bind, resolve_options
-from chromata_core.methods.registry import method
 from chromata_core.quantity.typed import parse_reading
 from config.errors import Refused
+from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
+from labs.declared import method_of
 from labs.models import Bench, HiddenValue, Sample, Session
 from people.models import Role, Section
+from stock.own import instruments_of, to_freeze
 
 
 @transaction.atomic
@@ -30,7 +32,7 @@ def plan_session(
     samples: Sequence[Mapping[str, object]],
 ) -> Session:
     """A new planned session with its benches; the section's students are spread over them in order of name."""
-    chosen = method(slug)
+    chosen = method_named(slug, [section.owner])
     bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner)))
     session = Session.objects.create(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
@@ -47,7 +49,7 @@ def _sample(session: Session, given: Mapping[str, object]) -> Sample:
     sample = Sample.objects.create(session=session, label=str(given["name"]))
     accepted = given.get("accepted") or {}
     assert isinstance(accepted, Mapping)
-    results = {q.key for q in method(session.method).quantities if q.result and q.accepted}
+    results = {q.key for q in method_of(session).quantities if q.result and q.accepted}
     for key, text in accepted.items():
         if key not in results:
             raise Refused(f"“{key}” is not a result that can have an accepted value.", 422)
@@ -64,11 +66,11 @@ def open_session(session: Session) -> None:
         raise Refused(f"“{session.title}” is {session.state} already; only a planned session can be opened.")
     if not session.benches.exists():
         raise Refused("There is no bench yet. Plan at least one before you open the session.")
-    chosen = method(session.method)
+    chosen = method_of(session)
     session.options = resolve_options(chosen, session.options)
     session.instruments = {role.key: session.instruments.get(role.key, role.default) for role in chosen.roles}
     session.stock = to_freeze(session)
-    session.method_version = chosen.version
+    session.method_version, session.declaration = chosen.version, keep(to_json(chosen))
     session.state, session.opened_at = Session.State.OPEN, timezone.now()
     session.save()
 

@@ -2,18 +2,17 @@
 
 from typing import Any
 
-from stock.own import stock_of
-
 from chromata_core.method.beside import beside
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.method.sheet_file import read_sheet
-from chromata_core.methods.registry import method
 from config.errors import Refused
+from labs.declared import method_of
 from labs.models import Session
 from labs.shapes import ComparisonView
 from people.models import Person
+from stock.own import stock_of
 
 
 def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:
@@ -47,4 +46,4 @@ def comparison_view(session: Session, own: Evaluation, person: Person) -> Compar
 
 def _evaluated(session: Session, kept: dict[str, Any]) -> Evaluation:
     given = tuple(Given(key, text, trial, index) for key, trial, index, text in kept["readings"])
-    return evaluate(method(session.method), Sheet(kept["options"], kept["instruments"], given, stock_of(session)))
+    return evaluate(method_of(session), Sheet(kept["options"], kept["instruments"], given, stock_of(session)))

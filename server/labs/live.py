@@ -4,18 +4,17 @@ from datetime import datetime, timedelta
 from functools import lru_cache
 
 from django.utils import timezone
-from stock.own import stock_of
 
 from chromata_core.method.describe import parts_out, told_of_trials
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
 from chromata_core.method.sheet import Sheet, bind
-from chromata_core.methods.registry import method
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from labs.comparison import comparison_view
+from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
@@ -23,6 +22,7 @@ from labs.term import session_card
 from notebook.models import Entry
 from notebook.standing import sheet_of, standing
 from people.models import Person
+from stock.own import stock_of
 
 _QUIET = timedelta(minutes=9)
 
@@ -43,13 +43,13 @@ def _evaluated(bench_id: int, head: str, state: str, accepted: tuple[tuple[str, 
     bench = Bench.objects.select_related("session").get(pk=bench_id)
     last = bench.entries.filter(hash=head).values_list("sequence", flat=True).first() or 0
     sheet = sheet_of(bench, bench.entries.filter(sequence__lte=last).order_by("sequence"))
-    return evaluate(method(bench.session.method), sheet, dict(accepted))
+    return evaluate(method_of(bench.session), sheet, dict(accepted))
 
 
 def bench_view(bench: Bench, person: Person) -> BenchView:
     """Everything a bench screen shows to ``person``."""
     entries = list(bench.entries.select_related("author").order_by("sequence"))
-    chosen = method(bench.session.method)
+    chosen = method_of(bench.session)
     bound = bind(chosen, Sheet(bench.session.options, bench.session.instruments, stock=stock_of(bench.session)))
     evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
     return BenchView(
@@ -94,7 +94,7 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
         else []
     )
     needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
-    chosen = method(session.method)
+    chosen = method_of(session)
     whole = [q for q in chosen.quantities if q.result and q.scope != "trial"]
     quantity = next(iter(whole), None) or next(q for q in chosen.quantities if q.result)
     comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
@@ -174,7 +174,7 @@ def _doing(state: Evaluation) -> str:
 
 
 def _trial(bench: Bench, trial: TrialOut) -> FloorTrial:
-    wanted = told_of_trials(method(bench.session.method))
+    wanted = told_of_trials(method_of(bench.session))
     text = next((quantity.shown.text for quantity in trial.quantities if quantity.key == wanted), "–")
     return FloorTrial(trial.name, text, trial.state)
 

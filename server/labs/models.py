@@ -2,11 +2,13 @@
 
 from django.db import models
 
+from experiments.models import Declaration
 from people.models import Person, Section
 
 
 class Session(models.Model):
-    """One laboratory session of a section. Options, instruments and calibrations are frozen when it opens.
+    """One laboratory session of a section. Options, instruments, calibrations and the method's whole declaration are
+    frozen when it opens.
 
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     """
@@ -21,6 +23,9 @@ class Session(models.Model):
     section = models.ForeignKey(Section, on_delete=models.CASCADE, related_name="sessions")
     method = models.CharField(max_length=60)
     method_version = models.PositiveIntegerField()
+    declaration = models.ForeignKey(
+        Declaration, null=True, blank=True, on_delete=models.PROTECT, related_name="sessions"
+    )
     title = models.CharField(max_length=120)
     room = models.CharField(max_length=60, blank=True)
     starts_at = models.DateTimeField()

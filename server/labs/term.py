@@ -1,21 +1,20 @@
 """Sessions in the order of the term, and what each still lacks."""
 
-from stock.own import stock_of
-
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.describe import options_chosen
 from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.vocabulary import Reading
-from chromata_core.methods.registry import method
+from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchPlace, Comparable, SampleGiven, SessionCard, SessionPlan, StudentPlace
 from people.models import Person, Role
+from stock.own import stock_of
 
 
 def session_card(session: Session) -> SessionCard:
     """A session as one line of the term."""
-    chosen = method(session.method)
+    chosen = method_of(session)
     return SessionCard(
         id=session.pk,
         title=session.title,
@@ -49,7 +48,7 @@ def lacking(session: Session) -> list[str]:
 
 def session_plan(session: Session, person: Person) -> SessionPlan:
     """A session whole, as ``person`` may see it."""
-    chosen = method(session.method)
+    chosen = method_of(session)
     options = resolve_options(chosen, session.options)
     own = stock_of(session)
     used = {reading.role for reading in active([r for r in chosen.readings if isinstance(r, Reading)], options)}

@@ -4,17 +4,16 @@ from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
-from stock.own import instruments_of
 
 from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.describe import MethodCard, MethodPage, card, page
 from chromata_core.method.sheet import Sheet
-from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import Prediction, predict
 from config.answers import answer, asked, shape
 from config.errors import Refused
+from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.live import bench_view, floor, floor_stamp
 from labs.models import Bench, Session
@@ -30,6 +29,7 @@ from labs.serializers import (
 from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
 from people.policy import must_own, person_of, sections_for
+from stock.own import instruments_of
 
 
 class Methods(APIView):
@@ -37,7 +37,7 @@ class Methods(APIView):
 
     @extend_schema(operation_id="methods", responses=shape(MethodCard)(many=True))
     def get(self, request: Request) -> Response:
-        return answer([card(found) for found in methods().values()])
+        return answer([card(found) for found in methods_for(person_of(request))])
 
 
 class MethodDetail(APIView):
@@ -45,7 +45,7 @@ class MethodDetail(APIView):
 
     @extend_schema(operation_id="method", responses=shape(MethodPage))
     def get(self, request: Request, slug: str) -> Response:
-        return answer(page(method(slug)))
+        return answer(page(method_named(slug, owners_for(person_of(request)))))
 
 
 class Choices(APIView):
@@ -70,8 +70,9 @@ class PlanPreview(APIView):
     @extend_schema(operation_id="predict", request=PreviewSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
         said = asked(PreviewSerializer, request)
-        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person_of(request)))
-        return answer(predict(method(said["method"]), plan, said["benches"]))
+        person = person_of(request)
+        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
+        return answer(predict(method_named(said["method"], owners_for(person)), plan, said["benches"]))
 
 
 class Sessions(APIView):

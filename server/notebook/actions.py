@@ -10,7 +10,7 @@ from django.utils import timezone
 
 from chromata_core.errors import ChromataError
 from chromata_core.method.sheet import Given, Sheet, bind, understand
-from chromata_core.methods.registry import method
+from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.models import Entry
 from notebook.standing import TALK, sheet_of, standing
@@ -79,7 +79,7 @@ def _problem(bench: Bench, author: Person, entries: list[Entry], draft: Draft, a
 def _sheet_problem(bench: Bench, entries: list[Entry], draft: Draft) -> str:
     try:
         sheet = sheet_of(bench, entries)
-        bound = bind(method(bench.session.method), Sheet(sheet.options, sheet.instruments, stock=sheet.stock))
+        bound = bind(method_of(bench.session), Sheet(sheet.options, sheet.instruments, stock=sheet.stock))
         understand(bound, Given(draft.key, draft.text, draft.trial, draft.index))
     except ChromataError as error:
         return error.message

@@ -9,8 +9,8 @@ from django.utils import timezone
 from chromata_core.method.curve_file import read_curve
 from chromata_core.method.sheet import Bound, bind
 from chromata_core.method.vocabulary import Series
-from chromata_core.methods.registry import method
 from config.errors import Refused
+from labs.declared import method_of
 from labs.models import Bench
 from notebook.actions import Draft, Kept, write
 from notebook.standing import sheet_of
@@ -22,7 +22,7 @@ def write_curve(bench: Bench, author: Person, key: str, trial: int | None, text:
     """Appends the pairs of a logged file to the series ``key`` and the one beside it; SheetError or Refused, and then
     nothing is kept.
     """
-    bound = bind(method(bench.session.method), sheet_of(bench, bench.entries.order_by("sequence")))
+    bound = bind(method_of(bench.session), sheet_of(bench, bench.entries.order_by("sequence")))
     series, beside = _paired(bound, key)
     pair, begun = (series.key, beside), len(bound.series(series.key, trial))
     points = enumerate(read_curve(text, series.logged), begun + 1)

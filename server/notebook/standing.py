@@ -2,11 +2,10 @@
 
 from collections.abc import Iterable
 
-from stock.own import stock_of
-
 from chromata_core.method.sheet import Given, Sheet
 from labs.models import Bench
 from notebook.models import Entry
+from stock.own import stock_of
 
 # Entries that are said between people, not about the sheet.
 TALK = ("call", "message", "seen", "note")

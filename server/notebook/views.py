@@ -8,8 +8,8 @@ from rest_framework.views import APIView
 from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given
-from chromata_core.methods.registry import method
 from config.answers import answer, asked, shape
+from labs.declared import method_of
 from labs.policy import bench_for
 from notebook.actions import Draft, write
 from notebook.logged import write_curve
@@ -59,4 +59,4 @@ class Try(APIView):
         bench = bench_for(person_of(request), bench_id)
         draft = Given(**asked(TrySerializer, request))
         sheet = sheet_of(bench, bench.entries.order_by("sequence"))
-        return answer(judge(method(bench.session.method), sheet, draft))
+        return answer(judge(method_of(bench.session), sheet, draft))

@@ -7,8 +7,8 @@ from chromata_core.method.explain import constants, explain
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import Method, SubstanceOption
-from chromata_core.methods.registry import method
 from labs.comparison import comparison_view
+from labs.declared import method_of
 from labs.live import evaluation_of
 from labs.models import Bench
 from labs.policy import may_see_accepted
@@ -25,7 +25,7 @@ _DRAWS = 20_000
 def report_of(bench: Bench, person: Person) -> Report:
     """The report as ``person`` may see it."""
     entries = list(bench.entries.select_related("author", "supersedes").order_by("sequence"))
-    chosen = method(bench.session.method)
+    chosen = method_of(bench.session)
     at = context_of(chosen, sheet_of(bench, entries))
     evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
     return Report(

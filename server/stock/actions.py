@@ -6,7 +6,7 @@ from django.db import transaction
 
 from chromata_core.method.evaluate import context_of
 from chromata_core.method.storing import StoredCalibration, to_store
-from chromata_core.methods.registry import method
+from labs.declared import method_of
 from labs.models import Bench
 from notebook.standing import sheet_of
 from people.models import Person
@@ -16,7 +16,7 @@ from stock.models import Calibration, Solution
 @transaction.atomic
 def store(bench: Bench, owner: Person, name: str) -> Calibration | Solution:
     """Keeps the bench's result under ``name``; SheetError where there is nothing to keep."""
-    found = to_store(context_of(method(bench.session.method), sheet_of(bench, bench.entries.order_by("sequence"))))
+    found = to_store(context_of(method_of(bench.session), sheet_of(bench, bench.entries.order_by("sequence"))))
     source = f"{bench.session.title}, {bench}, {bench.session.starts_at:%d %B %Y}"
     common = {"owner": owner, "name": name, "bench": bench, "source": source}
     if isinstance(found, StoredCalibration):

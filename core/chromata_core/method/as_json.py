@@ -44,6 +44,8 @@ def from_json(data: object) -> Method:
     declared = {key: value for key, value in data.items() if key not in ("format", "format_version")}
     try:
         return _converter().structure(declared, Method)
+    except RecursionError as error:
+        raise SheetError(["The declaration is nested too deeply to be one."]) from error
     except (BaseValidationError, _Unfit) as error:
         raise SheetError([_placed(line) for line in transform_error(error, "", _sentence)]) from error
 

@@ -34,7 +34,7 @@ CountName = Annotated[str, Names("list or number option", ("list", "number"))]
 LimitName = Annotated[str, Names("number option or quantity", ("number", "quantity"))]
 ChoiceName = Annotated[str, Names("choice option", ("choice",))]
 NominalName = Annotated[str, Names("list option or reading", ("list", "reading", "series"))]
-RoleName = Annotated[str, Names("instrument", ("role",))]
+RoleName = Annotated[str, Names("instrument role", ("role",))]
 StepName = Annotated[str, Names("step", ("step",))]
 
 

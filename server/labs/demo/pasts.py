@@ -3,8 +3,6 @@
 from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 
-from stock.actions import store
-
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.simulation.crucible_bench import heat
@@ -16,9 +14,11 @@ from chromata_core.simulation.tablet_bench import neutralise
 from chromata_core.simulation.walk import follow
 from chromata_core.simulation.weighed_deliveries import deliver
 from labs import actions
+from labs.declared import method_of
 from labs.demo.writing import Pen
 from labs.models import Bench, Session
 from people.models import Person, Section
+from stock.actions import store
 
 _SALT = {"M_salt": "MgSO4"}
 _LIME = {"c_a": "0.1012", "c_b": "0.0987", "q_expected": "9.5"}
@@ -50,7 +50,7 @@ def _wrote(bench: Bench, start: datetime, written: list[Written], answers: Seque
     author = bench.team.order_by("name").first()
     assert isinstance(author, Person)
     pen = Pen(bench, author, start, timedelta(seconds=70))
-    pen.marks(follow(method(bench.session.method), bench.session.options, written, answers))
+    pen.marks(follow(method_of(bench.session), bench.session.options, written, answers))
     return pen
 
 

@@ -5,9 +5,9 @@ from decimal import Decimal
 
 from django.utils import timezone
 
-from chromata_core.methods.registry import method
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
 from labs import actions
+from labs.declared import method_of
 from labs.demo.pasts import make_pasts
 from labs.demo.writing import Pen
 from labs.live import evaluation_of
@@ -34,7 +34,7 @@ def make_sessions(section: Section) -> None:
 
 
 def _bench_data(session: Session, true: float, seed: int, trials: int) -> SimulatedBench:
-    return titrate(method(session.method), session.options, session.instruments, true, seed, trials)
+    return titrate(method_of(session), session.options, session.instruments, true, seed, trials)
 
 
 def _pen(bench: Bench, start: datetime, seconds: int = 75) -> Pen:

@@ -5,12 +5,12 @@ from statistics import mean, stdev
 
 from django.core.management import call_command
 from django.test import TestCase
-from stock.models import Calibration
 
 from labs.live import accepted_values, evaluation_of, floor
 from labs.models import Bench, Session
 from notebook.actions import broken_link
 from people.models import Person, Role
+from stock.models import Calibration
 
 
 class Demo(TestCase):

@@ -1,0 +1,58 @@
+"""Which method a name means, to whom: one that ships, or the latest ready version of an instructor's own."""
+
+import hashlib
+import json
+from collections.abc import Iterable
+from functools import lru_cache
+from typing import Any
+
+from chromata_core.method.as_json import from_json
+from chromata_core.method.vocabulary import Method
+from chromata_core.methods.registry import method, methods
+from config.errors import Refused
+from experiments.models import Declaration, Version
+from people.models import Person, Section
+
+
+def keep(data: dict[str, Any]) -> Declaration:
+    """``data`` as a kept declaration; the same content is kept once. Refused if no database could hold it."""
+    try:
+        said = json.dumps(data, ensure_ascii=False, sort_keys=True)
+        unreadable = "\\u0000" in said or not said.encode()
+    except (RecursionError, UnicodeEncodeError, TypeError):
+        unreadable = True
+    if unreadable:
+        raise Refused("The declaration holds characters or nesting that cannot be kept. Write plain text.", 422)
+    kept, _ = Declaration.objects.get_or_create(hash=hashlib.sha256(said.encode()).hexdigest(), defaults={"data": data})
+    return kept
+
+
+@lru_cache(maxsize=256)
+def kept_method(content: str) -> Method:
+    """The method of a kept declaration, by its hash."""
+    return from_json(Declaration.objects.get(pk=content).data)
+
+
+def owners_for(person: Person) -> Iterable[Person]:
+    """Whose own experiments this person may see: their own, and those of the instructors they work with."""
+    sections = Section.objects.filter(assistants=person) if person.teaches else Section.objects.filter(students=person)
+    return {person, *(section.owner for section in sections.select_related("owner"))}
+
+
+def own_methods(owners: Iterable[Person]) -> dict[str, Method]:
+    """The latest ready version of every experiment of these people, by slug."""
+    ready = Version.objects.filter(experiment__owner__in=owners, ready_at__isnull=False, experiment__withdrawn=False)
+    latest: dict[str, Method] = {}
+    for version in ready.select_related("experiment").order_by("number"):
+        latest[version.experiment.slug] = kept_method(version.declaration_id)
+    return latest
+
+
+def methods_for(person: Person) -> list[Method]:
+    """The method book: every method that ships, and one's own."""
+    return [*methods().values(), *own_methods(owners_for(person)).values()]
+
+
+def method_named(slug: str, owners: Iterable[Person]) -> Method:
+    """The method called ``slug`` as these people know it; SheetError with near names if there is none."""
+    return (None if slug in methods() else own_methods(owners).get(slug)) or method(slug)

@@ -1,0 +1,181 @@
+"""Own experiments: begun, changed, tried, made ready; and the vocabulary they are written in."""
+
+from typing import Any
+
+from django.db.models import Count, QuerySet
+from django.http import Http404, JsonResponse
+from drf_spectacular.types import OpenApiTypes
+from drf_spectacular.utils import OpenApiParameter, extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from chromata_core.method.as_json import to_json
+from chromata_core.method.describe import page
+from chromata_core.method.form import RecordOut, vocabulary
+from config.answers import answer, asked, shape
+from experiments import actions
+from experiments.declared import method_named, owners_for
+from experiments.models import Experiment, Version
+from experiments.serializers import BeginSerializer, NoteSerializer, SaveSerializer, TrySerializer, WithdrawnSerializer
+from experiments.shapes import ExperimentCard, ExperimentPage, Row, State, TrialRun, VersionOut
+from people.models import Person
+from people.policy import must_own, person_of
+
+
+def _mine(person: Person, slug: str) -> Experiment:
+    must_own(person)
+    found = Experiment.objects.filter(owner=person, slug=slug).first()
+    if found is None:
+        raise Http404
+    return found
+
+
+class Vocabulary(APIView):
+    """The words in which an experiment is written, as a form."""
+
+    @extend_schema(operation_id="vocabulary", responses=shape(RecordOut)(many=True))
+    def get(self, request: Request) -> Response:
+        return answer(vocabulary())
+
+
+class Experiments(APIView):
+    """My own experiments."""
+
+    @extend_schema(operation_id="experiments", responses=shape(ExperimentCard)(many=True))
+    def get(self, request: Request) -> Response:
+        must_own(person_of(request))
+        return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
+
+    @extend_schema(operation_id="begin_experiment", request=BeginSerializer, responses={201: shape(ExperimentPage)})
+    def post(self, request: Request) -> Response:
+        must_own(person_of(request))
+        made = answer(_page(actions.begin(person_of(request), **asked(BeginSerializer, request))))
+        made.status_code = 201
+        return made
+
+
+class ExperimentDetail(APIView):
+    """One of them, in the hands of its author."""
+
+    @extend_schema(operation_id="experiment", responses=shape(ExperimentPage))
+    def get(self, request: Request, slug: str) -> Response:
+        return answer(_page(_mine(person_of(request), slug)))
+
+    @extend_schema(operation_id="save_experiment", request=SaveSerializer, responses=shape(ExperimentPage))
+    def put(self, request: Request, slug: str) -> Response:
+        experiment, said = _mine(person_of(request), slug), asked(SaveSerializer, request)
+        actions.save(experiment, said["declaration"], said["note"])
+        return answer(_page(experiment))
+
+    @extend_schema(operation_id="discard_draft", request=None, responses={200: shape(ExperimentCard)(many=True)})
+    def delete(self, request: Request, slug: str) -> Response:
+        actions.discard(_mine(person_of(request), slug))
+        return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
+
+
+class Withdrawn(APIView):
+    """Takes it out of the method book, or puts it back."""
+
+    @extend_schema(operation_id="withdraw_experiment", request=WithdrawnSerializer, responses=shape(ExperimentPage))
+    def put(self, request: Request, slug: str) -> Response:
+        experiment = _mine(person_of(request), slug)
+        actions.withdraw(experiment, asked(WithdrawnSerializer, request)["withdrawn"])
+        return answer(_page(experiment))
+
+
+class Try(APIView):
+    """A trial run of the draft."""
+
+    @extend_schema(operation_id="try_experiment", request=TrySerializer, responses=shape(TrialRun))
+    def post(self, request: Request, slug: str) -> Response:
+        experiment, said = _mine(person_of(request), slug), asked(TrySerializer, request)
+        rows = [Row(**row) for row in said.pop("readings")]
+        return answer(actions.try_out(experiment, rows=rows, **said))
+
+
+class Ready(APIView):
+    """Lets sessions be planned with it."""
+
+    @extend_schema(operation_id="ready_experiment", request=NoteSerializer, responses=shape(ExperimentPage))
+    def post(self, request: Request, slug: str) -> Response:
+        experiment = _mine(person_of(request), slug)
+        actions.make_ready(experiment, asked(NoteSerializer, request)["note"])
+        return answer(_page(experiment))
+
+
+class MethodFile(APIView):
+    """A method as a file: one that ships, or the ready version of one's own."""
+
+    @extend_schema(operation_id="method_file", responses={(200, "application/json"): OpenApiTypes.OBJECT})
+    def get(self, request: Request, slug: str) -> JsonResponse:
+        return _file(slug, to_json(method_named(slug, owners_for(person_of(request)))))
+
+
+class ExperimentFile(APIView):
+    """Any version of an own experiment as a file, drafts as they are."""
+
+    @extend_schema(
+        operation_id="experiment_file",
+        parameters=[OpenApiParameter("version", int)],
+        responses={(200, "application/json"): OpenApiTypes.OBJECT},
+    )
+    def get(self, request: Request, slug: str) -> JsonResponse:
+        versions = _mine(person_of(request), slug).versions.select_related("declaration")
+        wanted = request.query_params.get("version", "")
+        found = versions.filter(number=int(wanted)).first() if wanted.isdecimal() else versions.first()
+        if found is None:
+            raise Http404
+        return _file(f"{slug}-{found.number}", found.declaration.data)
+
+
+def _file(name: str, data: dict[str, Any]) -> JsonResponse:
+    made = JsonResponse(data, json_dumps_params={"ensure_ascii": False, "indent": 2})
+    made.headers["Content-Disposition"] = f'attachment; filename="{name}.json"'
+    return made
+
+
+def _page(experiment: Experiment) -> ExperimentPage:
+    version = actions.latest(experiment)
+    data = version.declaration.data
+    declared, problems, lacks = actions.looked_at(data)
+    return ExperimentPage(
+        card=_card(experiment),
+        number=version.number,
+        ready=version.ready_at is not None,
+        note=version.note,
+        declaration=data,
+        problems=problems,
+        lacks=lacks,
+        tried=version.tried == version.declaration_id,
+        versions=[_version(one) for one in _versions(experiment)],
+        page=page(declared) if declared and declared.example.readings and not lacks else None,
+    )
+
+
+def _versions(experiment: Experiment) -> "QuerySet[Version]":
+    """The newest first, each with the number of its sessions."""
+    counted = experiment.versions.select_related("declaration").annotate(used=Count("declaration__sessions"))
+    return counted.order_by("-number")
+
+
+def _version(version: Version) -> VersionOut:
+    used: int = getattr(version, "used", 0)
+    return VersionOut(version.number, version.note, version.saved_at.isoformat(), version.ready_at is not None, used)
+
+
+def _card(experiment: Experiment) -> ExperimentCard:
+    versions = list(_versions(experiment))
+    ready = next((one for one in versions if one.ready_at), None)
+    data = versions[0].declaration.data
+    state: State = "withdrawn" if experiment.withdrawn else "ready" if ready else "draft"
+    return ExperimentCard(
+        slug=experiment.slug,
+        title=str(data.get("title", "")),
+        family=str(data.get("family", "")),
+        copied_from=experiment.copied_from,
+        state=state,
+        changed=ready is not None and ready.number < versions[0].number,
+        version=(ready or versions[0]).number,
+        sessions=sum(_version(one).sessions for one in versions),
+    )
