@@ -41,7 +41,7 @@ class RowSerializer(serializers.Serializer[Any]):
     index = serializers.IntegerField(allow_null=True, default=None, min_value=0, max_value=1000)
 
 
-class TrySerializer(serializers.Serializer[Any]):
+class TrialRunSerializer(serializers.Serializer[Any]):
     """A trial run: a seed for simulated readings, with a fault if one is wanted; or readings as typed."""
 
     seed = serializers.IntegerField(allow_null=True, default=None, min_value=0, max_value=10**9)

@@ -17,7 +17,13 @@ from config.answers import answer, asked, shape
 from experiments import actions
 from experiments.declared import method_named, owners_for
 from experiments.models import Experiment, Version
-from experiments.serializers import BeginSerializer, NoteSerializer, SaveSerializer, TrySerializer, WithdrawnSerializer
+from experiments.serializers import (
+    BeginSerializer,
+    NoteSerializer,
+    SaveSerializer,
+    TrialRunSerializer,
+    WithdrawnSerializer,
+)
 from experiments.shapes import ExperimentCard, ExperimentPage, Row, State, TrialRun, VersionOut
 from people.models import Person
 from people.policy import must_own, person_of
@@ -87,9 +93,9 @@ class Withdrawn(APIView):
 class Try(APIView):
     """A trial run of the draft."""
 
-    @extend_schema(operation_id="try_experiment", request=TrySerializer, responses=shape(TrialRun))
+    @extend_schema(operation_id="try_experiment", request=TrialRunSerializer, responses=shape(TrialRun))
     def post(self, request: Request, slug: str) -> Response:
-        experiment, said = _mine(person_of(request), slug), asked(TrySerializer, request)
+        experiment, said = _mine(person_of(request), slug), asked(TrialRunSerializer, request)
         rows = [Row(**row) for row in said.pop("readings")]
         return answer(actions.try_out(experiment, rows=rows, **said))
 

@@ -129,7 +129,7 @@ class Drafts(Own):
             "question": "How dense is it?", "waste": "Into the sink.", "questions": ["Why twice?", "Why warm?"],
             "slips": [{"key": "half", "says": "the mass is halved", "quantity": "m_t", "formula": "m / 2"}],
             "faults": [
-                {"key": "wet", "label": "Beaker wet", "changes": {"m": "x + 0.1"}, "looks": "Drops.", "remedy": "Dry it."},
+                {"key": "wet", "label": "Wet", "changes": {"m": "x + 0.1"}, "looks": "Drops.", "remedy": "Dry it."},
             ],
             "example": {"readings": [["m", 1, None, "10.53"], ["m", 2, None, "10.55"]]},
         }  # fmt: skip

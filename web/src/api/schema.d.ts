@@ -175,6 +175,111 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/experiments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description My own experiments. */
+        get: operations["experiments"];
+        put?: never;
+        /** @description My own experiments. */
+        post: operations["begin_experiment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/experiments/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One of them, in the hands of its author. */
+        get: operations["experiment"];
+        /** @description One of them, in the hands of its author. */
+        put: operations["save_experiment"];
+        post?: never;
+        /** @description One of them, in the hands of its author. */
+        delete: operations["discard_draft"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/experiments/{slug}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Any version of an own experiment as a file, drafts as they are. */
+        get: operations["experiment_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/experiments/{slug}/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lets sessions be planned with it. */
+        post: operations["ready_experiment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/experiments/{slug}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A trial run of the draft. */
+        post: operations["try_experiment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/experiments/{slug}/withdrawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Takes it out of the method book, or puts it back. */
+        put: operations["withdraw_experiment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -269,6 +374,23 @@ export interface paths {
         };
         /** @description One method, whole. */
         get: operations["method"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods/{slug}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A method as a file: one that ships, or the ready version of one's own. */
+        get: operations["method_file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -499,6 +621,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vocabulary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The words in which an experiment is written, as a form. */
+        get: operations["vocabulary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -538,6 +677,15 @@ export interface components {
         /** @description Several entries in the order written, as a queue sends them after a time without network. */
         BatchRequest: {
             entries: components["schemas"]["DraftRequest"][];
+        };
+        /** @description A new draft: a copy of a method, the content of a file, or neither to begin with an empty one. */
+        BeginRequest: {
+            /** @default  */
+            copy_of: string;
+            /** @default  */
+            title: string;
+            /** @default  */
+            file: string;
         };
         /** @description A bench in a session's plan. */
         BenchPlace: {
@@ -842,6 +990,44 @@ export interface components {
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
         };
+        /** @description An own experiment as one line. ``changed``: a draft newer than the ready version exists. */
+        ExperimentCard: {
+            slug: string;
+            title: string;
+            family: string;
+            copied_from: string;
+            state: components["schemas"]["StateEnum"];
+            changed: boolean;
+            version: number;
+            sessions: number;
+        };
+        /**
+         * @description An own experiment in the hands of its author. ``problems`` are contradictions, ``lacks`` what is still missing;
+         *     ``tried`` says that this very draft came through a trial run. ``page`` is how it will look, as soon as it holds.
+         */
+        ExperimentPage: {
+            card: components["schemas"]["ExperimentCard"];
+            number: number;
+            ready: boolean;
+            note: string;
+            declaration: {
+                [key: string]: unknown;
+            };
+            problems: string[];
+            lacks: string[];
+            tried: boolean;
+            versions: components["schemas"]["VersionOut"][];
+            page: components["schemas"]["MethodPage"] | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        FieldOut: {
+            name: string;
+            label: string;
+            kind: string;
+            many: boolean;
+            required: boolean;
+            of: string[];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Finding: {
             code: string;
@@ -992,7 +1178,7 @@ export interface components {
          * @enum {string}
          */
         MeniscusEnum: "bottom" | "top";
-        /** @description What the list of methods shows. */
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MethodCard: {
             slug: string;
             version: number;
@@ -1001,7 +1187,7 @@ export interface components {
             title: string;
             question: string;
         };
-        /** @description A method whole, with its worked example and the computed effects of slips and faults. */
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MethodPage: {
             card: components["schemas"]["MethodCard"];
             reaction: string;
@@ -1045,6 +1231,11 @@ export interface components {
          * @enum {string}
          */
         NeedLevelEnum: "call" | "look" | "repeat" | "stop";
+        /** @description What is new in a version. */
+        NoteRequest: {
+            /** @default  */
+            note: string;
+        };
         /**
          * @description * `down` - down
          *     * `up` - up
@@ -1201,6 +1392,17 @@ export interface components {
             level: components["schemas"]["LevelEnum"];
             beside: string;
         };
+        /** @description A kind of record. ``use`` says where it may stand; ``start`` is a new one, with what it must have left empty. */
+        RecordOut: {
+            name: string;
+            use: string;
+            label: string;
+            help: string;
+            fields: components["schemas"]["FieldOut"][];
+            start: {
+                [key: string]: unknown;
+            };
+        };
         /** @description A bench's report. ``whole`` says that the chained record was verified. */
         Report: {
             bench_id: number;
@@ -1277,6 +1479,20 @@ export interface components {
             name: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Row: {
+            key: string;
+            trial: number | null;
+            index: number | null;
+            text: string;
+        };
+        /** @description A reading of a trial run. */
+        RowRequest: {
+            key: string;
+            text: string;
+            trial?: number | null;
+            index?: number | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SampleGiven: {
             name: string;
             accepted: {
@@ -1293,6 +1509,14 @@ export interface components {
         /** @description All samples of a session. */
         SamplesRequest: {
             samples: components["schemas"]["SampleRequest"][];
+        };
+        /** @description A draft as it stands; it may still be wrong in any way. */
+        SaveRequest: {
+            declaration: {
+                [key: string]: unknown;
+            };
+            /** @default  */
+            note: string;
         };
         /** @description A section, with how many are on its roster. */
         Section: {
@@ -1352,6 +1576,13 @@ export interface components {
             source: string;
             found_at: string;
         };
+        /**
+         * @description * `draft` - draft
+         *     * `ready` - ready
+         *     * `withdrawn` - withdrawn
+         * @enum {string}
+         */
+        StateEnum: "draft" | "ready" | "withdrawn";
         /** @description What to do with a session. */
         StateRequest: {
             action: components["schemas"]["ActionEnum"];
@@ -1433,6 +1664,26 @@ export interface components {
             readings: components["schemas"]["ReadingOut"][];
             quantities: components["schemas"]["QuantityOut"][];
         };
+        /** @description What a trial run gave. ``passed``: every result came out and no finding stops the bench. */
+        TrialRun: {
+            readings: components["schemas"]["Row"][];
+            evaluation: components["schemas"]["Evaluation"];
+            passed: boolean;
+            missing: string[];
+        };
+        /** @description A trial run: a seed for simulated readings, with a fault if one is wanted; or readings as typed. */
+        TrialRunRequest: {
+            seed?: number | null;
+            /** @default  */
+            fault: string;
+            readings?: components["schemas"]["RowRequest"][];
+            options?: {
+                [key: string]: string;
+            };
+            instruments?: {
+                [key: string]: string;
+            };
+        };
         /** @description A reading that is being typed. */
         TryRequest: {
             key: string;
@@ -1447,6 +1698,18 @@ export interface components {
             text: string;
             suggest: string;
             refused: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        VersionOut: {
+            number: number;
+            note: string;
+            saved_at: string;
+            ready: boolean;
+            sessions: number;
+        };
+        /** @description Whether it stands in the method book no longer. */
+        WithdrawnRequest: {
+            withdrawn: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         WorkedLine: {
@@ -1711,6 +1974,215 @@ export interface operations {
             };
         };
     };
+    experiments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentCard"][];
+                };
+            };
+        };
+    };
+    begin_experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BeginRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+        };
+    };
+    experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+        };
+    };
+    save_experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+        };
+    };
+    discard_draft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentCard"][];
+                };
+            };
+        };
+    };
+    experiment_file: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+    };
+    ready_experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["NoteRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+        };
+    };
+    try_experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TrialRunRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialRun"];
+                };
+            };
+        };
+    };
+    withdraw_experiment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawnRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+        };
+    };
     instruments: {
         parameters: {
             query?: never;
@@ -1836,6 +2308,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MethodPage"];
+                };
+            };
+        };
+    };
+    method_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
                 };
             };
         };
@@ -2146,6 +2641,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Stock"];
+                };
+            };
+        };
+    };
+    vocabulary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordOut"][];
                 };
             };
         };
