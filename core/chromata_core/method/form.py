@@ -11,34 +11,19 @@ from types import NoneType, UnionType
 from typing import Any, Literal, Union, get_args, get_origin
 
 from chromata_core.method.as_json import use_of
+from chromata_core.method.form_words import CHOICES, FORMULAS, LABELS, LONG, OFTEN
 from chromata_core.method.names import Names, hints, names_in
 from chromata_core.method.vocabulary import FAMILIES, Family, Method, When
 from chromata_core.method.words import name_of, words
 
 USES = ("option", "reading", "rule", "guide", "check", "chart")
-_FORMULAS = ("formula", "known")
-_LONG = (
-    "lead", "then", "detail", "why", "do", "what", "help", "hint", "says", "looks", "remedy", "note", "waste",
-    "question", "reaction", "positive", "hazards", "questions", "cautions", "sentence",
-)  # fmt: skip
-# What people call a field; every other is called as it is named.
-_LABELS = {
-    "key": "Name in formulas", "unit": "Unit", "default": "Usual one", "when": "Only under", "limit": "±",
-    "limit_distribution": "± is", "limit_label": "Its line in the budget", "low": "At least", "high": "At most",
-    "sets": "Sets", "words": "Words put into texts", "zero_of": "Start of", "echo": "Say back", "follows": "Follows",
-    "voids": "Choices that void", "lead": "Do this", "then": "… and then", "reads": "Reads", "until": "Until",
-    "known": "Known value", "positive": "Said if not above zero", "aside": "For the uncertainty alone",
-    "quantity.per": "For each row of", "supply.per": "For each", "agree": "What must agree", "noun": "Called",
-    "rough": "Rough one, by", "each": "One for each", "kinds": "Fitting kinds", "of": "Series", "on": "Said at",
-    "what": "What is said", "do": "What to do", "says": "You get this if …", "limit_option": "Within",
-    "changes": "What it does to readings (x is the true one)",
-}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
 class FieldOut:
     """A field of a record. ``kind``: text, long, formula, number, yes, choice, name, record, word, pairs, when or rows;
-    ``many`` of them stand in a list. ``of`` are the choices, the kinds of part that may be named, or the record.
+    ``many`` of them stand in a list. ``of`` are the choices, the kinds of part that may be named, or the record;
+    ``words`` what people call the choices. ``often`` ones are asked for at once, the others are there if wanted.
     """
 
     name: str
@@ -46,7 +31,10 @@ class FieldOut:
     kind: str
     many: bool
     required: bool
+    often: bool
+    default: str
     of: list[str]
+    words: list[str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,7 +77,7 @@ def _help(kind: type) -> str:
 
 
 def _label(name: str, owner: str = "") -> str:
-    return _LABELS.get(f"{owner}.{name}") or _LABELS.get(name) or name.replace("_", " ").replace("-", " ").capitalize()
+    return LABELS.get(f"{owner}.{name}") or LABELS.get(name) or name.replace("_", " ").replace("-", " ").capitalize()
 
 
 def _field(owner: str, field: "Field[Any]", hint: object) -> FieldOut:
@@ -97,7 +85,10 @@ def _field(owner: str, field: "Field[Any]", hint: object) -> FieldOut:
     inner = get_args(hint)[0] if many else hint
     required = field.default is MISSING and field.default_factory is MISSING
     kind, of = _kind(field.name, inner)
-    return FieldOut(field.name, _label(field.name, owner), kind, many, required, of)
+    often = required or field.name in OFTEN
+    words = [CHOICES.get(one, one) for one in of] if kind == "choice" else []
+    default = field.default if isinstance(field.default, str) else ""
+    return FieldOut(field.name, _label(field.name, owner), kind, many, required, often, default, of, words)
 
 
 def _kind(name: str, hint: object) -> tuple[str, list[str]]:
@@ -123,7 +114,7 @@ def _kind(name: str, hint: object) -> tuple[str, list[str]]:
         return "record", [name_of(hint)]
     if hint in (int, bool):
         return ("number", []) if hint is int else ("yes", [])
-    return ("formula" if name in _FORMULAS else "long" if name in _LONG else "text"), []
+    return ("formula" if name in FORMULAS else "long" if name in LONG else "text"), []
 
 
 def _records(hint: object) -> list[type]:

@@ -9,6 +9,7 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.names import misnamed
+from chromata_core.method.schools import AGREEMENT
 from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.units_fit import misfits
 from chromata_core.method.vocabulary import (
@@ -167,6 +168,8 @@ def _references(method: Method) -> Iterator[str]:
         if isinstance(part, Observation) and not {*part.voids, *part.until} <= {choice.key for choice in part.choices}:
             yield f"Observation “{part.key}” names a choice it does not have."
     yield from _limits(method, options)
+    if method.trials.agree and not set(AGREEMENT) <= options:
+        yield f"Trials agree by “{method.trials.agree}”, but the options {', '.join(AGREEMENT)} are missing."
     results = {q.key for q in method.quantities if q.result}
     if method.stores and method.stores.result not in results:
         yield f"What is stored, “{method.stores.result}”, is not a result."

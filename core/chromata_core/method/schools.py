@@ -2,6 +2,8 @@
 
 from chromata_core.method.vocabulary import Choice, ChoiceOption, NumberOption, Option
 
+AGREEMENT = ("agreement", "agreement_limit", "agreement_relative")
+
 
 def agreement_options(limit: str, unit: str, default: str = "range", relative: str = "5") -> tuple[Option, ...]:
     """How good is “agree”? The instructor's choice per session; limits are common practice, no published source."""

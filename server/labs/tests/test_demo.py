@@ -6,6 +6,8 @@ from statistics import mean, stdev
 from django.core.management import call_command
 from django.test import TestCase
 
+from experiments.actions import latest, looked_at
+from experiments.models import Experiment
 from labs.live import accepted_values, evaluation_of, floor
 from labs.models import Bench, Session
 from notebook.actions import broken_link
@@ -20,9 +22,9 @@ class Demo(TestCase):
             call_command("load_demo", stdout=StringIO())
 
     def test_one_past_one_running_one_planned(self) -> None:
-        self.assertEqual([s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 7, "open", "planned"])
+        self.assertEqual([s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned"])
         self.assertEqual(
-            [s.benches.count() for s in Session.objects.order_by("starts_at")], [8, 8, 8, 4, 8, 6, 8, 8, 8]
+            [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8]
         )
 
     def test_every_past_bench_is_finished_and_whole(self) -> None:
@@ -44,6 +46,26 @@ class Demo(TestCase):
             with self.subTest(slug, errors=errors):
                 self.assertTrue(all(abs(e) < most for n, e in errors.items() if n not in troubled))
                 self.assertTrue(not troubled or (errors[3] < -2 and errors[7] > 2))
+
+    def test_the_own_experiment_is_ready_and_a_draft_is_begun(self) -> None:
+        experiment = Experiment.objects.get()
+        self.assertEqual([version.ready_at is not None for version in experiment.versions.all()], [False, True])
+        declared, problems, missing = looked_at(latest(experiment).declaration.data)
+        self.assertEqual((problems, missing), ([], []))
+        assert declared
+        self.assertEqual(len(declared.questions), 3)
+
+    def test_one_bad_contact_and_one_slow_hand_stand_apart(self) -> None:
+        for bench in Session.objects.get(method="voltaic-cells").benches.all():
+            codes = {finding.code for finding in evaluation_of(bench, with_accepted=True).findings}
+            self.assertEqual("bad-contact" in codes, bench.number == 4, bench.number)
+        errors = {}
+        for bench in Session.objects.get(method="rate-temperature").benches.all():
+            energy = next(r for r in evaluation_of(bench, with_accepted=True).results if r.key == "E_a")
+            assert energy.comparison
+            errors[bench.number] = energy.comparison.percent_error
+        self.assertLess(errors.pop(2), -10)
+        self.assertLess(max(abs(error) for error in errors.values()), 10)
 
     def test_one_crucible_of_weathered_crystals_stands_apart(self) -> None:
         """Seven benches find seven waters within half a per cent; bench 6 had a salt that had lost some already."""

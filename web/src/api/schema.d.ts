@@ -1026,7 +1026,10 @@ export interface components {
             kind: string;
             many: boolean;
             required: boolean;
+            often: boolean;
+            default: string;
             of: string[];
+            words: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Finding: {

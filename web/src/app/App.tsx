@@ -12,6 +12,7 @@ const view = <Name extends string, Props>(
 
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
+const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
@@ -47,6 +48,7 @@ export function App() {
                 <Route path="/methods" element={<MethodBook />} />
                 <Route path="/choices" element={<ChoicesPage />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
+                <Route path="/experiments/:slug" element={<ExperimentPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/stock" element={<StockPage />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />

@@ -7,7 +7,10 @@ import { VerdictLine } from './Verdict';
 /** A page's paper, with its width and margins. */
 export function Page({ children, wide = false }: { children: ReactNode; wide?: boolean }) {
   return (
-    <Box component="main" sx={{ maxWidth: wide ? 1280 : 1080, mx: 'auto', px: { xs: 2, md: 3 }, py: 3 }}>
+    <Box
+      component="main"
+      sx={{ width: '100%', maxWidth: wide ? 1280 : 1080, mx: 'auto', px: { xs: 2, md: 3 }, py: 3 }}
+    >
       {children}
     </Box>
   );

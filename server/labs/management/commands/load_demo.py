@@ -6,6 +6,7 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandParser
 from django.db import transaction
 
+from labs.demo.own import make_own
 from labs.demo.people import make_people
 from labs.demo.sessions import make_sessions
 from people.models import Person
@@ -28,5 +29,7 @@ class Command(BaseCommand):
         if Person.objects.exists():
             self.stdout.write("People exist already: the demo was not loaded again.")
             return
-        make_sessions(make_people())
+        section = make_people()
+        make_sessions(section)
+        make_own(section.owner)
         self.stdout.write("Demo loaded.")

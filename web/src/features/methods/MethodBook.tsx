@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
-import { useMethods } from '../../api/hooks';
+import { useMe, useMethods } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
+import { MyExperiments } from '../experiments/MyExperiments';
 import { accent, asText, ink } from '../../identity/tokens';
 
 /** Methods by family, each by the question it answers. */
 export function MethodBook() {
   const methods = useMethods();
+  const me = useMe();
   return (
     <Page>
       <Box component="h1" sx={{ mt: 0, fontSize: 28 }}>
@@ -21,6 +23,7 @@ export function MethodBook() {
           const families = [...new Map(all.map((one) => [one.family, one.family_label]))];
           return (
             <Box sx={{ display: 'grid', gap: 4 }}>
+              {me.data?.role === 'instructor' && <MyExperiments />}
               {families.map(([family, label]) => (
                 <Box component="section" key={family}>
                   <Box component="h2" sx={{ m: 0, mb: 1.5, fontSize: 18, color: asText(accent(family)) }}>

@@ -11,6 +11,7 @@ import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
+import { CopyAndChange } from '../experiments/CopyAndChange';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { WorkedLines } from '../../identity/WorkedLines';
 
@@ -38,9 +39,12 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         }
         actions={
           me.data?.role === 'instructor' && (
-            <Button variant="contained" component={Link} to={`/plan?method=${page.card.slug}`}>
-              Plan a session
-            </Button>
+            <>
+              <CopyAndChange card={page.card} />
+              <Button variant="contained" component={Link} to={`/plan?method=${page.card.slug}`}>
+                Plan a session
+              </Button>
+            </>
           )
         }
       />

@@ -1,0 +1,144 @@
+import Box from '@mui/material/Box';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import type { Shapes } from '../../api/client';
+import { useInstruments } from '../../api/hooks';
+import { Heading } from '../../identity/Heading';
+import { Loaded, Page } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
+import { accent, ink } from '../../identity/tokens';
+import { CHAPTERS } from './chapters';
+import { entries, text, type Entry } from './draft';
+import { WorkshopContext, type Workshop } from './fields';
+import { ReadyPanel } from './ReadyPanel';
+import { RecordFields } from './RecordFields';
+import { TrialRun } from './TrialRun';
+import { useDraft, useExperiment, useVocabulary } from './useDraft';
+import { Versions } from './Versions';
+
+/** An instructor's own experiment, to be written, tried and made ready. */
+export function ExperimentPage() {
+  const slug = useParams().slug ?? '';
+  const experiment = useExperiment(slug);
+  const vocabulary = useVocabulary();
+  const instruments = useInstruments();
+  return (
+    <Page wide>
+      <Loaded of={experiment}>
+        {(page) => (
+          <Loaded of={vocabulary}>
+            {(words) => (
+              <Loaded of={instruments}>
+                {(tools) => <Editor key={slug} page={page} vocabulary={words} instruments={tools} />}
+              </Loaded>
+            )}
+          </Loaded>
+        )}
+      </Loaded>
+    </Page>
+  );
+}
+
+interface Props {
+  page: Shapes['ExperimentPage'];
+  vocabulary: Workshop['vocabulary'];
+  instruments: Workshop['instruments'];
+}
+
+const LAST = [
+  { key: 'run', title: 'Trial run' },
+  { key: 'versions', title: 'Versions' },
+] as const;
+
+function Editor({ page, vocabulary, instruments }: Props) {
+  const work = useDraft(page);
+  const { draft } = work;
+  const [chapter, setChapter] = useState<string>('what');
+  const method = vocabulary.find((one) => one.name === 'method');
+  const open = CHAPTERS.find((one) => one.key === chapter);
+  const typeset = (key: string) => {
+    const found = page.page?.quantities.find((one) => one.key === key);
+    return found ? `${found.symbol}<mo>=</mo>${found.formula}` : '';
+  };
+  return (
+    <WorkshopContext value={{ draft, vocabulary, instruments, typeset }}>
+      <Heading
+        colour={accent(text(draft.family))}
+        above="Own experiment"
+        title={text(draft.title) || 'Without a title'}
+        below={
+          page.card.copied_from
+            ? `Begun as a copy. Version ${page.number}${page.ready ? ', ready' : ', draft'}.`
+            : `Version ${page.number}${page.ready ? ', ready' : ', draft'}.`
+        }
+      />
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2.5,
+          alignItems: 'start',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '178px minmax(0, 1fr) 316px' },
+        }}
+      >
+        <Contents chapter={chapter} onChapter={setChapter} draft={draft} />
+        {open && method && (
+          <Sheet title={open.title} note={open.says}>
+            <RecordFields record={method} entry={draft} onChange={work.change} only={[...open.fields]} />
+          </Sheet>
+        )}
+        {chapter === 'run' && <TrialRun page={page} work={work} />}
+        {chapter === 'versions' && <Versions page={page} onTake={work.change} />}
+        <ReadyPanel page={page} work={work} onTry={() => setChapter('run')} />
+      </Box>
+    </WorkshopContext>
+  );
+}
+
+interface ContentsProps {
+  chapter: string;
+  onChapter: (key: string) => void;
+  draft: Entry;
+}
+
+function Contents({ chapter, onChapter, draft }: ContentsProps) {
+  const counted = (fields: readonly string[]) =>
+    fields.reduce((sum, name) => sum + entries(draft[name]).length, 0);
+  return (
+    <Box component="nav" aria-label="Chapters" sx={{ display: 'flex', flexDirection: 'column' }}>
+      {[...CHAPTERS, ...LAST].map((one) => {
+        const count = 'fields' in one && one.key !== 'what' ? counted(one.fields) : 0;
+        return (
+          <Box
+            key={one.key}
+            component="button"
+            type="button"
+            aria-current={one.key === chapter ? 'page' : undefined}
+            onClick={() => onChapter(one.key)}
+            sx={{
+              all: 'unset',
+              boxSizing: 'border-box',
+              cursor: 'pointer',
+              minHeight: 44,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'space-between',
+              px: 1.5,
+              borderLeft: `4px solid ${one.key === chapter ? accent(text(draft.family)) : ink.ruleSoft}`,
+              fontWeight: one.key === chapter ? 700 : 400,
+              bgcolor: one.key === chapter ? ink.sheet : 'transparent',
+              '&:hover': { bgcolor: ink.sheet },
+              '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
+            }}
+          >
+            {one.title}
+            {count > 0 && (
+              <Box component="span" sx={{ color: ink.inkSoft, fontSize: 13.5, fontWeight: 400 }}>
+                {count}
+              </Box>
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

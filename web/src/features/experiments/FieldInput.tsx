@@ -1,0 +1,157 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Shapes } from '../../api/client';
+import { FIGURES } from '../../identity/tokens';
+import { text, texts, type Entry, type Named } from './draft';
+import { offered, useWorkshop } from './fields';
+import { PairsInput } from './PairsInput';
+import { RecordList } from './RecordList';
+import { OneRecord, WordInput } from './WordInput';
+import { RowsTable } from './RowsTable';
+import { WhenInput } from './WhenInput';
+
+type Field = Shapes['FieldOut'];
+
+interface Props {
+  entry: Entry;
+  field: Field;
+  onChange: (value: unknown) => void;
+}
+
+const WIDE = new Set(['long', 'formula', 'record', 'word', 'pairs', 'when', 'rows']);
+
+/** Whether a field takes the whole width of its record. */
+export const isWide = (field: Field) => field.many || WIDE.has(field.kind);
+
+/** One field of a record, as its kind asks. An emptied field that need not be there is left out of the declaration. */
+export function FieldInput({ entry, field, onChange }: Props) {
+  const workshop = useWorkshop();
+  const value = entry[field.name];
+  const put = (next: string) => onChange(next === '' && !field.required ? undefined : next);
+  const choices = offered(workshop, entry, field);
+  if (field.kind === 'rows') return <RowsTable rows={value} onChange={onChange} />;
+  if (field.kind === 'when') return <WhenInput value={value} onChange={onChange} />;
+  if (field.kind === 'pairs') return <PairsInput field={field} value={value} onChange={onChange} />;
+  if (field.kind === 'record' || field.kind === 'word') {
+    if (field.many)
+      return (
+        <Box>
+          <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.5 }}>{field.label}</Box>
+          <RecordList field={field} value={value} onChange={onChange} />
+        </Box>
+      );
+    return field.kind === 'word' ? (
+      <WordInput field={field} value={value} onChange={onChange} />
+    ) : (
+      <OneRecord field={field} value={value} onChange={onChange} />
+    );
+  }
+  if (field.kind === 'yes')
+    return (
+      <FormControlLabel
+        label={field.label}
+        control={
+          <Checkbox
+            checked={value === true}
+            onChange={(event) => onChange(event.target.checked || undefined)}
+          />
+        }
+      />
+    );
+  if (field.many)
+    return choices ? (
+      <Several {...{ field, choices, onChange }} chosen={texts(value)} />
+    ) : (
+      <TextField
+        multiline
+        minRows={2}
+        label={`${field.label}, one in each line`}
+        value={texts(value).join('\n')}
+        onChange={({ target }) => onChange(target.value === '' ? [] : target.value.split('\n'))}
+      />
+    );
+  if (choices) return <OneOf {...{ field, choices, put }} chosen={text(value ?? field.default)} />;
+  if (field.kind === 'number')
+    return (
+      <TextField
+        label={field.label}
+        value={text(value)}
+        onChange={({ target }) => onChange(/^\d+$/.test(target.value) ? Number(target.value) : target.value)}
+        slotProps={{ htmlInput: { inputMode: 'numeric', style: { fontFamily: FIGURES } } }}
+      />
+    );
+  return <Written {...{ field, put }} written={text(value)} />;
+}
+
+const EXACT = new Set(['formula', 'key', 'unit', 'symbol', 'default', 'low', 'high', 'limit']);
+
+function Written({ field, written, put }: { field: Field; written: string; put: (next: string) => void }) {
+  const exact = EXACT.has(field.kind) || EXACT.has(field.name);
+  return (
+    <TextField
+      label={field.label}
+      value={written}
+      multiline={field.kind === 'long'}
+      onChange={({ target }) => put(target.value)}
+      slotProps={{ htmlInput: { style: exact ? { fontFamily: FIGURES } : {}, spellCheck: !exact } }}
+    />
+  );
+}
+
+function OneOf({
+  field,
+  choices,
+  chosen,
+  put,
+}: {
+  field: Field;
+  choices: Named[];
+  chosen: string;
+  put: (next: string) => void;
+}) {
+  // What is written stays, even where it names nothing any more: the problem is told, nothing is lost.
+  const known = choices.some((one) => one.key === chosen) || chosen === '';
+  const all = known ? choices : [{ key: chosen, label: `${chosen} (not there)` }, ...choices];
+  return (
+    <TextField select label={field.label} value={chosen} onChange={({ target }) => put(target.value)}>
+      {!choices.some((one) => one.key === '') && (!field.required || chosen === '') && (
+        <MenuItem value="">–</MenuItem>
+      )}
+      {all.map((one) => (
+        <MenuItem key={one.key} value={one.key}>
+          {one.label === one.key || field.kind === 'choice' ? one.label : `${one.label} · ${one.key}`}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+function Several({
+  field,
+  choices,
+  chosen,
+  onChange,
+}: {
+  field: Field;
+  choices: Named[];
+  chosen: string[];
+  onChange: (value: unknown) => void;
+}) {
+  const labels = new Map(choices.map((one) => [one.key, one.label]));
+  return (
+    <Autocomplete
+      multiple
+      freeSolo
+      size="small"
+      options={choices.map((one) => one.key)}
+      getOptionLabel={(key) => labels.get(key) ?? key}
+      value={chosen}
+      onChange={(_, next) => onChange(next)}
+      renderInput={(params) => <TextField {...params} label={field.label} />}
+    />
+  );
+}

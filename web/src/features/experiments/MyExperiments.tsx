@@ -1,0 +1,102 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ChangeEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { Loaded } from '../../identity/Page';
+import { VerdictLine } from '../../identity/Verdict';
+import { accent, ink } from '../../identity/tokens';
+import { useBegin, useExperiments } from './useDraft';
+
+type Card = Shapes['ExperimentCard'];
+
+/** The instructor's own experiments, with what can be begun. */
+export function MyExperiments() {
+  const mine = useExperiments(true);
+  const begin = useBegin();
+  const go = useNavigate();
+  const start = (body: Partial<Shapes['BeginRequest']>) =>
+    begin.mutate(
+      { copy_of: '', title: '', file: '', ...body },
+      { onSuccess: (page) => void go(`/experiments/${page.card.slug}`) },
+    );
+  const fromFile = ({ target }: ChangeEvent<HTMLInputElement>) => {
+    const file = target.files?.[0];
+    target.value = '';
+    if (file) void file.text().then((text) => start({ file: text }));
+  };
+  return (
+    <Box component="section" aria-label="Own experiments">
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', mb: 1 }}>
+        <Box component="h2" sx={{ m: 0, fontSize: 18, mr: 'auto' }}>
+          Your own
+        </Box>
+        <Button variant="outlined" onClick={() => start({})} disabled={begin.isPending}>
+          Write a new one
+        </Button>
+        <Button component="label" disabled={begin.isPending}>
+          Take one over from a file
+          <input type="file" accept=".json,application/json" hidden onChange={fromFile} />
+        </Button>
+      </Box>
+      {begin.error && (
+        <VerdictLine level="look" lead="Not begun.">
+          {sentence(begin.error)}
+        </VerdictLine>
+      )}
+      <Loaded of={mine}>
+        {(all) =>
+          all.length === 0 ? (
+            <Box sx={{ color: ink.inkSoft }}>
+              None yet. Open any experiment below and choose “Copy and change”, or write a new one.
+            </Box>
+          ) : (
+            <Box sx={{ display: 'grid', gap: 1 }}>
+              {all.map((one) => (
+                <Line key={one.slug} card={one} />
+              ))}
+            </Box>
+          )
+        }
+      </Loaded>
+    </Box>
+  );
+}
+
+function Line({ card }: { card: Card }) {
+  return (
+    <Box
+      component={Link}
+      to={`/experiments/${card.slug}`}
+      sx={{
+        display: 'flex',
+        gap: 2,
+        justifyContent: 'space-between',
+        alignItems: 'baseline',
+        flexWrap: 'wrap',
+        bgcolor: ink.sheet,
+        border: `1px solid ${ink.rule}`,
+        borderLeft: `5px solid ${accent(card.family)}`,
+        borderRadius: 2,
+        px: 2,
+        py: 1.5,
+        color: ink.ink,
+        textDecoration: 'none',
+        '&:hover': { borderColor: ink.link },
+      }}
+    >
+      <strong>{card.title || 'Without a title'}</strong>
+      <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{standing(card)}</Box>
+    </Box>
+  );
+}
+
+function standing(card: Card): string {
+  const state = {
+    draft: 'Draft, not ready yet',
+    ready: `Version ${card.version} is ready`,
+    withdrawn: 'Taken out of the method book',
+  }[card.state];
+  const used = card.sessions > 0 ? `, ${card.sessions} ${card.sessions === 1 ? 'session' : 'sessions'}` : '';
+  return `${state}${used}${card.changed ? '; a newer draft is begun' : ''}`;
+}

@@ -1,0 +1,72 @@
+import { createContext, useContext } from 'react';
+import type { Shapes } from '../../api/client';
+import { entries, nameOf, partsOf, text, type Entry, type Named } from './draft';
+
+type Field = Shapes['FieldOut'];
+export type Record_ = Shapes['RecordOut'];
+
+/** What every field of the editor looks things up in. */
+export interface Workshop {
+  draft: Entry;
+  vocabulary: Record_[];
+  instruments: Shapes['Instrument'][];
+  /** The typeset formula of a quantity, once the draft holds. */
+  typeset: (key: string) => string;
+}
+
+export const WorkshopContext = createContext<Workshop>({
+  draft: {},
+  vocabulary: [],
+  instruments: [],
+  typeset: () => '',
+});
+export const useWorkshop = () => useContext(WorkshopContext);
+
+export const recordOf = (workshop: Workshop, name: string) =>
+  workshop.vocabulary.find((one) => one.name === name);
+
+/** What a text may be, where the draft itself or the stockroom says so; null where anything may be written. */
+export function offered(workshop: Workshop, entry: Entry, field: Field): Named[] | null {
+  const { draft, instruments } = workshop;
+  if (field.kind === 'name') return partsOf(draft, field.of);
+  if (field.kind === 'choice') return field.of.map((key, at) => ({ key, label: field.words[at] ?? key }));
+  const own = entries(entry.choices).map((one) => ({ key: text(one.key), label: nameOf(one) }));
+  switch (field.name) {
+    case 'reads':
+      return [...partsOf(draft, ['reading', 'series', 'observation']), ...answers(draft)];
+    case 'kinds':
+      return [...new Set(instruments.map((one) => one.kind))].map((kind) => ({ key: kind, label: kind }));
+    case 'voids':
+    case 'until':
+      return own;
+    case 'choice':
+      return choicesIn(draft, text(entry.observation));
+    case 'default':
+      return 'kinds' in entry ? fitting(instruments, entry) : own.length > 0 ? own : null;
+    default:
+      return null;
+  }
+}
+
+const fitting = (instruments: Shapes['Instrument'][], entry: Entry): Named[] => {
+  const kinds = Array.isArray(entry.kinds) ? entry.kinds : [];
+  return instruments
+    .filter((one) => kinds.includes(one.kind) && !one.slug.startsWith('own-'))
+    .map((one) => ({ key: one.slug, label: one.short }));
+};
+
+const choicesIn = (draft: Entry, observation: string): Named[] =>
+  entries(entries(draft.readings).find((one) => one.key === observation)?.choices).map((one) => ({
+    key: text(one.key),
+    label: nameOf(one),
+  }));
+
+/** What a step may ask for besides readings: own results and closing questions. */
+function answers(draft: Entry): Named[] {
+  const results = entries(draft.quantities).filter((one) => one.result === true);
+  const questions = Array.isArray(draft.questions) ? draft.questions : [];
+  return [
+    ...results.map((one) => ({ key: `own.${text(one.key)}`, label: `Own ${nameOf(one).toLowerCase()}` })),
+    ...questions.map((_, at) => ({ key: `answer.${at + 1}`, label: `Closing question ${at + 1}` })),
+  ];
+}
