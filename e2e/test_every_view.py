@@ -9,21 +9,25 @@ from django.conf import settings
 from playwright.sync_api import Page, expect
 
 from e2e.browser import PHONE, BrowserCase
+from experiments.actions import begin
 from labs.tests.room import filled, signed_in, titrate
 
 AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
 DIST = Path(settings.ROOT) / "web/dist"
 BUDGET_KB = 300
+CHAPTERS = ("what", "readings", "example", "run", "versions")
 
 
 class EveryView(BrowserCase):
     def setUp(self) -> None:
         super().setUp()
+        self.own = begin(self.instructor, "hydrate", "Our crystals", "")
         titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.87"))
 
     def views(self) -> list[tuple[Any, str, str]]:
         """Who, where, and a text that shows that the view is there."""
+        own = self.own.slug
         bench, session, pipette = self.bench.pk, self.session.pk, filled(self.section, "volumetric-calibration").pk
         return [
             (self.instructor, "/", "Running now"),
@@ -39,6 +43,7 @@ class EveryView(BrowserCase):
             (self.instructor, f"/sessions/{session}/floor", "Front of the room"),
             (self.instructor, f"/benches/{bench}/report", "Uncertainty budget"),
             (self.student, f"/benches/{bench}", "What limits the result"),
+            *((self.instructor, f"/experiments/{own}?chapter={c}", "Can it be used?") for c in CHAPTERS),
         ]
 
     def problems(self, page: Page) -> list[str]:

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
-import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useInstruments } from '../../api/hooks';
 import { Heading } from '../../identity/Heading';
@@ -53,7 +52,9 @@ const LAST = [
 function Editor({ page, vocabulary, instruments }: Props) {
   const work = useDraft(page);
   const { draft } = work;
-  const [chapter, setChapter] = useState<string>('what');
+  const [search, setSearch] = useSearchParams();
+  const chapter = search.get('chapter') ?? 'what';
+  const setChapter = (key: string) => setSearch({ chapter: key }, { replace: true });
   const method = vocabulary.find((one) => one.name === 'method');
   const open = CHAPTERS.find((one) => one.key === chapter);
   const typeset = (key: string) => {

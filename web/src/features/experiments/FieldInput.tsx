@@ -20,6 +20,8 @@ interface Props {
   entry: Entry;
   field: Field;
   onChange: (value: unknown) => void;
+  /** The sheet's own title says already what this is. */
+  bare?: boolean;
 }
 
 const WIDE = new Set(['long', 'formula', 'record', 'word', 'pairs', 'when', 'rows']);
@@ -28,7 +30,7 @@ const WIDE = new Set(['long', 'formula', 'record', 'word', 'pairs', 'when', 'row
 export const isWide = (field: Field) => field.many || WIDE.has(field.kind);
 
 /** One field of a record, as its kind asks. An emptied field that need not be there is left out of the declaration. */
-export function FieldInput({ entry, field, onChange }: Props) {
+export function FieldInput({ entry, field, onChange, bare = false }: Props) {
   const workshop = useWorkshop();
   const value = entry[field.name];
   const put = (next: string) => onChange(next === '' && !field.required ? undefined : next);
@@ -40,7 +42,7 @@ export function FieldInput({ entry, field, onChange }: Props) {
     if (field.many)
       return (
         <Box>
-          <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.5 }}>{field.label}</Box>
+          {!bare && <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.5 }}>{field.label}</Box>}
           <RecordList field={field} value={value} onChange={onChange} />
         </Box>
       );

@@ -34,7 +34,7 @@ export function RecordFields({ record, entry, onChange, only }: Props) {
   );
   const input = (field: Shapes['FieldOut']) => (
     <Box key={field.name} sx={{ gridColumn: isWide(field) ? '1 / -1' : 'auto' }}>
-      <FieldInput entry={entry} field={field} onChange={put(field.name)} />
+      <FieldInput entry={entry} field={field} bare={fields.length === 1} onChange={put(field.name)} />
     </Box>
   );
   const formula = record.name === 'quantity' ? typeset(text(entry.key)) : '';

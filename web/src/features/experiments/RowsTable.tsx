@@ -26,7 +26,7 @@ export function RowsTable({ rows, onChange }: Props) {
       </Button>
     );
   return (
-    <Box>
+    <Box sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
         sx={{

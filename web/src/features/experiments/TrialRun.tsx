@@ -70,12 +70,18 @@ export function TrialRun({ page, work }: Props) {
         </Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 14, mt: 1 }}>
           {hasExample
-            ? 'Simulated instruments read the worked example anew, each with its own error. Or type your own readings:'
-            : 'There is no worked example to simulate from yet. Type a run here; it can become the example.'}
+            ? 'Simulated instruments read the worked example anew, each with its own error. Or type your own readings below.'
+            : 'There is no worked example to simulate from yet. Type a run below; it can become the example.'}
         </Box>
-        <Box sx={{ mt: 2 }}>
-          <RowsTable rows={rows} onChange={setRows} />
-        </Box>
+      </Sheet>
+      {(run.error ?? work.error) && (
+        <VerdictLine level="stop" lead="Not run.">
+          {sentence(run.error ?? work.error)}
+        </VerdictLine>
+      )}
+      {run.data && !run.error && <Outcome run={run.data} colour={accent(text(draft.family))} />}
+      <Sheet title="Readings">
+        <RowsTable rows={rows} onChange={setRows} />
         {rows.length > 0 && (
           <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
             <Button variant="contained" disabled={run.isPending} onClick={typed}>
@@ -95,12 +101,6 @@ export function TrialRun({ page, work }: Props) {
           </Box>
         )}
       </Sheet>
-      {(run.error ?? work.error) && (
-        <VerdictLine level="stop" lead="Not run.">
-          {sentence(run.error ?? work.error)}
-        </VerdictLine>
-      )}
-      {run.data && !run.error && <Outcome run={run.data} colour={accent(text(draft.family))} />}
     </Box>
   );
 }
