@@ -52,6 +52,18 @@ class Cells(TestCase):
         self.assertIn("reversed", {f.code for f in measured({"Ag–Zn": "-1.480"}).findings})
         self.assertIn("over-range", {f.code for f in measured({"Ag–Zn": "1."}).findings})
 
+    def test_the_square_of_pairs_says_pole_and_distance(self) -> None:
+        """Copper over zinc, 0.940 of 1.104 V: 15 % less; reversed leads name the other cathode and are asked about."""
+        square = measured({"Cu–Zn": "0.940", "Ag–Zn": "-1.480"}).matrix
+        assert square
+        self.assertEqual((square.metals, len(square.cells)), (["Ag", "Cu", "Pb", "Zn"], 6))
+        found = {(cell.plus, cell.minus): cell for cell in square.cells}
+        copper, silver, open_ = found["Cu", "Zn"], found["Ag", "Zn"], found["Cu", "Pb"]
+        self.assertEqual((copper.cathode, copper.standard, copper.off, copper.level), ("Cu", "1.104", "−15 %", "keep"))
+        self.assertEqual((silver.cathode, silver.level), ("Zn", "look"))
+        self.assertEqual((open_.shown, open_.cathode), (None, ""))
+        self.assertIsNone(evaluate(method("nernst"), Sheet()).matrix)
+
     def test_the_ladder_gives_the_table_back(self) -> None:
         sentence = next(c.sentence for c in measured(ideal()).charts if c.key == "ladder")
         self.assertEqual(

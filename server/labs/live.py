@@ -64,11 +64,15 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         instruments=list({tool.slug: tool for tool in bound.instruments.values()}.values()),
         questions=list(chosen.questions),
         entries=[_reference(entry, entries) for entry in standing(entries)],
-        talk=[Talk(str(e.id), e.key, e.text, e.author.name, _iso(e.written_at)) for e in entries if e.key in _SAID],
+        talk=[_talk(entry) for entry in entries if entry.key in _SAID],
     )
 
 
-_SAID = ("call", "message", "note")
+_SAID = ("call", "message", "note", "photo")
+
+
+def _talk(entry: Entry) -> Talk:
+    return Talk(str(entry.id), entry.key, entry.text, entry.author.name, _iso(entry.written_at), entry.photo)
 
 
 def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:

@@ -84,13 +84,14 @@ class SessionPlan:
 
 @dataclass(frozen=True, slots=True)
 class Talk:
-    """Something said between a bench and the instructor."""
+    """Something said between a bench and the instructor; ``photo`` names the picture that belongs to it, if any."""
 
     id: str
     kind: str
     text: str
     author: str
     at: str
+    photo: str
 
 
 @dataclass(frozen=True, slots=True)

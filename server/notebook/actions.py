@@ -13,6 +13,7 @@ from chromata_core.method.sheet import Given, Sheet, bind, understand
 from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.models import Entry
+from notebook.photos import keep_picture, picture_problem
 from notebook.standing import TALK, sheet_of, standing
 from people.models import Person
 
@@ -32,6 +33,7 @@ class Draft:
     written_at: datetime
     supersedes: UUID | None
     reason: str
+    image: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,7 +74,9 @@ def _problem(bench: Bench, author: Person, entries: list[Entry], draft: Draft, a
     if draft.key in _STAFF_ONLY and not author.teaches:
         return "Only your instructor can send this."
     if draft.key in TALK:
-        return "" if draft.text.strip() and "\x00" not in draft.text else "Write a word or two first."
+        said = draft.text.strip() and "\x00" not in draft.text
+        picture = picture_problem(draft.image) if draft.key == "photo" else ""
+        return picture if said else "Write a word or two first."
     return _sheet_problem(bench, entries, draft) or _place_problem(entries, draft)
 
 
@@ -115,6 +119,7 @@ def _append(bench: Bench, author: Person, last: Entry | None, draft: Draft) -> E
         supersedes_id=draft.supersedes,
         reason=draft.reason.strip(),
         previous_hash=last.hash if last else "",
+        photo=keep_picture(draft.image) if draft.key == "photo" else "",
     )
     entry.hash = entry.sealed()
     entry.save(force_insert=True)

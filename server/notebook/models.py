@@ -10,8 +10,21 @@ from labs.models import Bench
 from people.models import Person
 
 
+class Photo(models.Model):
+    """A picture under the hash of its bytes, which the entry that shows it seals. It names no place and no camera."""
+
+    hash = models.CharField(max_length=64, primary_key=True)
+    data = models.BinaryField()
+
+    def __str__(self) -> str:
+        return self.hash[:12]
+
+
 class Entry(models.Model):
-    """One thing written at a bench. The id is made by the client, so that sending it twice does no harm."""
+    """One thing written at a bench. The id is made by the client, so that sending it twice does no harm.
+
+    ``photo`` is the hash of a picture that belongs to it, empty for none.
+    """
 
     id = models.UUIDField(primary_key=True)
     bench = models.ForeignKey(Bench, on_delete=models.CASCADE, related_name="entries")
@@ -25,6 +38,7 @@ class Entry(models.Model):
     received_at = models.DateTimeField()
     supersedes = models.OneToOneField("self", null=True, on_delete=models.PROTECT, related_name="superseded_by")
     reason = models.CharField(max_length=300, blank=True)
+    photo = models.CharField(max_length=64, blank=True)
     previous_hash = models.CharField(max_length=64)
     hash = models.CharField(max_length=64)
 
@@ -40,7 +54,7 @@ class Entry(models.Model):
         said = [
             str(self.id), self.bench_id, self.sequence, self.key, self.trial, self.index, self.text, self.author_id,
             _instant(self.written_at), _instant(self.received_at),
-            str(self.supersedes_id or ""), self.reason, self.previous_hash,
+            str(self.supersedes_id or ""), self.reason, self.previous_hash, *filter(None, [self.photo]),
         ]  # fmt: skip
         return hashlib.sha256(json.dumps(said, ensure_ascii=False).encode()).hexdigest()
 

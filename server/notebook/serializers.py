@@ -20,6 +20,7 @@ class DraftSerializer(serializers.Serializer[Any]):
     written_at = serializers.DateTimeField()
     supersedes = serializers.UUIDField(allow_null=True, default=None)
     reason = serializers.CharField(max_length=300, allow_blank=True, default="")
+    image = serializers.CharField(max_length=2_000_000, allow_blank=True, default="", help_text="base64 of a photo")
 
 
 class BatchSerializer(serializers.Serializer[Any]):
@@ -63,5 +64,5 @@ class EntrySerializer(serializers.ModelSerializer[Entry]):
         model = Entry
         fields = (
             "id", "sequence", "key", "trial", "index", "text", "author", "by_staff",
-            "written_at", "received_at", "supersedes", "reason", "hash",
+            "written_at", "received_at", "supersedes", "reason", "photo", "hash",
         )  # fmt: skip

@@ -8,7 +8,7 @@ from notebook.models import Entry
 from stock.own import stock_of
 
 # Entries that are said between people, not about the sheet.
-TALK = ("call", "message", "seen", "note")
+TALK = ("call", "message", "seen", "note", "photo")
 
 
 def standing(entries: Iterable[Entry]) -> list[Entry]:

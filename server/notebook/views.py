@@ -1,5 +1,7 @@
 """Writing at a bench, and reading its notebook."""
 
+from django.http import Http404, HttpResponse
+from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -13,6 +15,7 @@ from labs.declared import method_of
 from labs.policy import bench_for
 from notebook.actions import Draft, write
 from notebook.logged import write_curve
+from notebook.models import Photo
 from notebook.serializers import (
     BatchSerializer,
     CurveSerializer,
@@ -49,6 +52,19 @@ class Curve(APIView):
         said = asked(CurveSerializer, request)
         kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
         return Response(KeptSerializer(kept, many=True).data)
+
+
+class PhotoFile(APIView):
+    """A picture of the bench's record."""
+
+    @extend_schema(operation_id="photo", responses={(200, "image/jpeg"): OpenApiTypes.BINARY})
+    def get(self, request: Request, bench_id: int, content: str) -> HttpResponse:
+        bench = bench_for(person_of(request), bench_id)
+        if not content or not bench.entries.filter(photo=content).exists():
+            raise Http404
+        data = Photo.objects.get(pk=content).data
+        kept = {"Cache-Control": "private, max-age=31536000, immutable", "X-Content-Type-Options": "nosniff"}
+        return HttpResponse(bytes(data), content_type="image/jpeg", headers=kept)
 
 
 class Try(APIView):

@@ -17,7 +17,7 @@ from notebook.actions import broken_link
 from notebook.models import Entry
 from notebook.standing import sheet_of
 from people.models import Person
-from reports.shapes import Answered, Correction, InstrumentUsed, Report
+from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
 _DRAWS = 20_000
 
@@ -45,6 +45,7 @@ def report_of(bench: Bench, person: Person) -> Report:
         corrections=[_correction(at.bound, entry) for entry in entries if entry.supersedes],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
+        photos=[Picture(e.photo, e.text, e.author.name, e.written_at.isoformat()) for e in entries if e.photo],
         entries=len(entries),
         whole=broken_link(entries) is None,
         stores=_stores(chosen),

@@ -1,5 +1,6 @@
 """A bench's readings and results as files: CSV, JSON (the sheet file that bin/chromata computes), PDF, JCAMP-DX."""
 
+import base64
 import csv
 import io
 import json
@@ -14,7 +15,7 @@ from chromata_core.method.curve_file import write_spectrum
 from chromata_core.method.sheet_file import COLUMNS
 from config.errors import Refused
 from labs.models import Bench
-from notebook.models import Entry
+from notebook.models import Entry, Photo
 from notebook.standing import standing
 from reports.shapes import Report
 
@@ -96,7 +97,13 @@ def report_pdf(report: Report) -> bytes:
     from weasyprint import HTML  # 0.8 s to import, and only needed here
 
     accent = _ACCENTS[report.session.family]
-    html = render_to_string("reports/report.html", {"report": report, "fonts": _fonts(), "accent": accent})
+    kept = Photo.objects.in_bulk([picture.photo for picture in report.photos])
+    pictures = [
+        (picture, f"data:image/jpeg;base64,{base64.b64encode(bytes(kept[picture.photo].data)).decode()}")
+        for picture in report.photos
+    ]
+    shown = {"report": report, "fonts": _fonts(), "accent": accent, "pictures": pictures}
+    html = render_to_string("reports/report.html", shown)
     pdf = HTML(string=html, base_url=str(settings.ROOT)).write_pdf()
     assert isinstance(pdf, bytes)
     return pdf

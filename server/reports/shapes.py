@@ -38,6 +38,16 @@ class Answered:
 
 
 @dataclass(frozen=True, slots=True)
+class Picture:
+    """A picture of the record: what it shows, who took it and when."""
+
+    photo: str
+    text: str
+    author: str
+    at: str
+
+
+@dataclass(frozen=True, slots=True)
 class Report:
     """A bench's report. ``whole`` says that the chained record was verified."""
 
@@ -57,6 +67,7 @@ class Report:
     corrections: list[Correction]
     answers: list[Answered]
     notes: list[str]
+    photos: list[Picture]
     entries: int
     whole: bool
     stores: str

@@ -28,6 +28,7 @@ from chromata_core.method.outcome import (
     StepOut,
     TrialOut,
 )
+from chromata_core.method.pair_matrix import pair_matrix
 from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
 from chromata_core.method.sheet import Sheet, Slot, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
@@ -74,6 +75,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         findings=[f for f in findings if f.level != "keep"],
         own=_own(at),
         answers=[at.bound.texts.get((f"answer.{n}", None, None), "") for n in range(1, len(method.questions) + 1)],
+        matrix=pair_matrix(at, findings),
     )
 
 
@@ -302,6 +304,7 @@ def _step(at: Context, step: Step, trial: int | None, state: str, begun: float |
         begun=begun,
         meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
+        photo=worded(step.photo),
     )
 
 

@@ -27,7 +27,8 @@ LABELS = {
     "compares": "Products are compared by", "path": "Shown as the way back to the sample", "minimum": "At least",
     "maximum": "At most", "supplies": "What is used up", "targets": "What to aim at", "supply": "Supply",
     "stores": "What later sessions can use", "example": "Worked example", "errors": "Errors of judgement",
-    "scope": "How often", "beside": "Read in turn with", "logged": "May be taken over from a file",
+    "photo": "A picture is offered of", "scope": "How often", "beside": "Read in turn with",
+    "logged": "May be taken over from a file",
 }  # fmt: skip
 # What people call a choice; every other is called as it is written.
 CHOICES = {

@@ -121,7 +121,7 @@ class ResultOut:
 @dataclass(frozen=True, slots=True)
 class StepOut:
     """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
-    next trial that can be done during it.
+    next trial that can be done during it, ``photo`` what a picture belongs on the record of.
     """
 
     key: str
@@ -136,6 +136,7 @@ class StepOut:
     begun: float | None
     meanwhile: str
     cautions: list[str]
+    photo: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -174,6 +175,35 @@ class OwnAnswer:
 
 
 @dataclass(frozen=True, slots=True)
+class PairCell:
+    """The cell of two metals: what was read (with its sign, the red lead at ``plus``), the standard value in the same
+    unit, how far off it is, and which of the two is the cathode; ``void`` ones do not count.
+    """
+
+    trial: int
+    plus: str
+    minus: str
+    shown: Shown | None
+    standard: str
+    off: str
+    cathode: str
+    level: Level
+    void: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PairMatrix:
+    """Every pair of metals of the plan; ``key`` is the reading that was made of each."""
+
+    key: str
+    label: str
+    unit: str
+    metals: list[str]
+    names: list[str]
+    cells: list[PairCell]
+
+
+@dataclass(frozen=True, slots=True)
 class Evaluation:
     """Everything the core says of one sheet. ``replicates_pass``: enough trials, and they agree by the class rule.
     ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
@@ -196,6 +226,7 @@ class Evaluation:
     findings: list[Finding]
     own: list[OwnAnswer]
     answers: list[str] = field(default_factory=list)
+    matrix: PairMatrix | None = None
 
 
 @dataclass(frozen=True, slots=True)

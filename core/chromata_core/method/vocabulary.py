@@ -284,6 +284,7 @@ class Step:
 
     ``reads`` are the readings and observations made in it; a step without any is ticked off. ``guide`` says from the
     readings so far how to go on. ``meanwhile`` names the step of the next trial that can be done while this one waits.
+    ``photo`` says of what a picture belongs on the record; it is offered, never demanded.
     """
 
     key: str
@@ -297,6 +298,7 @@ class Step:
     cautions: tuple[str, ...] = ()
     guide: Guide | None = None
     meanwhile: StepName = ""
+    photo: str = ""
     when: When = None
 
 

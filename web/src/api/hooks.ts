@@ -179,6 +179,7 @@ export function useWriteAt(sessionId: number) {
         written_at: new Date().toISOString(),
         supersedes: null,
         reason: '',
+        image: '',
       }));
       const kept = await said(
         api.POST('/api/benches/{bench_id}/entries', {

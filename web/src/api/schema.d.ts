@@ -90,6 +90,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/photos/{content}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A picture of the bench's record. */
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/report": {
         parameters: {
             query?: never;
@@ -891,6 +908,11 @@ export interface components {
             supersedes?: string | null;
             /** @default  */
             reason: string;
+            /**
+             * @description base64 of a photo
+             * @default
+             */
+            image: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         DrawnResult: {
@@ -938,6 +960,7 @@ export interface components {
             /** Format: uuid */
             supersedes?: string | null;
             reason?: string;
+            photo?: string;
             hash: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -989,6 +1012,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
+            matrix: components["schemas"]["PairMatrix"] | null;
         };
         /** @description An own experiment as one line. ``changed``: a draft newer than the ready version exists. */
         ExperimentCard: {
@@ -1279,6 +1303,27 @@ export interface components {
             sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PairCell: {
+            trial: number;
+            plus: string;
+            minus: string;
+            shown: components["schemas"]["Shown"] | null;
+            standard: string;
+            off: string;
+            cathode: string;
+            level: components["schemas"]["LevelEnum"];
+            void: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PairMatrix: {
+            key: string;
+            label: string;
+            unit: string;
+            metals: string[];
+            names: string[];
+            cells: components["schemas"]["PairCell"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartOut: {
             kind: string;
             key: string;
@@ -1293,6 +1338,13 @@ export interface components {
             beside: string;
             often: string;
             logged: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Picture: {
+            photo: string;
+            text: string;
+            author: string;
+            at: string;
         };
         /** @description Where a student stands: a bench number, or none. */
         PlaceRequest: {
@@ -1424,6 +1476,7 @@ export interface components {
             corrections: components["schemas"]["Correction"][];
             answers: components["schemas"]["Answered"][];
             notes: string[];
+            photos: components["schemas"]["Picture"][];
             entries: number;
             whole: boolean;
             stores: string;
@@ -1605,6 +1658,7 @@ export interface components {
             begun: number | null;
             meanwhile: string;
             cautions: string[];
+            photo: string;
         };
         /** @description Everything of its own that a department can choose in a plan. */
         Stock: {
@@ -1647,6 +1701,7 @@ export interface components {
             text: string;
             author: string;
             at: string;
+            photo: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         TargetOut: {
@@ -1864,6 +1919,28 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+                content: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
                 };
             };
         };

@@ -41,6 +41,7 @@ export async function keep(
     index: null,
     supersedes: null,
     reason: '',
+    image: '',
     written_at: new Date().toISOString(),
     ...written,
   };
@@ -52,16 +53,31 @@ export async function keep(
 
 /** Sends what is waiting. Answers with the sentences of refused entries; throws when there is no connection. */
 export async function send(bench: number): Promise<string[]> {
-  const drafts = await waiting(bench);
-  if (drafts.length === 0) return [];
-  const answers = await sent(bench, drafts);
   const db = await store();
-  await Promise.all(answers.map((answer) => db.delete('drafts', answer.id)));
-  return answers.filter((answer) => !answer.kept).map((answer) => answer.problem);
+  const problems: string[] = [];
+  for (let drafts = await waiting(bench); drafts.length > 0; drafts = await waiting(bench)) {
+    const answers = await sent(bench, drafts);
+    await Promise.all(answers.map((answer) => db.delete('drafts', answer.id)));
+    problems.push(...answers.filter((answer) => !answer.kept).map((answer) => answer.problem));
+  }
+  return problems;
+}
+
+const MOST = 200;
+const LONGEST = 1_800_000; // characters of one request: pictures are long, readings are not
+
+/** The first of them that fit into one request, at least one. */
+export function batch(drafts: Draft[]): Draft[] {
+  let length = 0;
+  const end = drafts.slice(0, MOST).findIndex((draft, at) => {
+    length += draft.image.length + draft.text.length;
+    return at > 0 && length > LONGEST;
+  });
+  return drafts.slice(0, end < 0 ? MOST : end);
 }
 
 async function sent(bench: number, drafts: Draft[]): Promise<Shapes['Kept'][]> {
-  const first = drafts.slice(0, 200);
+  const first = batch(drafts);
   try {
     return await said(
       api.POST('/api/benches/{bench_id}/entries', {

@@ -85,7 +85,7 @@ METHOD = Method(
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",)),
         Step("warmth", "Temperature", "Read the temperature", "of the solutions.", "", "setup", ("T",)),
         Step("make", "Half-cell with {c_plan}", "Fill the half-cell with {c_plan},", "rinse the metal with it, fresh bridge.", "From the weakest to the strongest nothing is carried over.",
-             reads=("bridge",), cautions=(cautions.METAL_SALTS,)),
+             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}"),
         Step("read", "Read the potential", "Clips clear of the liquid; wait until it stands still,", "read with its sign.", reads=("E",)),
         Step("own", "Own calculation", "Work out slope and standard potential yourself", "and compare.", "E against log Q: slope and intercept.", "closing", ("own.slope", "own.E_0")),
         conclusion(3),

@@ -13,6 +13,7 @@ import { BenchFooter, NextSentence, Said } from './BenchLines';
 import { nextInStep, taskInHand, trialName, type Bench, type Slot } from './hand';
 import { InHand } from './InHand';
 import { Ledger } from './Ledger';
+import { OnRecord } from './OnRecord';
 import { StepsRail } from './StepsRail';
 
 /** A student's bench. */
@@ -60,6 +61,8 @@ function AtTheBench({ bench }: { bench: Bench }) {
     void outbox.write({ key, text, trial: what === 'reject' ? task.trial : null });
     if (what === 'reject') setChosen(null);
   };
+
+  const photo = (text: string, image: string) => void outbox.write({ key: 'photo', text, image });
 
   const shown = (which: Part) => (!narrow || part === which ? undefined : 'none');
   return (
@@ -119,6 +122,7 @@ function AtTheBench({ bench }: { bench: Bench }) {
             onTimer={() => void outbox.write({ key: `timer.${task.step}`, text: 'begun', trial: task.trial })}
             onChoose={choose}
             online={outbox.online}
+            onPhoto={photo}
             onLetter={ask}
             onKeep={(text, correction) => {
               // what is made only if needed may call for more, which the server knows; else one goes on in the step
@@ -150,6 +154,7 @@ function AtTheBench({ bench }: { bench: Bench }) {
           }}
         >
           <Ledger bench={bench} pending={outbox.pending} colour={colour} onChoose={choose} />
+          <OnRecord bench={bench} pending={outbox.pending} open={open} onPhoto={photo} />
         </Box>
       </Box>
       {narrow ? (

@@ -8,6 +8,7 @@ import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './O
 import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
+import { TakePhoto } from './TakePhoto';
 
 interface Props {
   bench: Bench;
@@ -19,6 +20,7 @@ interface Props {
   onTimer: () => void;
   onChoose: (slot: Slot) => void;
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
+  onPhoto: (caption: string, image: string) => void;
   onLetter: (letter: string) => boolean;
   onBack?: (() => void) | undefined;
 }
@@ -53,7 +55,7 @@ export function InHand(props: Props) {
 }
 
 /** What belongs to the step besides its task: its wait, what may be needed, the usual cautions. */
-function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
+function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Props) {
   const step = stepOf(bench, task);
   if (!step) return null;
   const spare = bench.evaluation.tasks.filter(
@@ -82,6 +84,7 @@ function Around({ bench, task, colour, pending, onTimer, onChoose }: Props) {
           Meanwhile: {meanwhile.title.toLowerCase()}
         </Button>
       )}
+      {step.photo && <TakePhoto of={step.photo} label="Take a photo of it" onTake={onPhoto} />}
       {curve && <LoggedCurve bench={bench.id} series={curve} trial={task.trial} />}
       {spare.map((one) => (
         <Button key={one.key} onClick={() => onChoose(one)} sx={{ justifySelf: 'start', px: 1 }}>

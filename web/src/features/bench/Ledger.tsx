@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
+import { PairMatrix } from '../../identity/PairMatrix';
 import { PathBack } from '../../identity/PathBack';
 import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
@@ -27,14 +28,25 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
   // Of results that every trial has, the newest is the one to look at.
   const first = evaluation.results.findLast((result) => result.key === evaluation.results[0]?.key);
   const others = evaluation.results.filter((result) => result !== first && result.trial === null);
+  const { matrix } = evaluation;
   const [chart, ...charts] = evaluation.charts;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      {matrix && (
+        <PairMatrix
+          matrix={matrix}
+          colour={colour}
+          waiting={pending.filter((draft) => draft.key === matrix.key)}
+          onChoose={(trial) => onChoose({ key: matrix.key, trial, index: null })}
+        />
+      )}
       {chart && <ChartView chart={chart} colour={colour} />}
       <BenchReadings bench={bench} pending={pending} onChoose={onChoose} />
-      <Box sx={{ overflowX: 'auto' }}>
-        <TrialReadings bench={bench} pending={pending} onChoose={onChoose} />
-      </Box>
+      {!matrix && (
+        <Box sx={{ overflowX: 'auto' }}>
+          <TrialReadings bench={bench} pending={pending} onChoose={onChoose} />
+        </Box>
+      )}
       <PairedReadings bench={bench} pending={pending} onChoose={onChoose} />
       {evaluation.agreement && (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', fontSize: 14 }}>
@@ -49,7 +61,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       )}
       <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
-      <TrialResults results={evaluation.results} />
+      {!matrix && <TrialResults results={evaluation.results} />}
       <PathBack evaluation={evaluation} colour={colour} />
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>

@@ -25,6 +25,7 @@ const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T1
   written_at,
   supersedes: null,
   reason: '',
+  image: '',
 });
 const FINISHED: Task = { ...task('', true, null), kind: 'finished' };
 

@@ -19,6 +19,8 @@ import { TrialResults } from '../../identity/TrialResults';
 import { StateTag } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
 import { Readings } from './Readings';
+import { PairMatrix } from '../../identity/PairMatrix';
+import { Pictures } from '../../identity/Pictures';
 import { PathBack } from '../../identity/PathBack';
 import { OtherProduct } from '../../identity/OtherProduct';
 import { KeepIt } from './KeepIt';
@@ -68,6 +70,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Readings">
+            {report.evaluation.matrix && <PairMatrix matrix={report.evaluation.matrix} colour={colour} />}
             <Readings report={report} />
           </Sheet>
           {report.evaluation.charts.length > 0 && (
@@ -97,6 +100,11 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Budget report={report} colour={colour} />
           {report.comparison && <OtherProduct comparison={report.comparison} />}
           <Conclusion report={report} />
+          {report.photos.length > 0 && (
+            <Sheet title="Pictures">
+              <Pictures bench={report.bench_id} pictures={report.photos} />
+            </Sheet>
+          )}
           {report.notes.length > 0 && (
             <Sheet title="Notes">
               {report.notes.map((note) => (

@@ -1,0 +1,44 @@
+import Box from '@mui/material/Box';
+import { Pictures } from '../../identity/Pictures';
+import { ink } from '../../identity/tokens';
+import type { Draft } from '../../queue/outbox';
+import type { Bench } from './hand';
+import { TakePhoto } from './TakePhoto';
+
+interface Props {
+  bench: Bench;
+  pending: Draft[];
+  open: boolean;
+  onPhoto: (caption: string, image: string) => void;
+}
+
+/** What is on the record besides readings: notes and pictures. */
+export function OnRecord({ bench, pending, open, onPhoto }: Props) {
+  const notes = bench.talk.filter((one) => one.kind === 'note');
+  const photos = bench.talk.filter((one) => one.photo);
+  const waiting = pending.filter((draft) => draft.key === 'photo').length;
+  return (
+    <Box component="section" sx={{ mt: 2.5, display: 'grid', gap: 1 }}>
+      <Box component="h3" sx={{ fontSize: 13, color: ink.inkSoft, m: 0 }}>
+        Also on the record
+      </Box>
+      {notes.map((note) => (
+        <Box key={note.id} sx={{ fontSize: 14 }}>
+          {note.text} <span style={{ color: ink.inkSoft }}>{note.author}</span>
+        </Box>
+      ))}
+      <Pictures bench={bench.id} pictures={photos} />
+      {waiting > 0 && (
+        <i style={{ color: ink.inkSoft }}>
+          {waiting === 1 ? 'A picture is' : `${waiting} pictures are`} kept here and on the way.
+        </i>
+      )}
+      {open && (
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+          <TakePhoto of="Photo" label="Add a photo" onTake={onPhoto} />
+          <span style={{ fontSize: 13.5, color: ink.inkSoft }}>The work, no faces.</span>
+        </Box>
+      )}
+    </Box>
+  );
+}
