@@ -29,7 +29,7 @@ def _cell(at: Context, key: str, trial: int, pair: MetalPair, findings: Sequence
         return PairCell(trial, pair.plus, pair.minus, None, standard, "", "", level, False)
     volts = float(typed.value)
     percent = (volts - pair.potential) / pair.potential * 100 if pair.potential else 0.0
-    off = f"{'+' if percent > 0 else ''}{plain(percent, 0)} %"
+    off = f"{'+' if percent >= 0.5 else ''}{plain(percent, 0)} %"
     return PairCell(
         trial, pair.plus, pair.minus, Shown(typed.text, 1, at.instrument(key).unit), standard, off,
         pair.plus if volts >= 0 else pair.minus, level, trial in at.computed.voided,

@@ -21,6 +21,7 @@ interface Props {
 /** Pairs of metals as a square: measured above the diagonal, the standard value of the same pair below it. */
 export function PairMatrix({ matrix, colour, waiting = [], onChoose }: Props) {
   const { metals, names, cells } = matrix;
+  const small = metals.length > 5;
   const find = (row: string, column: string) =>
     cells.find((cell) => cell.plus === row && cell.minus === column);
   return (
@@ -28,7 +29,7 @@ export function PairMatrix({ matrix, colour, waiting = [], onChoose }: Props) {
       <table style={{ borderCollapse: 'collapse', width: '100%', tableLayout: 'fixed' }}>
         <thead>
           <tr>
-            <td style={{ fontSize: 12, color: ink.inkSoft, width: 54 }}>red ↓ black →</td>
+            <td style={{ fontSize: 12, color: ink.inkSoft, width: 48 }}>red ↓ black →</td>
             {metals.map((metal, at) => (
               <th key={metal} scope="col" title={names[at]} style={{ padding: 4 }}>
                 {metal}
@@ -47,7 +48,7 @@ export function PairMatrix({ matrix, colour, waiting = [], onChoose }: Props) {
                 const below = find(column, row);
                 if (above) {
                   const unsent = waiting.find((one) => one.trial === above.trial)?.text ?? '';
-                  return <Measured key={column} cell={above} {...{ colour, unsent, onChoose }} />;
+                  return <Measured key={column} cell={above} {...{ colour, unsent, small, onChoose }} />;
                 }
                 if (below) return <Expected key={column} cell={below} />;
                 return <td key={column} style={{ ...frame, background: ink.ground }} />;
@@ -64,19 +65,19 @@ export function PairMatrix({ matrix, colour, waiting = [], onChoose }: Props) {
   );
 }
 
-type MeasuredProps = { cell: Cell; unsent: string } & Pick<Props, 'colour' | 'onChoose'>;
+type MeasuredProps = { cell: Cell; unsent: string; small: boolean } & Pick<Props, 'colour' | 'onChoose'>;
 
-function Measured({ cell, colour, unsent, onChoose }: MeasuredProps) {
+function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
   const state = STATES[cell.level];
   const wrong = cell.level !== 'keep';
   const said = cell.shown ? (
     <>
-      <Box sx={{ fontSize: 16.5, textDecoration: cell.void ? 'line-through' : 'none' }}>
-        {wrong && <state.Icon sx={{ fontSize: 15, verticalAlign: -2, color: state.colour }} />}{' '}
+      <Box sx={{ fontSize: small ? 14 : 16.5, textDecoration: cell.void ? 'line-through' : 'none' }}>
         <Figure text={cell.shown.text} doubtful={cell.shown.doubtful} />
       </Box>
       <Box sx={{ fontSize: 12.5, color: wrong ? state.colour : ink.inkSoft }}>
-        {wrong ? state.word : `${cell.cathode} +`}
+        {wrong && <state.Icon sx={{ fontSize: 14, verticalAlign: -2 }} />}
+        {wrong ? ` ${state.word}` : `${cell.cathode} +`}
       </Box>
     </>
   ) : (
