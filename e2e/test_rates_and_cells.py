@@ -1,8 +1,11 @@
 """Benches of kinetics and electrochemistry in the browser, each with one usual mistake mended."""
 
-from playwright.sync_api import Page, expect
+import base64
+
+from playwright.sync_api import FilePayload, Page, expect
 
 from e2e.following import BenchCase, looked_at
+from notebook.tests.test_photos import picture
 
 
 class Rates(BenchCase):
@@ -36,6 +39,26 @@ class Cells(BenchCase):
         self.follow(page, bench, {("metals", None, None): swapped, ("E", 3, None): over})
         expect(page.get_by_role("img", name="From above: Ag").first).to_be_visible()
         expect(page.get_by_role("img", name="Cathode over anode: silver over copper").first).to_be_visible()
+        # the square of pairs: a touch takes a pair in hand again
+        page.get_by_role("button", name="Red at Cu, black at Zn").click()
+        expect(page.locator("main h1")).to_have_text("Cell potential, with its sign, pair 5")
+
+    def test_a_photo_of_the_set_up_waits_without_network_and_is_on_the_record_after(self) -> None:
+        page, bench = self.bench_of("voltaic-cells")
+        for button in ("Done, go on", "Looked at each: yes", "Shows zero"):
+            page.get_by_role("button", name=button).click()
+        expect(page.locator("main h1")).to_have_text("Salt bridge")
+        page.context.set_offline(True)
+        page.locator("input[type=file]").first.set_input_files(
+            FilePayload(name="bench.png", mimeType="image/png", buffer=base64.b64decode(picture((90, 60), "PNG")))
+        )
+        expect(page.get_by_text("A picture is kept here and on the way.")).to_be_visible()
+        page.context.set_offline(False)
+        expect(page.get_by_role("img", name="The set-up: half-cells, bridges, leads")).to_be_visible()
+        page.goto(f"{self.live_server_url}/benches/{bench.pk}/report")
+        shown = page.get_by_role("img", name="The set-up: half-cells, bridges, leads")
+        expect(shown).to_be_visible()
+        self.assertEqual(shown.evaluate("image => image.naturalWidth"), 90)
 
     def test_reversed_leads(self) -> None:
         page, bench = self.bench_of("nernst")

@@ -8,6 +8,8 @@ from django.utils import timezone
 
 from chromata_core.method.as_json import to_json
 from chromata_core.method.sheet import Sheet, bind, resolve_options
+from chromata_core.method.vocabulary import Method
+from chromata_core.planning.timetable import orders
 from chromata_core.quantity.typed import parse_reading
 from config.errors import Refused
 from experiments.declared import keep, method_named
@@ -15,7 +17,7 @@ from labs.comparison import comparison_of
 from labs.declared import method_of
 from labs.models import Bench, HiddenValue, Sample, Session
 from people.models import Role, Section
-from stock.own import instruments_of, to_freeze
+from stock.own import instruments_of, stock_of, to_freeze
 
 
 @transaction.atomic
@@ -73,6 +75,17 @@ def open_session(session: Session) -> None:
     session.method_version, session.declaration = chosen.version, keep(to_json(chosen))
     session.state, session.opened_at = Session.State.OPEN, timezone.now()
     session.save()
+    _give_turns(session, chosen)
+
+
+def _give_turns(session: Session, chosen: Method) -> None:
+    """Each bench its own order at what is shared, so that not all of them want the same bath at once."""
+    benches = list(session.benches.all())
+    bound = bind(chosen, Sheet(session.options, session.instruments, stock=stock_of(session)))
+    own = orders(bound, max(bench.number for bench in benches))
+    for bench in benches:
+        bench.own_options = own[bench.number]
+        bench.save(update_fields=["own_options"])
 
 
 @transaction.atomic

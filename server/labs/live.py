@@ -50,7 +50,7 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     """Everything a bench screen shows to ``person``."""
     entries = list(bench.entries.select_related("author").order_by("sequence"))
     chosen = method_of(bench.session)
-    bound = bind(chosen, Sheet(bench.session.options, bench.session.instruments, stock=stock_of(bench.session)))
+    bound = bind(chosen, Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session)))
     evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
     return BenchView(
         id=bench.pk,

@@ -71,13 +71,17 @@ class HiddenValue(models.Model):
 
 
 class Bench(models.Model):
-    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply."""
+    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply.
+
+    ``own_options`` differ from the session's: the order in which this bench takes what is shared, set when it opens.
+    """
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="benches")
     number = models.PositiveIntegerField()
     sample = models.ForeignKey(Sample, null=True, blank=True, on_delete=models.SET_NULL, related_name="benches")
     team = models.ManyToManyField(Person, related_name="benches", blank=True)
     head = models.CharField(max_length=64, blank=True)
+    own_options = models.JSONField(default=dict)
 
     class Meta:
         ordering = ("number",)
@@ -85,3 +89,8 @@ class Bench(models.Model):
 
     def __str__(self) -> str:
         return f"Bench {self.number}"
+
+    @property
+    def options(self) -> dict[str, str]:
+        """What this bench works by."""
+        return {**self.session.options, **self.own_options}

@@ -28,6 +28,6 @@ def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
     )
     opened = bench.session.opened_at
     return Sheet(
-        bench.session.options, bench.session.instruments, given, stock_of(bench.session),
+        bench.options, bench.session.instruments, given, stock_of(bench.session),
         opened.timestamp() if opened else None,
     )  # fmt: skip

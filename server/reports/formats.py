@@ -74,7 +74,7 @@ def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:
     return json.dumps(
         {
             "method": bench.session.method,
-            "options": bench.session.options,
+            "options": bench.options,
             "instruments": bench.session.instruments,
             "calibrations": bench.session.stock,
             "readings": readings,

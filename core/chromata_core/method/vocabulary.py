@@ -18,6 +18,7 @@ from chromata_core.method.names import (
     ListName,
     NominalName,
     NumberName,
+    PlanName,
     QuantityName,
     ReadingName,
     RoleName,
@@ -356,6 +357,26 @@ class Supply:
 
 
 @dataclass(frozen=True, slots=True)
+class Shared:
+    """Equipment that benches share. Its options say how many pieces there are (``number``), how many benches fit at one
+    (``places``), how long one needs it (``minutes``), and how long it takes to set it anew (``change``).
+
+    With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
+    ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``meanwhile`` is for who waits.
+    """
+
+    label: str
+    number: NumberName
+    places: NumberName
+    minutes: NumberName
+    change: NumberName = ""
+    planned: PlanName = ""
+    free_first: bool = False
+    free_label: str = "Without it"
+    meanwhile: str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class Stores:
     """A result that later sessions can use: as the calibration of the instrument in ``role`` (its nominal value being
     ``nominal``, a list option or reading), or as the concentration of a solution named by the words of ``solution``.
@@ -412,3 +433,4 @@ class Method:
     path: tuple[ValueName, ...] = ()
     waste: str = ""
     more_examples: tuple[Example, ...] = ()
+    shared: tuple[Shared, ...] = ()

@@ -11,6 +11,7 @@ from chromata_core.method.outcome import BudgetOut
 from chromata_core.method.sheet import Bound, Sheet, bind, holds
 from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.planning.supplies import Supplies, supplies
+from chromata_core.planning.timetable import Timetable, timetables
 from chromata_core.quantity.rounding import with_figures
 
 
@@ -35,6 +36,7 @@ class Prediction:
     options: dict[str, str]
     parts: list[PartOut]
     supplies: Supplies
+    timetables: list[Timetable]
     result: str
     relative: str
     budget: list[BudgetOut]
@@ -49,12 +51,13 @@ def predict(method: Method, plan: Sheet, benches: int = 1) -> Prediction:
     """The prediction for ``plan`` (options, instruments) at ``benches`` benches; SheetError lists what is wrong."""
     bound = bind(method, plan)
     filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches)
+    shared = timetables(bound, benches)
     try:
         outcome = evaluate(method, _expected(method, bound, plan))
     except ChromataError as error:
-        return Prediction(filled, parts, needed, "", "", [], "", "", [error.message], [], "")
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "")
     if not outcome.results or not outcome.results[0].value:
-        return Prediction(filled, parts, needed, "", "", [], "", "", [], [], "")
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "")
     first = outcome.results[0]
     percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
@@ -62,7 +65,7 @@ def predict(method: Method, plan: Sheet, benches: int = 1) -> Prediction:
     warnings = [f"{f.what} {f.why} {f.do}" for f in outcome.findings if not _of_the_example(f.code)]
     others = _alternatives(method, bound, plan)
     return Prediction(
-        filled, parts, needed, first.label, _said(percent), first.budget, first.advice,
+        filled, parts, needed, shared, first.label, _said(percent), first.budget, first.advice,
         f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others),
     )  # fmt: skip
 

@@ -56,7 +56,7 @@ def _wrote(bench: Bench, start: datetime, written: list[Written], answers: Seque
     author = bench.team.order_by("name").first()
     assert isinstance(author, Person)
     pen = Pen(bench, author, start, timedelta(seconds=70))
-    pen.marks(follow(method_of(bench.session), bench.session.options, written, answers))
+    pen.marks(follow(method_of(bench.session), bench.options, written, answers))
     return pen
 
 
@@ -186,7 +186,8 @@ def _cross(section: Section, start: datetime) -> None:
     )
     for bench in session.benches.select_related("session"):
         late = 3.5 if bench.number == 2 else 0.0  # bench 2 stopped late: too small an energy
-        _wrote(bench, start + timedelta(minutes=11), warm(47.0, _WARMTH, 1600 + bench.number, late=late), answers)
+        order = [float(celsius) for celsius in bench.options["T_plan"].split(";")]
+        _wrote(bench, start + timedelta(minutes=11), warm(47.0, order, 1600 + bench.number, late=late), answers)
     _closed(session)
 
 

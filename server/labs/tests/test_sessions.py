@@ -24,6 +24,19 @@ class Planning(Room):
         self.assertEqual([bench["team"] for bench in benches], [["Sami"], ["Tova"], []])
         self.assertEqual(answer.json()["card"]["lacks"], ["1 bench has no team."])
 
+    def test_benches_take_shared_baths_in_different_orders_room_temperature_first(self) -> None:
+        plan = {"T_plan": "22; 40; 60", "baths": "2", "bath_places": "1"}
+        session = self.plan(method="rate-temperature", benches=2, options=plan, samples=[]).json()["card"]["id"]
+        client = self.as_(self.instructor)
+        client.post(f"/api/sessions/{session}/state", {"action": "open"}, "application/json")
+        titles = [
+            [step["title"] for step in client.get(f"/api/benches/{bench.pk}").json()["evaluation"]["steps"]]
+            for bench in Session.objects.get(pk=session).benches.order_by("number")
+        ]
+        warm = [[title for title in bench if "°C" in title] for bench in titles]
+        first, second = ([title.partition(" °C")[0][-2:] for title in bench] for bench in warm)
+        self.assertEqual((first, second), (["22", "40", "60"], ["22", "60", "40"]))
+
     def test_a_choice_sets_what_follows_from_it(self) -> None:
         """Sulfuric acid gives two H⁺ per formula without anybody saying so."""
         chosen = {option["key"]: option["text"] for option in self.plan().json()["options"]}

@@ -1183,6 +1183,11 @@ export interface components {
             kept: boolean;
             problem: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Lane: {
+            label: string;
+            turns: components["schemas"]["Turn"][];
+        };
         /**
          * @description * `keep` - keep
          *     * `look` - look
@@ -1292,6 +1297,11 @@ export interface components {
             };
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Order: {
+            bench: number;
+            values: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnAnswer: {
             key: string;
             trial: number | null;
@@ -1383,6 +1393,7 @@ export interface components {
             };
             parts: components["schemas"]["PartOut"][];
             supplies: components["schemas"]["Supplies"];
+            timetables: components["schemas"]["Timetable"][];
             result: string;
             relative: string;
             budget: components["schemas"]["BudgetOut"][];
@@ -1714,6 +1725,15 @@ export interface components {
             places: components["schemas"]["PlaceRequest"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Timetable: {
+            label: string;
+            minutes: number;
+            lanes: components["schemas"]["Lane"][];
+            orders: components["schemas"]["Order"][];
+            sentence: string;
+            meanwhile: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         TrialOut: {
             number: number;
             name: string;
@@ -1748,6 +1768,13 @@ export interface components {
             text: string;
             trial?: number | null;
             index?: number | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Turn: {
+            start: number;
+            end: number;
+            label: string;
+            benches: number[];
         };
         /** @description What a reading about to be kept is worth. */
         Verdict: {

@@ -13,6 +13,7 @@ from chromata_core.method.vocabulary import (
     Observation,
     OwnError,
     Quantity,
+    Shared,
     Slip,
     Step,
     Supply,
@@ -35,6 +36,10 @@ METHOD = Method(
         ListOption("T_plan", "Planned temperatures", "22; 40; 60; 70", "°C", "T_plan",
                    "Room temperature first. Each beaker bath is set about 5 °C above; what the tubes show is the record."),
         *cross.AGREE,
+        NumberOption("baths", "Water baths", "2", low="1", high="8", planning=True),
+        NumberOption("bath_places", "Benches at a bath", "4", low="1", high="24", planning=True),
+        NumberOption("bath_minutes", "At one temperature", "12", "min", "", "Five minutes for the tubes to warm, then two runs.", low="1", high="90", planning=True),
+        NumberOption("bath_change", "Heating a bath to the next", "10", "min", low="0", high="60", planning=True),
         NumberOption("V_thio_plan", "Thiosulfate for a run", "10", "mL", low="1", planning=True),
         NumberOption("T_ref", "Unit of temperature", "1000", "K", "1000 K", fixed=True),
         NumberOption("t_1", "Unit of time", "1", "s", "1 s", fixed=True),
@@ -107,6 +112,10 @@ METHOD = Method(
     supplies=(
         Supply("Sodium thiosulfate", "2 * V_thio_plan", "mL"), Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS),
         Supply("Tubes and thermometers, pairs", "2", "", "bench"),
+    ),
+    shared=(
+        Shared("Bath", "baths", "bath_places", "bath_minutes", "bath_change", "T_plan", free_first=True, free_label="At room temperature",
+               meanwhile="Draw the cross, label tubes, work out 1/T of what is done."),
     ),
     waste=cross.WASTE,
 )  # fmt: skip

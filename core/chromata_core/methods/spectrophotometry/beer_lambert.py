@@ -88,5 +88,6 @@ METHOD = Method(
         Target("Weakest standard, for 2 mL in a 10 mL flask", "c_stock * 2 / 10", "mol/L", "each further millilitre adds half as much again"),
     ),
     supplies=(*light.supplies("Stock of the plan's concentration"), Supply("Unknown", "V_made_plan", "mL", "bench")),
+    shared=light.SHARED,
     waste="What colours the solutions decides: copper, chromium and cobalt salts are collected as heavy-metal waste.",
 )  # fmt: skip

@@ -26,6 +26,7 @@ from chromata_core.method.vocabulary import (
     Reading,
     Role,
     Series,
+    Shared,
     Slip,
     Step,
     Supply,
@@ -53,9 +54,16 @@ def options(
         NumberOption("p", "Readings of each unknown", "1", symbol="p", help="Cuvette emptied and filled again between them.", low="1", high="10"),
         NumberOption("on_before", "Switched on before the session", "20", "min", help="Its lamp needs 15 to 20 min; whoever prepares switches it on first."),
         NumberOption("stale", "Zero again after", "20", "min", help="And after every break. Common practice.", low="1"),
+        NumberOption("meters", "Spectrophotometers", "2", low="1", high="24", planning=True),
+        NumberOption("meter_places", "Benches at one at a time", "1", low="1", high="6", planning=True),
+        NumberOption("meter_minutes", "A bench's turn", "12", "min", "", "Blank, standards and unknown, cuvette rinsed each time.", low="1", high="90", planning=True),
     )  # fmt: skip
 
 
+SHARED = (
+    Shared("Spectrophotometer", "meters", "meter_places", "meter_minutes",
+           meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
+)  # fmt: skip
 ROLES = (
     Role("pipette", "For the standards", ("graduated pipette", "burette", "pipette"), "pipette-graduated-10"),
     Role("flask", "Flask of a standard", ("flask",), "flask-10-a"),

@@ -114,5 +114,6 @@ METHOD = Method(
         Supply("6 mol/L nitric acid", "30 * V_flask_plan / 50", "mL", note=cautions.NITRIC),
         Supply("Alloy", "m_plan", "g"),
     ),
+    shared=light.SHARED,
     waste=cautions.COPPER_WASTE,
 )  # fmt: skip

@@ -109,5 +109,6 @@ METHOD = Method(
         Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "µmol/L", "above what is expected"),
     ),
     supplies=(*light.supplies("Stock of {ion} in the plan's concentration"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
+    shared=light.SHARED,
     waste="Silver and chromate are collected as hazardous waste, never poured down the sink.",
 )  # fmt: skip

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { sentence } from '../../api/client';
+import { Lanes } from '../../charts/Lanes';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Folded } from '../../identity/Folded';
 import { Pairs } from '../../identity/Pairs';
@@ -49,6 +50,11 @@ export function Consequences({ prediction, error, colour, benches, instruments }
           </Folded>
         </Sheet>
       )}
+      {prediction?.timetables.map((one) => (
+        <Sheet key={one.label} title="Who is where, when" note={one.label}>
+          <Lanes timetable={one} colour={colour} />
+        </Sheet>
+      ))}
       {prediction && <Needed needed={prediction.supplies} benches={benches} />}
       {prediction && (
         <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
