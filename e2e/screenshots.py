@@ -6,6 +6,7 @@ from pathlib import Path
 from playwright.sync_api import Page, sync_playwright
 
 FOLDER = Path(__file__).resolve().parents[1] / "docs/screenshots"
+OWN = "/experiments/brine-from-the-salt-works-how-dense"
 LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
 
 
@@ -16,8 +17,9 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("methods", "instructor", "/methods", LAPTOP, False, []),
     ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
     ("choices", "instructor", "/choices", LAPTOP, False, []),
-    ("hydrate", "instructor", "/methods/hydrate", LAPTOP, False, []),
+    ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
+    ("lanes", "instructor", "/plan?method=rate-temperature", LAPTOP, False, ["scroll 560"]),
     ("session", "instructor", "/sessions/11", LAPTOP, False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
     ("class", "instructor", "/sessions/9/floor", (1280, 900), False, []),
@@ -34,10 +36,12 @@ SIGN_IN = {"instructor": "Ilse Varga", "student": "Noor Amadi"}
 
 
 def act(page: Page, step: str) -> None:
-    """``type TEXT`` or ``click BUTTON``."""
+    """``type TEXT``, ``scroll PIXELS`` or ``click BUTTON``."""
     verb, _, what = step.partition(" ")
     if verb == "type":
         page.keyboard.type(what, delay=20)
+    elif verb == "scroll":
+        page.mouse.wheel(0, int(what))
     else:
         page.get_by_role("button", name=what).first.click()
     page.wait_for_timeout(900)

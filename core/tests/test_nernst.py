@@ -55,6 +55,11 @@ class Nernst(TestCase):
             expected = half_cell(plus).potential - half_cell(minus).potential
             self.assertAlmostEqual(float(choice.sets["E_lit"]), expected, delta=6e-4)
 
+    def test_a_logarithm_of_one_is_zero_on_paper_too(self) -> None:
+        """lg 1 is 0.00 with the figures of its concentrations, not the rest that a tiny step leaves behind."""
+        first = cell(["1.098", "1.071"], {}).trials[0]
+        self.assertEqual(next(q.shown.text for q in first.quantities if q.key == "x"), "0.00")
+
     def test_reversed_leads_are_stopped(self) -> None:
         outcome = cell(["-1.098"], {})
         self.assertEqual(next(f.level for f in outcome.findings if f.code == "y-sign"), "stop")

@@ -11,7 +11,7 @@ from chromata_core.method.outcome import Shown
 from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import NumberOption, Option, Quantity, Series
 from chromata_core.quantity.column import Column
-from chromata_core.quantity.rounding import leading_place, plain, with_figures
+from chromata_core.quantity.rounding import leading_place, plain, rounded, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import value_of
@@ -52,6 +52,8 @@ def shown(quantity: Quantity, value: float, item: Figured | list[Figured] | None
     if not isinstance(item, Figured) or item.place == inf:
         return Shown(with_figures(value, 4), 1, quantity.unit)
     place = round(item.place) + round(log10(unit(quantity.unit).factor))
+    if place >= 0 and not rounded(value, place):  # zero, but for what a step so tiny leaves behind
+        return Shown(plain(0.0, place), 1, quantity.unit)
     if place < 0 or leading_place(value) < -4:
         return Shown(with_figures(value, max(place + leading_place(value) + 1, 1)), 1, quantity.unit)
     return Shown(plain(value, place), 1, quantity.unit)

@@ -15,13 +15,12 @@ class Shown:
     unit: str
 
     @property
-    def parts(self) -> tuple[str, str]:
-        """The text that is sure, and the doubtful end of it."""
-        digits = [place for place, character in enumerate(self.text) if character.isdigit()]
-        if self.doubtful < 1 or not digits:
-            return self.text, ""
-        start = digits[-min(self.doubtful, len(digits))]
-        return self.text[:start], self.text[start:]
+    def parts(self) -> tuple[str, str, str]:
+        """The digits that are sure, their doubtful end, and a power of ten, which is neither."""
+        number, times, power = self.text.partition(" ×")
+        digits = [place for place, character in enumerate(number) if character.isdigit()]
+        start = digits[-min(self.doubtful, len(digits))] if self.doubtful > 0 and digits else len(number)
+        return number[:start], number[start:], times + power
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,10 +13,10 @@ register = template.Library()
 @register.filter
 def figure(shown: Shown) -> SafeString:
     """A number with its doubtful digits marked; words stay words."""
-    sure, doubtful = shown.parts
+    sure, doubtful, power = shown.parts
     if not doubtful:
-        return format_html("{}", sure)
-    return format_html('<span class="n">{}<span class="d">{}</span></span>', sure, doubtful)
+        return format_html("{}{}", sure, power)
+    return format_html('<span class="n">{}<span class="d">{}</span>{}</span>', sure, doubtful, power)
 
 
 @register.filter

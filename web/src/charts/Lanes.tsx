@@ -20,6 +20,7 @@ export function Lanes({ timetable, colour }: Props) {
     <Box component="figure" sx={{ m: 0 }}>
       <Box sx={{ overflowX: 'auto' }}>
         <Box sx={{ minWidth: NAME + 74 * starts.length }}>
+          <Box sx={{ fontSize: 12, color: ink.inkSoft, height: 0 }}>minutes</Box>
           <Box sx={{ ml: `${NAME}px`, height: 20, position: 'relative' }}>
             {[...starts, minutes].map((minute) => (
               <Box
@@ -35,7 +36,6 @@ export function Lanes({ timetable, colour }: Props) {
                 }}
               >
                 {minute}
-                {minute === minutes && ' min'}
               </Box>
             ))}
           </Box>

@@ -31,11 +31,15 @@ export function Figure({
   doubtful?: number;
   unit?: string;
 }) {
-  const split = doubtful > 0 && /\d/.test(text) ? doubtfulFrom(text, doubtful) : text.length;
+  // A power of ten behind the digits is no digit of theirs.
+  const end = text.includes(' ×') ? text.indexOf(' ×') : text.length;
+  const digits = text.slice(0, end);
+  const split = doubtful > 0 && /\d/.test(digits) ? doubtfulFrom(digits, doubtful) : end;
   return (
     <Mono>
-      {text.slice(0, split)}
-      {split < text.length && <Doubtful>{text.slice(split)}</Doubtful>}
+      {digits.slice(0, split)}
+      {split < end && <Doubtful>{digits.slice(split)}</Doubtful>}
+      {text.slice(end)}
       {unit && <span style={{ fontSize: '0.72em', fontWeight: 400 }}>&nbsp;{unit}</span>}
     </Mono>
   );

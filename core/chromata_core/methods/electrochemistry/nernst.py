@@ -63,7 +63,7 @@ METHOD = Method(
         Reading("T", "Temperature of the solutions", "°C", "thermometer", "T", scope="bench"),
         Observation("bridge", "Salt bridge", (Choice("fresh", "Fresh, touching both solutions"), Choice("dry", "Dry or loose: renew it")), until=("fresh",),
                     hint="A new paper strip for each solution; the metals do not touch it."),
-        Reading("E", "Cell potential", "V", "voltmeter", "E", hint="{plus} at the red lead. Wait until it stands still; keep the sign."),
+        Reading("E", "Cell potential", "V", "voltmeter", "E", hint="Red lead at {plus}. Wait until it stands still; keep the sign."),
     ),
     quantities=(
         Quantity("Q", "Reaction quotient", "(c_fixed / c_1)**p_ox / (c_plan / c_1)**p_red", "", "Q", when={"varied": "reduced"}),

@@ -14,11 +14,13 @@ interface Props {
   error: unknown;
   colour: string;
   benches: number;
+  /** How long the session is. */
+  minutes: number;
   instruments: string[];
 }
 
 /** What the choices lead to, as they are made. */
-export function Consequences({ prediction, error, colour, benches, instruments }: Props) {
+export function Consequences({ prediction, error, colour, benches, minutes, instruments }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       {error ? (
@@ -52,6 +54,11 @@ export function Consequences({ prediction, error, colour, benches, instruments }
       )}
       {prediction?.timetables.map((one) => (
         <Sheet key={one.label} title="Who is where, when" note={one.label}>
+          {one.minutes > minutes && (
+            <VerdictLine level="look" lead="Too long.">
+              The turns alone take {one.minutes} minutes; the session has {minutes}.
+            </VerdictLine>
+          )}
           <Lanes timetable={one} colour={colour} />
         </Sheet>
       ))}

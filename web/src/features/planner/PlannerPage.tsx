@@ -150,6 +150,7 @@ function Planner({ methods, sections, slug }: Props) {
             error={prediction.error}
             colour={colour}
             benches={Number(plan.benches)}
+            minutes={Number(plan.minutes)}
             instruments={tools.map((tool) => tool.name)}
           />
           {save.error && (
