@@ -8,7 +8,6 @@ from hypothesis import strategies as st
 
 from chromata_core.formula.figures import Figured, exact, figured
 from chromata_core.formula.parse import parse_formula
-from chromata_core.method.outcome import Shown
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, rounded, with_figures
 
@@ -110,10 +109,3 @@ class FiguresSchool(TestCase):
         ):
             with self.subTest(formula):
                 self.assertEqual(figured(parse_formula(formula), known).place, decimals)
-
-
-class Doubtful(TestCase):
-    def test_a_power_of_ten_is_not_in_doubt(self) -> None:
-        self.assertEqual(Shown("7.00 × 10³", 1, "J").parts, ("7.0", "0", " × 10³"))
-        self.assertEqual(Shown("−24.4", 2, "%").parts, ("−2", "4.4", ""))
-        self.assertEqual(Shown("Shows zero", 0, "").parts, ("Shows zero", "", ""))
