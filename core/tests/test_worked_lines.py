@@ -71,7 +71,8 @@ class FiguresShown(TestCase):
     def test_parts_of_a_number_that_are_in_doubt(self) -> None:
         for text, doubtful, parts in (
             ("22.64", 1, ("22.6", "4", "")), ("0.8726", 2, ("0.87", "26", "")), ("8.5", 2, ("", "8.5", "")),
-            ("120", 0, ("120", "", "")), ("Overshot", 0, ("Overshot", "", "")), ("7.00 × 10³", 1, ("7.0", "0", " × 10³")),
+            ("120", 0, ("120", "", "")), ("Overshot", 0, ("Overshot", "", "")),
+            ("7.00 × 10³", 1, ("7.0", "0", " × 10³")),
         ):  # fmt: skip
             self.assertEqual(Shown(text, doubtful, "").parts, parts)
 
