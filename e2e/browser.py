@@ -87,8 +87,8 @@ def _until_idle() -> None:
 
 
 def give_file(page: Page, name: str, text: str) -> None:
-    """Chooses a file of that text in the page's file field."""
-    page.locator("input[type=file]").set_input_files(
+    """Chooses a file of that text in the page's file field (not the camera's)."""
+    page.locator("input[type=file]:not([accept^=image])").set_input_files(
         FilePayload(name=name, mimeType="text/plain", buffer=text.encode())
     )
 

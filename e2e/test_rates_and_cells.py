@@ -21,6 +21,25 @@ class Rates(BenchCase):
         expect(page.get_by_text("43.4").first).to_be_visible()
         expect(page.get_by_role("img", name="4 points. They lie within").first).to_be_visible()
 
+    def test_the_stopwatch_of_the_bench_runs_through_a_reload(self) -> None:
+        page, _ = self.bench_of("rate-concentration")
+        page.get_by_role("button", name="Done, go on").click()
+        self.keep(page, "10.00")
+        page.get_by_role("button", name="Clear", exact=True).click()
+        for celsius in ("21.8", "21.9"):
+            self.keep(page, celsius)
+        page.get_by_role("button", name="Start the stopwatch").click()
+        expect(page.get_by_role("timer")).to_be_visible()
+        page.wait_for_timeout(1200)
+        page.reload()
+        expect(page.get_by_role("timer")).to_be_visible()
+        page.locator("main input").first.focus()
+        page.keyboard.press("Space")
+        shown = page.locator("main input").first.input_value()
+        self.assertRegex(shown, r"^\d+\.\d$")
+        self.assertGreater(float(shown), 1.1)
+        expect(page.get_by_role("button", name="Keep reading")).to_be_enabled()
+
     def test_the_order_of_a_reaction(self) -> None:
         page, bench = self.bench_of("rate-concentration")
         self.follow(page, bench, {("V_thio", 2, None): looked_at("8.0", "8.0 on a graduated pipette: 8.00?")})

@@ -128,7 +128,12 @@ def _simulate(options: argparse.Namespace) -> tuple[str, object]:
     chosen = _method(options.method)
     sheet = rehearse(chosen, options.seed, None, options.fault)
     readings = [{"key": g.key, "trial": g.trial, "index": g.index, "text": g.text} for g in sheet.given]
-    data = {"method": chosen.slug, "options": dict(sheet.options), "readings": readings}
+    data = {
+        "method": chosen.slug,
+        "options": dict(sheet.options),
+        "instruments": dict(sheet.instruments),
+        "readings": readings,
+    }
     rows = [",".join(("" if row[c] is None else str(row[c])) for c in COLUMNS) for row in readings]
     return "\n".join((",".join(COLUMNS), *rows)), data
 

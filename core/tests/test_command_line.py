@@ -27,13 +27,15 @@ SHEET = {
 }
 
 
-class CommandLine(TestCase):
+class Command(TestCase):
     def run_command(self, *arguments: str, stdin: str = "") -> tuple[int, str, str]:
         out, err = io.StringIO(), io.StringIO()
         with redirect_stdout(out), redirect_stderr(err), patch("sys.stdin", io.StringIO(stdin)):
             status = main(arguments)
         return status, out.getvalue(), err.getvalue()
 
+
+class CommandLine(Command):
     def test_methods_are_listed(self) -> None:
         status, out, _ = self.run_command("methods")
         self.assertEqual(status, 0)
@@ -107,3 +109,49 @@ class CommandLine(TestCase):
     def test_json_errors_are_json(self) -> None:
         status, out, _ = self.run_command("describe", "nothing", "--json")
         self.assertEqual((status, json.loads(out)["error"]), (1, "sheet"))
+
+
+class OwnMethods(Command):
+    """From a method that ships to a file of one's own, and on with that file as with any method."""
+
+    def file(self, folder: str, name: str, text: str) -> str:
+        path = Path(folder) / name
+        path.write_text(text, encoding="utf-8")
+        return str(path)
+
+    def test_exported_changed_checked_simulated_and_computed(self) -> None:
+        data = json.loads(self.run_command("export", "hydrate")[1])
+        data["title"], data["quantities"][0]["label"] = "Our crystals", "Crystals before heating"
+        with tempfile.TemporaryDirectory() as folder:
+            mine = self.file(folder, "mine.json", json.dumps(data))
+            self.assertIn("“Our crystals” holds and is complete.", self.run_command("check", mine)[1])
+            self.assertIn("Our crystals", self.run_command("describe", mine)[1])
+            status, sheet, _ = self.run_command("simulate", mine, "--seed", "3", "--json")
+            self.assertEqual(status, 0)
+            out = self.run_command("compute", mine, self.file(folder, "sheet.json", sheet))[1]
+            self.assertIn("Water per formula unit", out)
+            csv_text = self.run_command("simulate", mine, "--seed", "3")[1]
+            as_csv = self.run_command("compute", mine, self.file(folder, "sheet.csv", csv_text))[1]
+            self.assertEqual(as_csv, out)
+
+    def test_a_seed_is_a_bench_and_a_fault_bends_it(self) -> None:
+        first, again, other = (self.run_command("simulate", "hydrate", "--seed", seed)[1] for seed in ("1", "1", "2"))
+        self.assertEqual(first, again)
+        self.assertNotEqual(first, other)
+        self.assertNotEqual(self.run_command("simulate", "hydrate", "--seed", "1", "--fault", "not-dry")[1], first)
+
+    def test_what_does_not_hold_or_lacks_something_is_said(self) -> None:
+        whole = json.loads(self.run_command("export", "hydrate")[1])
+        wrong = {**whole, "quantities": [{**whole["quantities"][0], "unit": "mL"}, *whole["quantities"][1:]]}
+        cases = (
+            ("{", "not JSON"), (json.dumps({}), "chromata-method"), (json.dumps(wrong), "gives mass"),
+            (json.dumps({**whole, "waste": ""}), "where the waste goes"),
+            (json.dumps({**whole, "colour": 1}), "“colour”"),
+        )  # fmt: skip
+        with tempfile.TemporaryDirectory() as folder:
+            for text, sentence in cases:
+                with self.subTest(sentence):
+                    status, out, err = self.run_command("check", self.file(folder, "mine.json", text))
+                    self.assertEqual((status, out), (1, ""))
+                    self.assertIn(sentence, err)
+        self.assertIn("“not-dry”", self.run_command("simulate", "hydrate", "--fault", "dry")[2])

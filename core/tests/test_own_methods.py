@@ -11,8 +11,10 @@ from hypothesis import strategies as st
 
 from chromata_core.errors import SheetError
 from chromata_core.method.as_json import from_json, to_json
+from chromata_core.method.blank import blank
 from chromata_core.method.complete import lacks
 from chromata_core.method.evaluate import evaluate
+from chromata_core.method.form import vocabulary
 from chromata_core.method.load import problems_of
 from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method, methods
@@ -141,6 +143,61 @@ class WhatIsWrongIsSaid(TestCase):
         self.assertIn("changes no result", " ".join(lacks(from_json(same))))
         short = put(HYDRATE, ("example", "readings", 1, 3), "31.900")
         self.assertIn("not in order", " ".join(lacks(from_json(short))))
+
+
+class TheForm(TestCase):
+    """What the editor is told of the vocabulary is what the vocabulary is."""
+
+    def setUp(self) -> None:
+        self.records = {record.name: record for record in vocabulary()}
+
+    def test_every_field_of_every_method_that_ships_is_in_it(self) -> None:
+        def look(value: Any, name: str) -> None:
+            record = self.records[name]
+            known = {field.name: field for field in record.fields}
+            for key, inner in value.items():
+                if key in ("kind", "format", "format_version"):
+                    continue
+                self.assertIn(key, known, name)
+                field = known[key]
+                for one in inner if field.many else [inner]:
+                    if field.kind == "word" and one is not None:
+                        self.assertEqual(self.records[one["kind"]].use, field.of[0])
+                        look(one, one["kind"])
+                    elif field.kind == "record" and one is not None:
+                        look(one, field.of[0])
+                    elif field.kind == "choice":
+                        self.assertIn(one, field.of)
+
+        for declared in methods().values():
+            look(to_json(declared), "method")
+
+    def test_a_new_record_of_every_kind_can_be_read_and_says_what_it_needs(self) -> None:
+        """Put into a method as the editor puts it: read without a word about its form; what it names is asked for."""
+        places = {"check": "checks", "chart": "charts", "option": "options", "reading": "readings"}
+        for record in (r for r in self.records.values() if r.use in places):
+            with self.subTest(record.name):
+                own = copy.deepcopy(HYDRATE)
+                own.setdefault(places[record.use], []).append(record.start)
+                declared = from_json(own)
+                names = [field for field in record.fields if field.kind == "name" and field.required and not field.many]
+                if names or record.use in ("option", "reading"):
+                    self.assertTrue(problems_of(declared))
+
+    def test_help_is_a_sentence_for_people(self) -> None:
+        for record in self.records.values():
+            self.assertRegex(record.help, r"\.$", record.name)
+            self.assertNotIn("``", record.help)
+            for field in record.fields:
+                self.assertTrue(field.label)
+                self.assertEqual(len(field.words), len(field.of) if field.kind == "choice" else 0)
+
+
+class Empty(TestCase):
+    def test_an_empty_method_holds_and_says_what_it_lacks(self) -> None:
+        empty = blank("new", "New")
+        self.assertEqual(problems_of(empty), [])
+        self.assertEqual(len(lacks(empty)), 6)
 
 
 ANYTHING: st.SearchStrategy[object] = st.recursive(

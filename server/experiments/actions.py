@@ -2,6 +2,7 @@
 
 import json
 from collections.abc import Mapping, Sequence
+from functools import lru_cache
 from typing import Any
 
 from django.db import transaction
@@ -20,7 +21,7 @@ from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import methods
 from chromata_core.simulation.rehearse import rehearse
 from config.errors import Refused
-from experiments.declared import keep, method_named
+from experiments.declared import forget, keep, kept_method, method_named
 from experiments.models import Experiment, Version
 from experiments.shapes import Row, TrialRun
 from people.models import Person
@@ -62,10 +63,12 @@ def _free_slug(title: str) -> str:
 
 
 def _write(experiment: Experiment, number: int, data: Mapping[str, Any], note: str) -> Version:
+    before = list(experiment.versions.filter(number=number).values_list("declaration_id", flat=True))
     named = {**data, "slug": experiment.slug, "version": number}
     version, _ = Version.objects.update_or_create(
         experiment=experiment, number=number, defaults={"declaration": keep(named), "note": note}
     )
+    forget(before)
     return version
 
 
@@ -83,10 +86,13 @@ def save(experiment: Experiment, data: Mapping[str, Any], note: str) -> None:
         raise Refused("This declaration is larger than any method can be. Make two of it.", 413)
 
 
-def looked_at(data: object) -> tuple[Method | None, list[str], list[str]]:
-    """A draft's method once it holds, else None; its contradictions, and what it lacks."""
+@lru_cache(maxsize=64)
+def looked_at(content: str) -> tuple[Method | None, list[str], list[str]]:
+    """A draft's method once it holds, else None; its contradictions, and what it lacks. ``content`` is the hash of the
+    declaration, so that one that was looked at before is not worked again.
+    """
     try:
-        declared = from_json(data)
+        declared = kept_method(content)
     except SheetError as error:
         return None, error.problems, []
     problems = problems_of(declared)
@@ -97,7 +103,7 @@ def try_out(experiment: Experiment, seed: int | None, fault: str, rows: Sequence
             instruments: Mapping[str, str]) -> TrialRun:  # fmt: skip
     """A trial run of the draft: on simulated readings if there is a ``seed``, else on those that were typed."""
     version = latest(experiment)
-    declared = load(from_json(version.declaration.data))
+    declared = load(kept_method(version.declaration_id))
     try:
         if seed is not None:
             sheet = rehearse(declared, seed, options or None, fault)
@@ -127,7 +133,7 @@ def make_ready(experiment: Experiment, note: str) -> None:
     version = latest(experiment)
     if version.ready_at:
         raise Refused("This version is ready already. Change something, and a new version begins.")
-    _, problems, missing = looked_at(version.declaration.data)
+    _, problems, missing = looked_at(version.declaration_id)
     if problems or missing:
         raise SheetError([*problems, *missing])
     if version.tried != version.declaration_id:
@@ -152,6 +158,7 @@ def discard(experiment: Experiment) -> None:
     if last.ready_at:
         raise Refused("There is no draft to throw away: the last version is ready, and ready versions are kept.")
     last.delete()
+    forget([last.declaration_id])
     if not experiment.versions.exists():
         experiment.delete()
 

@@ -27,6 +27,11 @@ def keep(data: dict[str, Any]) -> Declaration:
     return kept
 
 
+def forget(contents: Iterable[str]) -> None:
+    """Drops declarations that no version and no session names any more: a draft leaves one at every pause."""
+    Declaration.objects.filter(pk__in=contents, versions=None, sessions=None).delete()
+
+
 @lru_cache(maxsize=256)
 def kept_method(content: str) -> Method:
     """The method of a kept declaration, by its hash."""

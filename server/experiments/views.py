@@ -143,14 +143,13 @@ def _file(name: str, data: dict[str, Any]) -> JsonResponse:
 
 def _page(experiment: Experiment) -> ExperimentPage:
     version = actions.latest(experiment)
-    data = version.declaration.data
-    declared, problems, lacks = actions.looked_at(data)
+    declared, problems, lacks = actions.looked_at(version.declaration_id)
     return ExperimentPage(
         card=_card(experiment),
         number=version.number,
         ready=version.ready_at is not None,
         note=version.note,
-        declaration=data,
+        declaration=version.declaration.data,
         problems=problems,
         lacks=lacks,
         tried=version.tried == version.declaration_id,

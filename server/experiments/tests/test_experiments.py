@@ -3,13 +3,15 @@
 import copy
 import json
 import random
+from dataclasses import replace
 from typing import Any
+from unittest.mock import patch
 
 from django.test import Client
 
 from chromata_core.method.as_json import to_json
-from chromata_core.methods.registry import method
-from experiments.models import Experiment
+from chromata_core.methods.registry import method, methods
+from experiments.models import Declaration, Experiment
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, Room, entry, write
@@ -90,6 +92,18 @@ class FromCopyToSession(Own):
     def test_methods_that_ship_are_frozen_with_a_session_as_well(self) -> None:
         assert self.session.declaration is not None
         self.assertEqual(self.session.declaration.data, to_json(method("acid-base-titration")))
+
+    def test_a_new_release_changes_no_session_that_was_opened(self) -> None:
+        """The method that ships is changed under an open session and under a planned one: only the second follows."""
+        session, later = self.session_of("hydrate"), self.session_of("hydrate")
+        Session.objects.filter(pk=later.pk).update(declaration=None)  # as one that is not opened yet
+        before = self.measured(session)
+        shipped = method("hydrate")
+        half = {"m_water": "(m_before - last(m_heated)) / 2"}
+        halved = tuple(replace(q, formula=half.get(q.key, q.formula)) for q in shipped.quantities)
+        with patch.dict(methods(), {"hydrate": replace(shipped, version=2, quantities=halved)}):
+            self.assertEqual(self.measured(session), before)
+            self.assertAlmostEqual(self.measured(Session.objects.get(pk=later.pk))["w"], before["w"] / 2)
 
     def test_the_class_sees_it_in_the_method_book_and_others_do_not(self) -> None:
         slug = self.begin(copy_of="hydrate", title="Ours")["card"]["slug"]
@@ -182,6 +196,17 @@ class Drafts(Own):
         other = self.begin(title="Never ready")["card"]["slug"]
         client.delete(f"/api/experiments/{other}")
         self.assertFalse(Experiment.objects.filter(slug=other).exists())
+
+    def test_what_a_draft_said_before_is_not_heaped_up(self) -> None:
+        page = self.begin(copy_of="hydrate", title="Ours")
+        slug, before = page["card"]["slug"], Declaration.objects.count()
+        for number in range(5):
+            self.save(slug, {**page["declaration"], "question": f"How many, {number}?"})
+        self.assertEqual(Declaration.objects.count(), before)
+        self.ready(slug)
+        self.session_of(slug)
+        self.save(slug, {**page["declaration"], "question": "And now?"})
+        self.assertEqual(Declaration.objects.count(), before + 1)  # the session's stays
 
     def test_whatever_is_sent_the_answer_is_a_sentence(self) -> None:
         page = self.begin(copy_of="hydrate")

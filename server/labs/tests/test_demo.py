@@ -50,7 +50,7 @@ class Demo(TestCase):
     def test_the_own_experiment_is_ready_and_a_draft_is_begun(self) -> None:
         experiment = Experiment.objects.get()
         self.assertEqual([version.ready_at is not None for version in experiment.versions.all()], [False, True])
-        declared, problems, missing = looked_at(latest(experiment).declaration.data)
+        declared, problems, missing = looked_at(latest(experiment).declaration_id)
         self.assertEqual((problems, missing), ([], []))
         assert declared
         self.assertEqual(len(declared.questions), 3)

@@ -9,6 +9,7 @@ import { partOf, standing, toolOf, type Bench, type Task } from './hand';
 import { Entry } from './Entry';
 import { Keypad } from './Keypad';
 import { Reason } from './Reason';
+import { Stopwatch } from './Stopwatch';
 import { useStrayDigits } from './useStrayDigits';
 import { useTry } from './useTry';
 
@@ -97,6 +98,14 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
             {unit}
           </Box>
         </Box>
+        {tool?.kind === 'stopwatch' && (
+          <Stopwatch
+            place={`stopwatch/${bench.id}/${task.key}/${task.trial}/${task.index}`}
+            decimals={tool.decimals}
+            colour={colour}
+            onStop={setText}
+          />
+        )}
         {tool && !text && <Expected decimals={tool.decimals} unit={unit} />}
         {text && verdict && (
           <VerdictLine level={verdict.level} lead={verdict.lead} steady>
