@@ -8,6 +8,7 @@ from chromata_core.method.beside import Beside
 from chromata_core.method.describe import OptionChosen, PartOut
 from chromata_core.method.finding import Level
 from chromata_core.method.outcome import Evaluation, ResultOut, Shown, TrialOut
+from chromata_core.planning.timetable import Timetable
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
 
@@ -80,6 +81,7 @@ class SessionPlan:
     samples: list[SampleGiven]
     comparable: list[Comparable]
     comparison: str
+    timetables: list[Timetable]
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,8 +2,9 @@
 
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.describe import options_chosen
-from chromata_core.method.sheet import active, resolve_options
+from chromata_core.method.sheet import Sheet, active, bind, resolve_options
 from chromata_core.method.vocabulary import Reading
+from chromata_core.planning.timetable import timetables
 from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
@@ -68,6 +69,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         samples=_samples(session, may_see_accepted(person, session)),
         comparable=[Comparable(q.key, q.label, q.unit) for q in active(chosen.quantities, options) if q.accepted],
         comparison=session.comparison.get("label", ""),
+        timetables=timetables(bind(chosen, Sheet(options, session.instruments, stock=own)), len(benches)),
     )
 
 

@@ -1620,6 +1620,7 @@ export interface components {
             samples: components["schemas"]["SampleGiven"][];
             comparable: components["schemas"]["Comparable"][];
             comparison: string;
+            timetables: components["schemas"]["Timetable"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {

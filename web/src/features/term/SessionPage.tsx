@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { Link, useNavigate, useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useSession, useSessionState } from '../../api/hooks';
+import { Lanes } from '../../charts/Lanes';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
@@ -83,6 +84,11 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           <Sheet title="Instruments at each bench">
             <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
           </Sheet>
+          {plan.timetables.map((one) => (
+            <Sheet key={one.label} title="Who is where, when" note={one.label}>
+              <Lanes timetable={one} colour={accent(card.family)} />
+            </Sheet>
+          ))}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
           <Teams plan={plan} />
