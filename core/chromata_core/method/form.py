@@ -71,9 +71,10 @@ def _add(kind: type, use: str, found: dict[str, RecordOut]) -> None:
 
 
 def _help(kind: type) -> str:
-    """The docstring's first paragraph, as a sentence for people."""
-    first = inspect.getdoc(kind) or ""
-    return re.sub(r"``([^`]*)``", r"“\1”", re.sub(r"\s+", " ", first.split("\n\n")[0]))
+    """The docstring's first paragraph, as a sentence for people: fields by what the form calls them."""
+    first = re.sub(r"\s+", " ", (inspect.getdoc(kind) or "").split("\n\n")[0])
+    named = {field.name: _label(field.name, name_of(kind)) for field in fields(kind)}
+    return re.sub(r"``([^`]*)``", lambda found: f"“{named.get(found[1], found[1])}”", first)
 
 
 def _label(name: str, owner: str = "") -> str:

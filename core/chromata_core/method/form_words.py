@@ -7,9 +7,14 @@ LONG = (
     "lead", "then", "detail", "why", "do", "what", "help", "hint", "says", "looks", "remedy", "note", "waste",
     "question", "reaction", "positive", "hazards", "questions", "cautions", "sentence",
 )  # fmt: skip
+_IN_FORMULAS = (
+    "number-option", "substance-option", "list-option", "pairs-option", "reading", "series", "quantity",
+)  # fmt: skip
 # What people call a field; every other is called as it is named.
 LABELS = {
-    "key": "Name in formulas", "unit": "Unit", "default": "Usual one", "when": "Only under", "limit": "±",
+    "key": "Short name",
+    **{f"{owner}.key": "Name in formulas" for owner in _IN_FORMULAS},
+    "unit": "Unit", "default": "Usual one", "when": "Only under", "limit": "±",
     "limit_distribution": "± is", "limit_label": "Its line in the budget", "low": "At least", "high": "At most",
     "sets": "Sets", "words": "Words put into texts", "zero_of": "Start of", "echo": "Say back", "follows": "Follows",
     "voids": "Choices that void", "lead": "Do this", "then": "… and then", "reads": "Reads", "until": "Until",

@@ -31,7 +31,7 @@ export function ResultCard({
       }}
     >
       <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft }}>{resultName(result)}</Box>
-      <Box sx={{ fontSize: small ? 19 : 27, fontWeight: 700, lineHeight: 1.25 }}>
+      <Box sx={{ fontSize: small ? 19 : 27, fontWeight: 700, lineHeight: 1.4 }}>
         <Figure text={result.shown.text} doubtful={result.shown.doubtful} />
         <Box
           component="span"
