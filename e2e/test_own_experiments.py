@@ -57,6 +57,17 @@ class OwnExperiments(BrowserCase):
         self.says(page, "Kettle crystals")
         self.assertEqual(Session.objects.get(title="Kettle crystals").method, Experiment.objects.get().slug)
 
+        # the class works by it
+        page.get_by_role("button", name="Open the session").click()
+        self.says(page, "Front of the room")
+        bench = Session.objects.get(title="Kettle crystals").benches.get(team=self.student)
+        student = self.sign_in(self.student, f"/benches/{bench.pk}")
+        student.get_by_role("button", name="Done, go on").click()
+        student.keyboard.type("31.482")
+        self.says(student, "Keep.")
+        student.keyboard.press("Enter")
+        expect(student.locator("main h1")).to_have_text("Crucible, lid and hydrate, crucible 1")
+
     def pick(self, page: Page, label: str, option: str) -> None:
         page.get_by_role("combobox", name=label).click()
         page.get_by_role("option", name=option).click()

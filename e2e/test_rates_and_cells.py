@@ -46,6 +46,19 @@ class Rates(BenchCase):
         expect(page.get_by_text("1.03").first).to_be_visible()
 
 
+class Plan(BenchCase):
+    def test_shared_baths_are_drawn_and_too_short_a_session_is_told(self) -> None:
+        page = self.sign_in(self.instructor, "/plan?method=rate-temperature")
+        lanes = page.get_by_role("figure").filter(has_text="Bath 1")
+        expect(lanes).to_contain_text("At room temperature")
+        expect(lanes).to_contain_text("8 benches are through after 60 minutes")
+        page.get_by_label("Water baths").fill("4")
+        expect(lanes).to_contain_text("Bath 4")
+        page.get_by_label("Benches at a bath").fill("1")
+        page.get_by_label("Minutes").fill("60")
+        expect(page.get_by_text("The turns alone take")).to_be_visible()
+
+
 class Cells(BenchCase):
     def test_every_pair_of_metals_and_a_meter_over_its_range(self) -> None:
         page, bench = self.bench_of("voltaic-cells")

@@ -83,9 +83,11 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             </Sheet>
           )}
           <Sheet title="Worked computation">
-            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-              Taken as known: {report.known.map((one) => one.text).join(' · ')}
-            </Box>
+            {report.known.length > 0 && (
+              <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+                Taken as known: {report.known.map((one) => one.text).join(' · ')}
+              </Box>
+            )}
             <WorkedLines lines={report.lines} />
             <PathBack evaluation={report.evaluation} colour={colour} />
           </Sheet>
