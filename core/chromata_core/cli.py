@@ -1,4 +1,4 @@
-"""The command line: methods · choices · describe · compute · simulate · export · check. The core alone, no database.
+"""The command line: methods · describe · compute · simulate · export · check · vocabulary · choices. No database.
 
 A METHOD is the slug of one that ships, or the file of one's own. Prints people's text, or JSON with --json. Exit
 status 0: it worked; 1: the input is wrong; 2: the command is.
@@ -18,6 +18,7 @@ from chromata_core.method.complete import lacks
 from chromata_core.method.describe import card, page, readings_schema
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import explain
+from chromata_core.method.form import vocabulary
 from chromata_core.method.load import load
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, WorkedLine
@@ -46,6 +47,7 @@ def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="chromata", description="The computation of Chromata, on the command line.")
     commands = parser.add_subparsers(dest="command", required=True, metavar=" | ".join(_COMMANDS))
     listing = commands.add_parser("methods", help="list the experiments")
+    spoken = commands.add_parser("vocabulary", help="the records in which an experiment of one's own is written")
     choices = commands.add_parser("choices", help="choices that change a last digit, and what others would give")
     describe = commands.add_parser("describe", help="one experiment: readings, options, formulas, JSON Schema")
     compute = commands.add_parser("compute", help="readings in (JSON or CSV), results with uncertainty out")
@@ -59,7 +61,7 @@ def _parser() -> argparse.ArgumentParser:
     compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
     compute.add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
     compute.add_argument("--seed", type=int, default=1, metavar="N", help="of the random draws (1)")
-    for command in (listing, choices, describe, compute, simulate, export, check):
+    for command in (listing, choices, spoken, describe, compute, simulate, export, check):
         command.add_argument("--json", action="store_true", help="JSON instead of text")
     return parser
 
@@ -74,6 +76,17 @@ def _methods(_: argparse.Namespace) -> tuple[str, object]:
 def _choices(_: argparse.Namespace) -> tuple[str, object]:
     said = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
     return "\n".join(said), [asdict(choice) for choice in CHOICES]
+
+
+def _vocabulary(_: argparse.Namespace) -> tuple[str, object]:
+    lines = []
+    for record in vocabulary():
+        lines += ["", f"{record.name}{f' ({record.use})' if record.use else ''}: {record.help}"]
+        for field in record.fields:
+            of = f" of {' | '.join(field.of)}" if field.of else ""
+            form = f"{field.kind}{', many' if field.many else ''}{of}"
+            lines.append(f"  {field.name:<20} {form}{'' if field.required else ', may be left out'}")
+    return "\n".join(lines[1:]), [asdict(record) for record in vocabulary()]
 
 
 def _describe(options: argparse.Namespace) -> tuple[str, object]:
@@ -172,7 +185,7 @@ def _text_of(name: str) -> str:
 
 _COMMANDS = {
     "methods": _methods, "choices": _choices, "describe": _describe, "compute": _compute, "simulate": _simulate,
-    "export": _export, "check": _check,
+    "export": _export, "check": _check, "vocabulary": _vocabulary,
 }  # fmt: skip
 
 if __name__ == "__main__":

@@ -134,6 +134,15 @@ class OwnMethods(Command):
             as_csv = self.run_command("compute", mine, self.file(folder, "sheet.csv", csv_text))[1]
             self.assertEqual(as_csv, out)
 
+    def test_the_vocabulary_names_every_record_that_a_file_may_hold(self) -> None:
+        records = {one["name"] for one in json.loads(self.run_command("vocabulary", "--json")[1])}
+        text = self.run_command("vocabulary")[1]
+        for slug in ("hydrate", "voltaic-cells", "beer-lambert"):
+            data = json.loads(self.run_command("export", slug)[1])
+            for name in {part["kind"] for key in ("options", "readings", "checks", "charts") for part in data[key]}:
+                self.assertIn(name, records)
+                self.assertIn(f"\n{name} (", text)
+
     def test_a_seed_is_a_bench_and_a_fault_bends_it(self) -> None:
         first, again, other = (self.run_command("simulate", "hydrate", "--seed", seed)[1] for seed in ("1", "1", "2"))
         self.assertEqual(first, again)

@@ -103,6 +103,8 @@ class WhatIsWrongIsSaid(TestCase):
         self.says(formula, "last(m_before)", "wants a series")
         self.says(("quantities", 0, "unit"), "grammm", "not a unit known here")
         self.says(("checks", 2, "quantity"), "m_hydrat", "no quantity “m_hydrat”")
+        self.says(("checks", 2, "low"), "option:least", "no number option “least”")
+        self.says(("checks", 2, "high"), "plenty", "Within, m_hydrate", "not one number")
         self.says(("readings", 0, "role"), "scale", "no instrument role “scale”")
         self.says(("roles", 0, "default"), "burette-50-a", "none of balance")
         self.says(("roles", 0, "default"), "kitchen-scale", "no instrument")

@@ -9,6 +9,7 @@ from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding, Level
 from chromata_core.method.names import (
     EntryName,
+    LimitText,
     NumberName,
     ObservationName,
     PlanName,
@@ -31,8 +32,8 @@ class Within:
     quantity: QuantityName
     why: str
     do: str
-    low: str = ""
-    high: str = ""
+    low: LimitText = ""
+    high: LimitText = ""
     level: Level = "look"
     on: EntryName = ""
 

@@ -31,7 +31,8 @@ LABELS = {
     "questions": "Closing questions", "hazards": "Cautions", "quantities": "Quantities, each with its formula",
     "compares": "Products are compared by", "path": "Shown as the way back to the sample", "minimum": "At least",
     "maximum": "At most", "supplies": "What is used up", "targets": "What to aim at", "supply": "Supply",
-    "stores": "What later sessions can use", "example": "Worked example", "errors": "Errors of judgement",
+    "method.shared": "Equipment that benches share", "stores": "What later sessions can use", "example": "Worked example",
+    "errors": "Errors of judgement",
     "photo": "A picture is offered of", "scope": "How often", "beside": "Read in turn with",
     "logged": "May be taken over from a file",
 }  # fmt: skip
@@ -46,7 +47,6 @@ CHOICES = {
 # Fields that are asked for at once although they need not be there.
 OFTEN = (
     "scope", "unit", "symbol", "hint", "result", "until", "then", "reads", "cautions", "low", "high", "choices",
-    "limit",
-    "quantity", "formula", "help", "charts", "slips", "faults", "trials", "waste", "stores", "targets", "supplies",
-    "compares", "path", "source",
+    "limit", "quantity", "formula", "help", "charts", "slips", "faults", "trials", "waste", "stores", "shared", "targets",
+    "supplies", "compares", "path", "source",
 )  # fmt: skip

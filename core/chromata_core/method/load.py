@@ -8,6 +8,7 @@ from chromata_core.errors import ChromataError, DeclarationError, unknown
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.method.checks import Within
 from chromata_core.method.names import misnamed
 from chromata_core.method.schools import AGREEMENT
 from chromata_core.method.sheet import active, resolve_options
@@ -168,6 +169,10 @@ def _references(method: Method) -> Iterator[str]:
         if isinstance(part, Observation) and not {*part.voids, *part.until} <= {choice.key for choice in part.choices}:
             yield f"Observation “{part.key}” names a choice it does not have."
     yield from _limits(method, options)
+    for check in method.checks:
+        if isinstance(check, Within):
+            for text in (check.low, check.high):
+                yield from _number(f"Within, {check.quantity}", text) if text and ":" not in text else ()
     if method.trials.agree and not set(AGREEMENT) <= options:
         yield f"Trials agree by “{method.trials.agree}”, but the options {', '.join(AGREEMENT)} are missing."
     results = {q.key for q in method.quantities if q.result}

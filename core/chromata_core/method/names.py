@@ -36,6 +36,13 @@ ChoiceName = Annotated[str, Names("choice option", ("choice",))]
 NominalName = Annotated[str, Names("list option or reading", ("list", "reading", "series"))]
 RoleName = Annotated[str, Names("instrument role", ("role",))]
 StepName = Annotated[str, Names("step", ("step",))]
+# A limit as text: a number, or where it stands: ``option:key``, ``-option:key``, ``quantity:key``, ``scale:key``.
+LIMIT = "limit"
+LimitText = Annotated[str, LIMIT]
+_LIMITS = {
+    "option": Names("number option", ("number",)), "-option": Names("number option", ("number",)),
+    "quantity": Names("quantity", ("quantity",)), "scale": Names("reading", ("reading", "series")),
+}  # fmt: skip
 
 
 @lru_cache(maxsize=256)
@@ -84,8 +91,12 @@ def _named(record: object) -> Iterator[tuple[str, str, Names, str]]:
     if not is_dataclass(record) or isinstance(record, type):
         return
     for field in fields(record):
-        value = getattr(record, field.name)
-        names = names_in(hints(type(record))[field.name])
+        value, hint = getattr(record, field.name), hints(type(record))[field.name]
+        names = names_in(hint)
+        if LIMIT in get_args(hint):
+            place, _, key = value.partition(":")
+            yield from ((_owner(record), field.name, _LIMITS[place], key),) if place in _LIMITS else ()
+            continue
         if names is None:
             yield from _named(value)
         else:

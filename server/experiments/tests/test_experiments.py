@@ -7,6 +7,7 @@ from dataclasses import replace
 from typing import Any
 from unittest.mock import patch
 
+from django.conf import settings
 from django.test import Client
 
 from chromata_core.method.as_json import to_json
@@ -280,5 +281,8 @@ class Reach(Own):
         records = {one["name"]: one for one in self.as_(self.instructor).get("/api/vocabulary").json()}
         fields = {field["name"] for field in records["method"]["fields"]}
         self.assertTrue(set(to_json(method("hydrate"))) - {"format", "format_version"} <= fields)
+        chapters = (settings.ROOT / "web/src/features/experiments/chapters.ts").read_text(encoding="utf-8")
+        for name in fields - {"slug", "version"}:  # these are the application's
+            self.assertIn(f"'{name}'", chapters)
         for use in ("option", "reading", "check", "chart", "rule", "guide"):
             self.assertTrue([one for one in records.values() if one["use"] == use], use)

@@ -52,8 +52,8 @@ export const CHAPTERS = [
   {
     key: 'planning',
     title: 'Planning',
-    says: 'What to aim at, what is used up, what later sessions can use.',
-    fields: ['targets', 'supplies', 'stores'],
+    says: 'What to aim at, what is used up, what benches share, what later sessions can use.',
+    fields: ['targets', 'supplies', 'shared', 'stores'],
   },
   {
     key: 'example',
