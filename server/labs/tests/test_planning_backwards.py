@@ -38,6 +38,26 @@ class Planning(Room):
         self.assertIn("There is no instrument", str(answer.json()))
 
 
+class SharedEquipment(Room):
+    def test_the_preview_draws_lanes_and_the_saved_plan_keeps_them(self) -> None:
+        plan = {"method": "rate-temperature", "options": {"baths": "3"}, "instruments": {}, "benches": 6}
+        client = self.as_(self.instructor)
+        drawn = client.post("/api/predict", plan, "application/json").json()["timetables"][0]
+        self.assertEqual([lane["label"] for lane in drawn["lanes"]][:4], ["At room temperature", *BATHS])
+        body = {**plan, "section": self.section.pk, "title": "Warm", "starts_at": "2026-03-09T09:00:00Z"}
+        saved = client.post("/api/sessions", body, "application/json").json()
+        self.assertEqual(saved["timetables"][0]["lanes"], drawn["lanes"])
+        self.assertEqual(
+            client.post("/api/predict", {**plan, "method": "hydrate", "options": {}}, "application/json").json()[
+                "timetables"
+            ],
+            [],
+        )
+
+
+BATHS = ["Bath 1", "Bath 2", "Bath 3"]
+
+
 class TrialResults(Room):
     def test_each_trial_has_its_row_in_the_file_and_its_answer_traced(self) -> None:
         bench = filled(self.section, "molarity-series")
