@@ -13,6 +13,7 @@ from chromata_core.errors import ChromataError, SheetError
 from chromata_core.method.as_json import from_json, to_json
 from chromata_core.method.blank import blank
 from chromata_core.method.complete import lacks
+from chromata_core.method.describe import MethodPage, page
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.load import load, problems_of
 from chromata_core.method.outcome import Evaluation
@@ -97,6 +98,14 @@ def looked_at(content: str) -> tuple[Method | None, list[str], list[str]]:
         return None, error.problems, []
     problems = problems_of(declared)
     return (None, problems, []) if problems else (declared, [], lacks(declared))
+
+
+def preview(declared: Method) -> MethodPage | None:
+    """The page of the method book that this draft would have; None where it cannot be worked so far."""
+    try:
+        return page(declared)
+    except Exception:  # what is wrong is told among the lacks; the editor must open all the same
+        return None
 
 
 def try_out(experiment: Experiment, seed: int | None, fault: str, rows: Sequence[Row], options: Mapping[str, str],

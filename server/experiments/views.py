@@ -11,7 +11,6 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from chromata_core.method.as_json import to_json
-from chromata_core.method.describe import page
 from chromata_core.method.form import RecordOut, vocabulary
 from config.answers import answer, asked, shape
 from experiments import actions
@@ -154,7 +153,7 @@ def _page(experiment: Experiment) -> ExperimentPage:
         lacks=lacks,
         tried=version.tried == version.declaration_id,
         versions=[_version(one) for one in _versions(experiment)],
-        page=page(declared) if declared and declared.example.readings and not lacks else None,
+        page=actions.preview(declared) if declared else None,
     )
 
 

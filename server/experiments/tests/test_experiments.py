@@ -139,6 +139,7 @@ class Drafts(Own):
         page = self.begin(title="Brine density")
         self.assertEqual(page["problems"], [])
         self.assertIn("closing questions", " ".join(page["lacks"]))
+        self.assertIn("m̄ = mean", page["page"]["quantities"][-1]["plain"])  # formulas are typeset from the start
         slug = page["card"]["slug"]
         own = page["declaration"] | {
             "question": "How dense is it?", "waste": "Into the sink.", "questions": ["Why twice?", "Why warm?"],

@@ -47,12 +47,8 @@ class SharedEquipment(Room):
         body = {**plan, "section": self.section.pk, "title": "Warm", "starts_at": "2026-03-09T09:00:00Z"}
         saved = client.post("/api/sessions", body, "application/json").json()
         self.assertEqual(saved["timetables"][0]["lanes"], drawn["lanes"])
-        self.assertEqual(
-            client.post("/api/predict", {**plan, "method": "hydrate", "options": {}}, "application/json").json()[
-                "timetables"
-            ],
-            [],
-        )
+        alone = {**plan, "method": "hydrate", "options": {}}
+        self.assertEqual(client.post("/api/predict", alone, "application/json").json()["timetables"], [])
 
 
 BATHS = ["Bath 1", "Bath 2", "Bath 3"]
