@@ -16,7 +16,7 @@ AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
 DIST = Path(settings.ROOT) / "web/dist"
 BUDGET_KB = 300
-CHAPTERS = ("what", "readings", "example", "run", "versions")
+CHAPTERS = ("what", "readings", "run")
 
 
 class EveryView(BrowserCase):

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from functools import lru_cache
 from typing import Any
 
+from chromata_core.errors import SheetError
 from chromata_core.method.as_json import from_json
 from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import method, methods
@@ -45,11 +46,16 @@ def owners_for(person: Person) -> Iterable[Person]:
 
 
 def own_methods(owners: Iterable[Person]) -> dict[str, Method]:
-    """The latest ready version of every experiment of these people, by slug."""
+    """The latest ready version of every experiment of these people, by slug. One that uses a word which a later release
+    no longer knows is left out: its author sees why on its page.
+    """
     ready = Version.objects.filter(experiment__owner__in=owners, ready_at__isnull=False, experiment__withdrawn=False)
     latest: dict[str, Method] = {}
     for version in ready.select_related("experiment").order_by("number"):
-        latest[version.experiment.slug] = kept_method(version.declaration_id)
+        try:
+            latest[version.experiment.slug] = kept_method(version.declaration_id)
+        except SheetError:
+            latest.pop(version.experiment.slug, None)
     return latest
 
 

@@ -12,6 +12,7 @@ from django.test import Client
 
 from chromata_core.method.as_json import to_json
 from chromata_core.methods.registry import method, methods
+from experiments.declared import keep
 from experiments.models import Declaration, Experiment
 from labs import actions
 from labs.models import Session
@@ -119,6 +120,18 @@ class FromCopyToSession(Own):
         predicted = {"method": slug, "options": {}, "instruments": {}}
         self.assertEqual(self.as_(self.instructor).post("/api/predict", predicted, JSON).status_code, 200)
         self.assertEqual(self.as_(self.stranger).post("/api/predict", predicted, JSON).status_code, 422)
+
+    def test_a_word_that_a_release_took_away_closes_one_experiment_and_not_the_book(self) -> None:
+        slug = self.begin(copy_of="hydrate", title="Ours")["card"]["slug"]
+        self.ready(slug)
+        version = Experiment.objects.get(slug=slug).versions.get()
+        version.declaration = keep({**version.declaration.data, "checks": [{"kind": "horoscope"}]})
+        version.save()
+        client = self.as_(self.instructor)
+        book = client.get("/api/methods")
+        self.assertEqual(book.status_code, 200)
+        self.assertNotIn(slug, [card["slug"] for card in book.json()])
+        self.assertIn("“horoscope”", client.get(f"/api/experiments/{slug}").json()["problems"][0])
 
     def test_withdrawn_it_is_not_planned_again_but_stays_with_its_sessions(self) -> None:
         slug = self.begin(copy_of="hydrate", title="Ours")["card"]["slug"]
