@@ -10,8 +10,13 @@ from chromata_core.method.complete import lacks
 from chromata_core.method.describe import page, readings_schema
 from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
+from chromata_core.method.names import When
 from chromata_core.method.sheet import Sheet
-from chromata_core.method.vocabulary import ChoiceOption, Method, Reading, When
+from chromata_core.method.vocabulary import (
+    ChoiceOption,
+    Method,
+    Reading,
+)
 from chromata_core.methods.registry import methods
 from chromata_core.planning.predict import predict
 from chromata_core.simulation.rehearse import rehearse

@@ -121,6 +121,17 @@ class WhatIsWrongIsSaid(TestCase):
         self.says(("slips", 0, "formula"), "n_wter / 2", "“n_water”")
         self.says(("supplies", 0, "unit"), "mL", "Hydrated salt")
 
+    def test_choices_that_nobody_could_go_through_are_refused_and_not_gone_through(self) -> None:
+        """Four options of thirty choices on which one part depends at once: 810,000 ways."""
+        own = copy.deepcopy(HYDRATE)
+        many = [{"key": f"c{n}", "label": str(n)} for n in range(30)]
+        own["options"] += [
+            {"kind": "choice-option", "key": f"o{n}", "label": "One", "choices": many, "default": "c0"}
+            for n in range(4)
+        ]
+        own["quantities"][0]["when"] = {f"o{n}": "c0" for n in range(4)}
+        self.assertIn("too many choices", " ".join(said_of(own)))
+
     def test_a_formula_is_never_run(self) -> None:
         for text in (
             "__import__('os').system('true')",

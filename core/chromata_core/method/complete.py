@@ -11,8 +11,14 @@ from chromata_core.errors import ChromataError
 from chromata_core.method.describe import page
 from chromata_core.method.effects import example_sheet, slip_effects, what_if
 from chromata_core.method.evaluate import evaluate
+from chromata_core.method.names import When
 from chromata_core.method.sheet import bind
-from chromata_core.method.vocabulary import ChoiceOption, Fault, Method, Slip, When
+from chromata_core.method.vocabulary import (
+    ChoiceOption,
+    Fault,
+    Method,
+    Slip,
+)
 
 
 def lacks(method: Method) -> list[str]:

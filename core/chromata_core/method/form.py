@@ -12,8 +12,12 @@ from typing import Any, Literal, Union, get_args, get_origin
 
 from chromata_core.method.as_json import use_of
 from chromata_core.method.form_words import CHOICES, FORMULAS, LABELS, LONG, OFTEN
-from chromata_core.method.names import Names, hints, names_in
-from chromata_core.method.vocabulary import FAMILIES, Family, Method, When
+from chromata_core.method.names import Names, When, hints, names_in
+from chromata_core.method.vocabulary import (
+    FAMILIES,
+    Family,
+    Method,
+)
 from chromata_core.method.words import name_of, words
 
 USES = ("option", "reading", "rule", "guide", "check", "chart")

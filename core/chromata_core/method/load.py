@@ -9,7 +9,7 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.checks import Within
-from chromata_core.method.names import misnamed
+from chromata_core.method.names import When, misnamed
 from chromata_core.method.schools import AGREEMENT
 from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.units_fit import misfits
@@ -22,7 +22,6 @@ from chromata_core.method.vocabulary import (
     Reading,
     Series,
     SubstanceOption,
-    When,
 )
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
@@ -135,21 +134,26 @@ def _readable_units(method: Method) -> Iterator[str]:
             yield error.message
 
 
+def _together(method: Method) -> list[tuple[str, ...]]:
+    """Which options are gone through together: each alone, and those on which one part depends at once."""
+    choices = {option.key for option in method.options if isinstance(option, ChoiceOption)}
+    parts = (*method.readings, *method.quantities, *method.steps, *method.targets, *method.supplies)
+    together = {tuple(sorted(set(part.when) & choices)) for part in parts if part.when and len(part.when) > 1}
+    return sorted({(key,) for key in choices} | together)
+
+
 def _option_sets(method: Method) -> Iterator[dict[str, str]]:
     """The defaults, and the defaults with each choice of each option in turn."""
     yield resolve_options(method, {})
     choices = {o.key: [c.key for c in o.choices] for o in method.options if isinstance(o, ChoiceOption)}
-    alone = {(key,) for key in choices}
-    parts = (*method.readings, *method.quantities, *method.steps, *method.targets, *method.supplies)
-    together = {tuple(sorted(part.when)) for part in parts if part.when and len(part.when) > 1}
-    for keys in sorted(alone | {tuple(key for key in keys if key in choices) for keys in together}):
+    for keys in _together(method):
         for chosen in product(*(choices[key] for key in keys)):
             yield resolve_options(method, dict(zip(keys, chosen, strict=True)))
 
 
 def _twice(method: Method) -> Iterator[str]:
-    choices = [len(o.choices) for o in method.options if isinstance(o, ChoiceOption)]
-    if prod(choices) > _MOST_COMBINATIONS and sum(choices) > _MOST_COMBINATIONS:
+    sizes = {option.key: len(option.choices) for option in method.options if isinstance(option, ChoiceOption)}
+    if sum(prod(sizes[key] for key in keys) for keys in _together(method)) > _MOST_COMBINATIONS:
         yield "There are too many choices to check. Make two methods of it."
         return
     for options in _option_sets(method):

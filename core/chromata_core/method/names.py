@@ -2,7 +2,7 @@
 form can offer those that do.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, fields, is_dataclass
 from functools import lru_cache
 from typing import TYPE_CHECKING, Annotated, Literal, get_args, get_origin, get_type_hints
@@ -10,6 +10,8 @@ from typing import TYPE_CHECKING, Annotated, Literal, get_args, get_origin, get_
 if TYPE_CHECKING:
     from chromata_core.method.vocabulary import Method
 
+# Under which choices of options a part exists; always, where nothing is said.
+When = Mapping[str, str | tuple[str, ...]] | None
 Kind = Literal["reading", "series", "observation", "quantity", "number", "list", "choice", "role", "step"]
 
 

@@ -14,6 +14,7 @@ from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.method.names import When
 from chromata_core.method.vocabulary import (
     ChoiceOption,
     ListOption,
@@ -27,7 +28,6 @@ from chromata_core.method.vocabulary import (
     Series,
     Step,
     SubstanceOption,
-    When,
 )
 from chromata_core.quantity.typed import Typed, parse_reading
 

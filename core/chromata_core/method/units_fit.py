@@ -7,6 +7,7 @@ from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.sheet import active
 from chromata_core.method.vocabulary import (
     ListOption,
@@ -16,8 +17,6 @@ from chromata_core.method.vocabulary import (
     Reading,
     Series,
     SubstanceOption,
-    Supply,
-    Target,
 )
 from chromata_core.quantity.units import Dimension, dimension_name, unit
 

@@ -1,6 +1,11 @@
 """Weighing, written once for every method: by difference out of a vessel, or into a tared one."""
 
-from chromata_core.method.vocabulary import Quantity, Reading, Scope, When
+from chromata_core.method.names import When
+from chromata_core.method.vocabulary import (
+    Quantity,
+    Reading,
+    Scope,
+)
 
 
 def by_difference(vessel: str, hint: str = "", scope: Scope = "trial", when: When = None) -> tuple[Reading, Reading]:

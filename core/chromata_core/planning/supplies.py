@@ -9,8 +9,11 @@ import numpy as np
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.method.inputs import inputs_of
+from chromata_core.method.preparation import Supply
 from chromata_core.method.sheet import Bound, active
-from chromata_core.method.vocabulary import NumberOption, Supply
+from chromata_core.method.vocabulary import (
+    NumberOption,
+)
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit

@@ -8,8 +8,11 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from math import ceil
 
+from chromata_core.method.preparation import Shared
 from chromata_core.method.sheet import Bound, listed
-from chromata_core.method.vocabulary import ListOption, Shared
+from chromata_core.method.vocabulary import (
+    ListOption,
+)
 
 FREE, WAITING = -1, -2  # lanes beside those of the equipment
 _MOST_TURNS = 200

@@ -41,6 +41,10 @@ class Own(Room):
     def post(self, slug: str, verb: str, body: dict[str, Any], who: Person | None = None) -> Any:
         return self.as_(who or self.instructor).post(f"/api/experiments/{slug}/{verb}", body, JSON)
 
+    def listed(self, who: Person) -> list[str]:
+        """The method book as ``who`` sees it."""
+        return [card["slug"] for card in self.as_(who).get("/api/methods").json()]
+
     def ready(self, slug: str) -> None:
         """Tried on simulated readings, then made ready."""
         self.assertTrue(self.post(slug, "try", {"seed": 1}).json()["passed"])
@@ -109,13 +113,12 @@ class FromCopyToSession(Own):
 
     def test_the_class_sees_it_in_the_method_book_and_others_do_not(self) -> None:
         slug = self.begin(copy_of="hydrate", title="Ours")["card"]["slug"]
-        listed = lambda who: [card["slug"] for card in self.as_(who).get("/api/methods").json()]  # noqa: E731
-        self.assertNotIn(slug, listed(self.instructor))
+        self.assertNotIn(slug, self.listed(self.instructor))
         self.ready(slug)
         for who in (self.instructor, self.assistant, self.student):
-            self.assertIn(slug, listed(who))
+            self.assertIn(slug, self.listed(who))
             self.assertEqual(self.as_(who).get(f"/api/methods/{slug}").json()["card"]["title"], "Ours")
-        self.assertNotIn(slug, listed(self.stranger))
+        self.assertNotIn(slug, self.listed(self.stranger))
         self.assertEqual(self.as_(self.stranger).get(f"/api/methods/{slug}").status_code, 422)
         predicted = {"method": slug, "options": {}, "instruments": {}}
         self.assertEqual(self.as_(self.instructor).post("/api/predict", predicted, JSON).status_code, 200)
@@ -139,10 +142,10 @@ class FromCopyToSession(Own):
         session = self.session_of(slug)
         client = self.as_(self.instructor)
         planned = actions.plan_session(self.section, slug, "Next", "Room 1", WHEN, 90, {}, {}, 1, [])
-        put = lambda: client.put(f"/api/experiments/{slug}/withdrawn", {"withdrawn": True}, JSON)  # noqa: E731
-        self.assertIn("planned", put().json()["problems"][0])
+        address, body = f"/api/experiments/{slug}/withdrawn", {"withdrawn": True}
+        self.assertIn("planned", client.put(address, body, JSON).json()["problems"][0])
         planned.delete()
-        self.assertEqual(put().json()["card"]["state"], "withdrawn")
+        self.assertEqual(client.put(address, body, JSON).json()["card"]["state"], "withdrawn")
         self.assertNotIn(slug, [card["slug"] for card in client.get("/api/methods").json()])
         self.assertAlmostEqual(self.measured(session)["w"], 100 / 3)
 

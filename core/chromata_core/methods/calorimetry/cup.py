@@ -1,6 +1,7 @@
 """A cup with a thermometer, written once: temperatures before and after, read singly or as a trace, and what a cup takes."""
 
 from chromata_core.method.line_charts import Trace
+from chromata_core.method.names import When
 from chromata_core.method.rules import TraceRead
 from chromata_core.method.vocabulary import (
     Choice,
@@ -12,7 +13,6 @@ from chromata_core.method.vocabulary import (
     Reading,
     Role,
     Series,
-    When,
 )
 from chromata_core.methods import constants
 

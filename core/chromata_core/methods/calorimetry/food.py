@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.checks import Within
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,
@@ -17,8 +18,6 @@ from chromata_core.method.vocabulary import (
     Role,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods import constants

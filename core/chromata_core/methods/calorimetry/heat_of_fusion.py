@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
 from chromata_core.method.checks import Within
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,
@@ -18,8 +19,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.calorimetry import cup

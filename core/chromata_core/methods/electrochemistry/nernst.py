@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
 from chromata_core.method.outcome_checks import SignOf
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
@@ -19,8 +20,6 @@ from chromata_core.method.vocabulary import (
     Role,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods import constants

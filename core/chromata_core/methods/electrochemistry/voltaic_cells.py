@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
 from chromata_core.method.cell_checks import BadContact, OverRange, ReversedLeads
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
@@ -18,8 +19,6 @@ from chromata_core.method.vocabulary import (
     Role,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Between
 from chromata_core.method.checks import Within
 from chromata_core.method.outcome_checks import Apart, GateOpen
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.rules import ComesOut, PouredOut, Times
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -22,8 +23,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods import constants

@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.vocabulary import (
     KINETICS,
     Example,
@@ -15,8 +16,6 @@ from chromata_core.method.vocabulary import (
     Role,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

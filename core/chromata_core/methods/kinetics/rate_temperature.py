@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
+from chromata_core.method.preparation import Shared, Supply, Target
 from chromata_core.method.vocabulary import (
     KINETICS,
     Choice,
@@ -13,11 +14,8 @@ from chromata_core.method.vocabulary import (
     Observation,
     OwnError,
     Quantity,
-    Shared,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
     Wait,
 )

@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.charts import AcrossTrials
 from chromata_core.method.checks import NearPlan, Seen
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.rules import PouredOut
 from chromata_core.method.vocabulary import (
     SOLUTIONS,
@@ -19,8 +20,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

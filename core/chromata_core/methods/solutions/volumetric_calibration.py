@@ -7,6 +7,7 @@ from chromata_core.method import cautions
 from chromata_core.method.charts import AccuracyPrecision, Deliveries
 from chromata_core.method.checks import FewerThan, SetAs, Within
 from chromata_core.method.curve_checks import Suspect, Trend
+from chromata_core.method.preparation import Stores, Supply, Target
 from chromata_core.method.rules import Times
 from chromata_core.method.vocabulary import (
     SOLUTIONS,
@@ -24,9 +25,6 @@ from chromata_core.method.vocabulary import (
     Series,
     Slip,
     Step,
-    Stores,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import Spectrum
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.rules import PeakPassed
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
@@ -14,8 +15,6 @@ from chromata_core.method.vocabulary import (
     Role,
     Series,
     Step,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

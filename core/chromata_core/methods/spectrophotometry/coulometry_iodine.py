@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.charts import Pairs
 from chromata_core.method.checks import Seen
 from chromata_core.method.curve_checks import Grows, NeedleScale
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.rules import RunsTo
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -21,8 +22,6 @@ from chromata_core.method.vocabulary import (
     Series,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
     Wait,
 )

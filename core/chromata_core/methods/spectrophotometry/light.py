@@ -12,6 +12,8 @@ from chromata_core.method.light_checks import (
     ZeroLine,
 )
 from chromata_core.method.line_charts import CalibrationLine, Residuals
+from chromata_core.method.names import When
+from chromata_core.method.preparation import Shared, Supply
 from chromata_core.method.rules import Bracketed, Check, Drawing, EachOf
 from chromata_core.method.vocabulary import (
     Choice,
@@ -26,12 +28,9 @@ from chromata_core.method.vocabulary import (
     Reading,
     Role,
     Series,
-    Shared,
     Slip,
     Step,
-    Supply,
     Wait,
-    When,
 )
 
 BY_A, BY_T = {"scale": "A"}, {"scale": "T"}

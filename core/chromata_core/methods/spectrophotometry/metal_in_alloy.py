@@ -1,6 +1,7 @@
 """Copper in an alloy by the colour of its nitrate: from the cuvette back to the solid."""
 
 from chromata_core.method import cautions
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
@@ -16,8 +17,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
     Wait,
 )

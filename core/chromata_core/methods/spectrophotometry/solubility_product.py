@@ -1,6 +1,7 @@
 """Solubility product of a sparingly soluble salt by the colour of one of its ions."""
 
 from chromata_core.method import cautions
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
@@ -13,8 +14,6 @@ from chromata_core.method.vocabulary import (
     Quantity,
     Slip,
     Step,
-    Supply,
-    Target,
     Trials,
     Wait,
 )

@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, UpsideDown, Within
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -16,8 +17,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

@@ -5,6 +5,7 @@ By electroneutrality the H⁺ set free equals the charge of the anions that pass
 
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, Seen, UpsideDown, Within
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -21,8 +22,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
     Wait,
 )

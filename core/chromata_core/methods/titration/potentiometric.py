@@ -8,6 +8,7 @@ from chromata_core.method.charts import TitrationCurve
 from chromata_core.method.checks import Within
 from chromata_core.method.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
 from chromata_core.method.guides import JumpAhead
+from chromata_core.method.preparation import Supply, Target
 from chromata_core.method.rules import JumpPassed
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -25,8 +26,6 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion

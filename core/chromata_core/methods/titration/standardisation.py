@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, Within
+from chromata_core.method.preparation import Stores, Supply, Target
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -16,10 +17,7 @@ from chromata_core.method.vocabulary import (
     Role,
     Slip,
     Step,
-    Stores,
     SubstanceOption,
-    Supply,
-    Target,
     Trials,
 )
 from chromata_core.methods.closing import conclusion
