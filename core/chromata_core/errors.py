@@ -2,6 +2,9 @@
 
 from difflib import get_close_matches
 
+_MOST_TOLD = 40
+_LONGEST_NAME = 60  # looking for near names takes time that grows with their length
+
 
 class ChromataError(Exception):
     """A mistake in what the core was given. ``str(error)`` is a sentence: what is wrong, why, what to do."""
@@ -40,16 +43,22 @@ class DeclarationError(ChromataError):
 
 
 class SheetError(ChromataError):
-    """A sheet of readings or options that does not belong to its method; lists every fault at once."""
+    """A sheet of readings or options that does not belong to its method; lists its faults at once, of very many the
+    first.
+    """
 
     code = "sheet"
 
     def __init__(self, problems: list[str]) -> None:
+        if len(problems) > _MOST_TOLD:
+            problems = [*problems[:_MOST_TOLD], f"And {len(problems) - _MOST_TOLD} more."]
         super().__init__(" ".join(problems), problems=problems)
         self.problems = problems
 
 
 def unknown(kind: str, name: str, known: list[str]) -> str:
     """A sentence for a name nobody knows, with the nearest names that exist."""
+    if len(name) > _LONGEST_NAME:
+        name = f"{name[:_LONGEST_NAME]}…"
     near = get_close_matches(name, known, n=3, cutoff=0.5) or sorted(known)[:6]
     return f"There is no {kind} “{name}”. Did you mean {' or '.join(f'“{n}”' for n in near)}?"

@@ -3,11 +3,13 @@
 from dataclasses import replace
 from unittest import TestCase
 
+import numpy as np
 import pint
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chromata_core.errors import DeclarationError, FormulaError
+from chromata_core.formula.compute import numeric
 from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
@@ -109,3 +111,22 @@ class WrongDeclarations(TestCase):
 
     def test_an_instrument_role_that_does_not_exist(self) -> None:
         self.refused("there is no instrument role “pipette”", roles=method("acid-base-titration").roles[:1])
+
+
+class Literals(TestCase):
+    def test_a_literal_behind_a_power_or_a_minus_is_read_where_it_stands(self) -> None:
+        """Outside check: Python's own arithmetic on the same text."""
+        for text in ("k*x^y*1.05", "m * (m/m)^(m/m) * 1.5", "x − 2.50", "2^3^0.5 − x^2*10.25"):
+            with self.subTest(text):
+                known = {"k": 2.0, "x": 3.0, "y": 1.5, "m": 4.0}
+                found = numeric(parse_formula(text))({key: np.array([value]) for key, value in known.items()})
+                self.assertAlmostEqual(float(found[0]), eval(text.replace("^", "**").replace("−", "-"), {}, known))
+
+    def test_no_literal_takes_long_to_work_out(self) -> None:
+        for text in ("m^1e999999999", "m^(1/0)", "m^13", "1e400", "1_000", "0x10", "1j"):
+            with self.subTest(text), self.assertRaises(FormulaError):
+                dimension_of(parse_formula(text), {"m": unit("g").dimension})
+
+    def test_units_of_a_power_before_other_factors(self) -> None:
+        grams = unit("g").dimension
+        self.assertEqual(dimension_of(parse_formula("m^2 / m"), {"m": grams}), grams)

@@ -16,6 +16,8 @@ BASIS = (
     "correlated within an element"
 )
 _KILO = 1e-3  # atomic weights are g/mol; the engine works in SI, kg/mol
+_WRITTEN = re.compile(r"[A-Za-z0-9().·*\[\] ]{1,60}")  # the parser knows much more: mixtures, densities, sequences
+_HEAVIEST = 1000.0  # kg/mol
 _WATERS = re.compile(r"[.·*]\s*(?P<count>\d+(?:\.\d+)?)?\s*H2O$")
 
 
@@ -30,12 +32,16 @@ def molar_mass(formula: str) -> Input:
             sources.append(
                 (Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular", unit="g/mol"), float(count))
             )
+    if mass > _HEAVIEST:
+        raise ReadingError(f"“{formula}” would weigh {mass:.0f} kg/mol. Check its numbers.", formula=formula)
     return Input(mass, tuple(sources))
 
 
 def _atoms(formula: str) -> Mapping[tuple[str, float, float], float]:
     from periodictable import formula as parse
 
+    if _WRITTEN.fullmatch(formula) is None:
+        raise _unknown(formula[:60])
     text = formula.replace("·", ".").replace(" ", "").replace("[", "(").replace("]", ")")
     waters = _WATERS.search(text)
     body = text[: waters.start()] if waters else text
@@ -47,9 +53,11 @@ def _atoms(formula: str) -> Mapping[tuple[str, float, float], float]:
             raise ValueError(formula)
         return {(e.symbol, float(e.mass), float(e._mass_unc or 0)): float(n) for e, n in atoms.items()}
     except Exception as error:  # the parser raises many classes for text that is not a formula
-        raise ReadingError(
-            f"“{formula}” is not a chemical formula known here. Write it like CuSO4.5H2O.", formula=formula
-        ) from error
+        raise _unknown(formula) from error
+
+
+def _unknown(formula: str) -> ReadingError:
+    return ReadingError(f"“{formula}” is not a chemical formula known here. Write it like CuSO4.5H2O.", formula=formula)
 
 
 def formula_text(formula: str) -> str:

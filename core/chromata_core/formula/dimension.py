@@ -8,6 +8,8 @@ from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, Number
 from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
 
+_LARGEST_POWER = 12
+
 
 def dimension_of(node: Node, known: Mapping[str, Dimension]) -> Dimension:
     """The dimension of ``node``; FormulaError with a sentence where units do not fit or a name is unknown."""
@@ -46,7 +48,7 @@ def _named(which: int | str, given: list[Dimension]) -> Dimension:
 def _of_binary(operator: str, left: Node, right: Node, known: Mapping[str, Dimension]) -> Dimension:
     a = dimension_of(left, known)
     if operator == "**":
-        return a ** float(_exponent(right)) if a else NO_DIMENSION
+        return a ** _power(right) if a else NO_DIMENSION
     b = dimension_of(right, known)
     if operator == "*":
         return Dimension(a * b)
@@ -58,6 +60,15 @@ def _of_binary(operator: str, left: Node, right: Node, known: Mapping[str, Dimen
     return a
 
 
+def _power(node: Node) -> float:
+    power = _exponent(node)
+    if abs(power) > _LARGEST_POWER:
+        raise FormulaError(
+            f"A power of {power} has no meaning here. Powers run from −{_LARGEST_POWER} to {_LARGEST_POWER}."
+        )
+    return float(power)
+
+
 def _exponent(node: Node) -> Fraction:
     match node:
         case Number(text):
@@ -65,6 +76,9 @@ def _exponent(node: Node) -> Fraction:
         case Negative(operand):
             return -_exponent(operand)
         case Binary("/", left, right):
-            return _exponent(left) / _exponent(right)
+            below = _exponent(right)
+            if not below:
+                raise FormulaError("A power cannot be divided by zero. Write it as a number, such as 2 or 1/2.")
+            return _exponent(left) / below
         case _:
             raise FormulaError("A power of a quantity with a unit must be a written number, such as 2 or 1/2.")

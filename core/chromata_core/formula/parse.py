@@ -4,6 +4,7 @@ The text is never executed.
 """
 
 import ast
+import re
 from functools import lru_cache
 
 from chromata_core.errors import FormulaError, unknown
@@ -14,6 +15,8 @@ _OPERATORS: dict[type[ast.operator], str] = {
     ast.Add: "+", ast.Sub: "-", ast.Mult: "*", ast.Div: "/", ast.Pow: "**",
 }  # fmt: skip
 _LONGEST = 400
+_LITERAL = re.compile(r"\d{1,17}(\.\d{0,17})?([eE][+-]?\d{1,2})?|\.\d{1,17}([eE][+-]?\d{1,2})?")
+_SIGNS = str.maketrans({"^": "**", "−": "-"})
 
 
 @lru_cache(maxsize=1024)
@@ -21,9 +24,9 @@ def parse_formula(text: str) -> Node:
     """The tree of ``text``, e.g. ``c_t * V_t / V_s``; FormulaError with a sentence for anything else."""
     if len(text) > _LONGEST:
         raise FormulaError(f"A formula of {len(text)} characters is too long. Split it into named quantities.")
+    said = text.strip().translate(_SIGNS)  # places in the tree are places in this text, not in what was typed
     try:
-        tree = ast.parse(text.replace("^", "**").replace("−", "-"), mode="eval")
-        return _node(tree.body, text)
+        return _node(ast.parse(said, mode="eval").body, said)
     except (SyntaxError, ValueError, RecursionError, MemoryError) as error:
         raise FormulaError(f"“{text}” cannot be read as a formula. Write it like c * V / m.") from error
 
@@ -31,7 +34,7 @@ def parse_formula(text: str) -> Node:
 def _node(node: ast.expr, text: str) -> Node:
     match node:
         case ast.Constant(value=int() | float()) if not isinstance(node.value, bool):
-            return Number(ast.get_source_segment(text, node) or repr(node.value))
+            return Number(_literal(node, text))
         case ast.Name(id=key):
             return Name(key)
         case ast.UnaryOp(op=ast.USub(), operand=operand):
@@ -46,3 +49,11 @@ def _node(node: ast.expr, text: str) -> Node:
             return Call(name, tuple(_node(argument, text) for argument in arguments))
         case _:
             raise FormulaError(f"“{text}” holds something other than numbers, names, + − × ÷, powers and functions.")
+
+
+def _literal(node: ast.Constant, text: str) -> str:
+    """A number as it stands in ``text``, its figures kept. Short, so that working it out cannot take long."""
+    said = ast.get_source_segment(text, node) or ""
+    if _LITERAL.fullmatch(said) is None:
+        raise FormulaError(f"“{said[:24]}” is not a number for a formula. Write it like 1.05 or 2e-5.")
+    return said

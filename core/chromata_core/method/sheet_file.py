@@ -11,7 +11,8 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.sheet import Given, Sheet
 
 COLUMNS = ("key", "trial", "index", "text")
-_LARGEST = 2_000_000
+_LARGEST = 400_000  # characters
+_MOST_READINGS = 5_000
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,6 +48,8 @@ def _from_json(text: str) -> SheetFile:
     if not isinstance(rows, list):
         problems.append("“readings” must be a list.")
         rows = []
+    if len(rows) > _MOST_READINGS:
+        raise SheetError([_too_many(len(rows))])
     given = [g for number, row in enumerate(rows, 1) if (g := _json_row(row, number, problems)) is not None]
     stock = _calibrations(data.get("calibrations", {}), problems)
     if problems:
@@ -71,6 +74,10 @@ def _calibrations(data: object, problems: list[str]) -> dict[str, Instrument]:
     return {}
 
 
+def _too_many(rows: int) -> str:
+    return f"The file holds {rows} readings; a sheet has {_MOST_READINGS} at most. Is it the right file?"
+
+
 def _json_row(row: object, number: int, problems: list[str]) -> Given | None:
     if not isinstance(row, dict) or not isinstance(row.get("key"), str) or not isinstance(row.get("text"), str):
         problems.append(f"Reading {number} needs a “key” and a “text” in quotes, so that trailing zeros are kept.")
@@ -91,6 +98,8 @@ def _from_csv(text: str) -> SheetFile:
     given = []
     try:
         for number, row in enumerate(reader, 2):
+            if number > _MOST_READINGS + 1:
+                raise SheetError([_too_many(text.count("\n"))])
             found = _csv_row(
                 {(k or "").strip(): v or "" for k, v in row.items() if isinstance(v, str)}, number, problems
             )

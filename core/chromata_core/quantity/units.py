@@ -1,4 +1,5 @@
-"""Units as people say them, turned once into a plain factor to SI and a dimension. ``pint`` does the work.
+"""Units as people say them, turned once into a plain factor to SI and a dimension. ``pint`` does the work,
+once a strict grammar has read the text.
 
 mmHg is the conventional millimetre of mercury (133.322387415 Pa); torr is 1/760 atm (133.322368421 Pa).
 """
@@ -12,16 +13,11 @@ from pint.util import UnitsContainer
 
 from chromata_core.errors import UnitError
 from chromata_core.quantity.definitions import DEFINITIONS
+from chromata_core.quantity.unit_grammar import factors_of
 
 Dimension = UnitsContainer
 NO_DIMENSION = UnitsContainer()
-
-_SPOKEN = {
-    "": "dimensionless", "1": "dimensionless", "%": "percent", "M": "mol/L", "mM": "mmol/L", "°C": "degC",
-    "°F": "degF", "cm³": "cm**3", "dm³": "dm**3", "m³": "m**3", "ml": "mL", "l": "L", "cc": "cm**3",
-    "cmHg": "cm_Hg", "mmHg": "mm_Hg", "inHg": "in_Hg", "°": "degree", "g/100 mL": "g/dL",
-    "%T": "dimensionless",  # as the scale counts, so that A = 2 − log₁₀ %T
-}  # fmt: skip
+_FARTHEST = 1e60
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,16 +48,26 @@ def _registry() -> "pint.UnitRegistry[Any]":
 @lru_cache(maxsize=512)
 def unit(symbol: str) -> Unit:
     """The unit that people write as ``symbol``; UnitError with a sentence if nobody knows it."""
-    name = _SPOKEN.get(symbol.strip(), symbol.strip()).replace("·", "*").replace("⁻¹", "**-1").replace("²", "**2")
+    factors = factors_of(symbol)
     try:
-        parsed = _registry().Unit(name)
-        zero = _registry().Quantity(0.0, parsed).to_base_units().magnitude
-        one = _registry().Quantity(1.0, parsed).to_base_units().magnitude
-    except Exception as error:  # pint raises many unrelated classes for text that is not a unit
+        zero, one = (_in_base_units(value, factors) for value in (0.0, 1.0))
+    except Exception as error:  # pint has many classes for what does not go together, such as a power of °C
         raise UnitError(
-            f"“{symbol}” is not a unit known here. Write it as on the instrument, such as mL, g or mol/L."
+            f"“{symbol}” cannot be turned into other units. Write it simpler, such as mL or mol/L."
         ) from error
-    return Unit(symbol, float(f"{one - zero:.15g}"), float(zero), parsed.dimensionality)
+    factor = float(f"{one.magnitude - zero.magnitude:.15g}")
+    if not _FARTHEST**-1 < factor < _FARTHEST:
+        raise UnitError(f"“{symbol}” is far outside what any instrument shows. Check the powers.")
+    return Unit(symbol, factor, float(zero.magnitude), one.dimensionality)
+
+
+def _in_base_units(value: float, factors: tuple[tuple[str, int], ...]) -> Any:
+    named = _registry().Unit("")
+    for name, power in factors:
+        # Beside other units a degree is a step of temperature, not a point on the scale: J/(g·°C).
+        step = "delta_" if name in ("degC", "degF") and factors != ((name, 1),) else ""
+        named = named * _registry().Unit(step + name) ** power
+    return _registry().Quantity(value, named).to_base_units()
 
 
 def conversion(source: str, target: str) -> tuple[float, float]:
