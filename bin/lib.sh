@@ -81,5 +81,8 @@ web_build() {
   rm -f "$VAR/static.stamp"; printf '%s' "$now" >"$stamp"
 }
 
+# The server's secret: made once for this checkout. A department sets CHROMATA_SECRET instead.
+secret_ready() { [ -s "$VAR/secret.key" ] || (umask 077; od -An -N40 -tx1 /dev/urandom | tr -d ' \n' >"$VAR/secret.key"); }
+
 postgres_ready() { ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || debian postgresql; }
 pdf_ready() { debian libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0; }

@@ -21,7 +21,8 @@ class StrictUnits(TestCase):
 
     def test_a_tower_of_powers_is_refused_at_once(self) -> None:
         for text in ("1 mL^9^9^9", "mL^9^9^9", "mL**9**9**9**9", "mL^999", "mL^99", "g" * 4000, "((((g))))",
-                     "mL^1e9", "g//s", "/s", "·", "J/mol·K", "__import__('os')", "lambda", "9**9**9**9", "mL^²", "mL⁻"):  # fmt: skip
+                     "mL^1e9", "g//s", "/s", "·", "J/mol·K", "__import__('os')", "lambda", "9**9**9**9", "mL^²",
+                     "mL⁻"):  # fmt: skip
             with self.subTest(text[:20]):
                 began = time.perf_counter()
                 with self.assertRaises(UnitError) as raised:

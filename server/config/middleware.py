@@ -4,7 +4,10 @@ from collections.abc import Callable
 
 from django.http import HttpRequest, HttpResponse
 
-_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-ancestors 'none'"
+_POLICY = (
+    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-ancestors 'none'; "
+    "base-uri 'none'; form-action 'self'; object-src 'none'"
+)
 
 
 class ContentSecurityPolicy:

@@ -1,20 +1,32 @@
-"""JSON as it comes in: what cannot be read is refused with a sentence, however strange it is."""
+"""JSON as it comes in: judged by its length before it is read, and refused with a sentence however strange it is."""
 
 from collections.abc import Mapping
+from io import BytesIO
 from typing import IO, Any
 
+from django.core.exceptions import RequestDataTooBig
 from rest_framework.exceptions import ParseError
 from rest_framework.parsers import JSONParser
 
 
 class Json(JSONParser):
-    """DRF's parser lets two oddities through as errors of ours: bytes that are no text, and bottomless nesting."""
+    """A body of at most ``LARGEST`` bytes, or of ``largest_body`` where the view has one: no honest one is longer.
+
+    DRF reads the stream past Django's own limit, and lets two oddities through as errors of ours: bytes that are no
+    text, and bottomless nesting.
+    """
+
+    LARGEST = 200_000
 
     def parse(
         self, stream: IO[Any], media_type: str | None = None, parser_context: Mapping[str, Any] | None = None
     ) -> Any:
-        """The parsed body; ParseError with a sentence."""
+        """The parsed body; ParseError or RequestDataTooBig with a sentence."""
+        most = getattr((parser_context or {}).get("view"), "largest_body", self.LARGEST)
+        body = stream.read(most + 1)
+        if len(body) > most:
+            raise RequestDataTooBig
         try:
-            return super().parse(stream, media_type, parser_context)
+            return super().parse(BytesIO(body), media_type, parser_context)
         except (RecursionError, UnicodeDecodeError) as error:
             raise ParseError("This is not JSON that can be read. Send UTF-8 text without needless nesting.") from error

@@ -2,7 +2,12 @@
 
 import os
 import sys
+from datetime import timedelta
 from pathlib import Path
+
+from django.core.exceptions import ImproperlyConfigured
+
+from config.refusals import COMPONENTS
 
 ROOT = Path(__file__).resolve().parents[2]
 VAR = Path(os.environ.get("CHROMATA_VAR", ROOT / "var"))
@@ -17,12 +22,32 @@ def _from_file(path: Path) -> dict[str, str]:
 _PG = {**_from_file(VAR / "pg.env"), **os.environ}
 _SECRET = VAR / "secret.key"
 
+
+def _listed(name: str) -> list[str]:
+    """A setting that holds several values with commas between them."""
+    return [part.strip() for part in os.environ.get(name, "").split(",") if part.strip()]
+
+
 DEBUG = False
 DEMO = os.environ.get("CHROMATA_DEMO", "") == "1"
-SECRET_KEY = os.environ.get("CHROMATA_SECRET") or (
-    _SECRET.read_text() if _SECRET.exists() else "only-for-tests-" + "x" * 40
-)
-ALLOWED_HOSTS = os.environ.get("CHROMATA_HOSTS", "127.0.0.1,localhost,testserver").split(",")
+SERVING = os.environ.get("CHROMATA_SERVING", "") == "1"  # set by the server, so that long migrations are not cut off
+SECRET_KEY = os.environ.get("CHROMATA_SECRET") or (_SECRET.read_text().strip() if _SECRET.exists() else "")
+if not SECRET_KEY:
+    raise ImproperlyConfigured(
+        "There is no secret. Set CHROMATA_SECRET to 50 random characters or more, and keep it: "
+        "sign-ins and the seals of the record depend on it. (bin/start makes one of its own in var/secret.key.)"
+    )
+SECRET_KEY_FALLBACKS = _listed("CHROMATA_OLD_SECRETS")
+# The first one seals, all of them verify: a new one is put in front and the old ones stay (docs/operations.md).
+SEAL_KEYS = _listed("CHROMATA_SEAL_KEYS") or [SECRET_KEY, *SECRET_KEY_FALLBACKS]
+ALLOWED_HOSTS = _listed("CHROMATA_HOSTS") or ["127.0.0.1", "localhost"]
+CSRF_TRUSTED_ORIGINS = _listed("CHROMATA_ORIGINS")
+HTTPS = os.environ.get("CHROMATA_HTTPS", "") == "1"
+PROXY = os.environ.get("CHROMATA_PROXY", "")  # address of a proxy whose X-Forwarded headers are believed
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HTTPS
+SECURE_HSTS_SECONDS = 365 * 24 * 3600 if HTTPS else 0
+SECURE_HSTS_INCLUDE_SUBDOMAINS = SECURE_HSTS_PRELOAD = HTTPS
+SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if PROXY else None
 TIME_ZONE = "UTC"
 USE_TZ = True
 LANGUAGE_CODE = "en"
@@ -50,8 +75,8 @@ INSTALLED_APPS = [
 
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
-    "whitenoise.middleware.WhiteNoiseMiddleware",
     "config.middleware.ContentSecurityPolicy",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
@@ -68,9 +93,10 @@ TEMPLATES = [
     }
 ]
 
+_LIMITS = "-c statement_timeout=10s -c lock_timeout=5s -c idle_in_transaction_session_timeout=30s"
 DATABASES = {
     "default": {
-        "ENGINE": "django.db.backends.postgresql",
+        "ENGINE": "config.postgres",
         "NAME": _PG.get("PGDATABASE", "chromata"),
         "USER": _PG.get("PGUSER", "chromata"),
         "PASSWORD": _PG.get("PGPASSWORD", ""),
@@ -78,7 +104,22 @@ DATABASES = {
         "PORT": _PG.get("PGPORT", "5432"),
         "CONN_MAX_AGE": 60,
         "CONN_HEALTH_CHECKS": True,
+        "OPTIONS": {"connect_timeout": 3, **({"options": _LIMITS} if SERVING else {})},
     }
+}
+DATABASE_PATIENCE = 12 if SERVING else None  # seconds for one statement, also where the database answers nothing at all
+
+CACHES = {
+    "default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache", "OPTIONS": {"MAX_ENTRIES": 5000}},
+    # What all workers must count together.
+    "shared": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "chromata_cache"},
+    # Printed reports, by what they say.
+    "papers": {
+        "BACKEND": "django.core.cache.backends.filebased.FileBasedCache",
+        "LOCATION": VAR / "papers",
+        "TIMEOUT": 24 * 3600,
+        "OPTIONS": {"MAX_ENTRIES": 300},
+    },
 }
 
 AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
@@ -86,14 +127,16 @@ PASSWORD_HASHERS = [
     "django.contrib.auth.hashers.Argon2PasswordHasher",
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",
 ]
-# A whole class signs in from one address at the same minute: lock the account that is guessed at, not the room.
-AXES_LOCKOUT_PARAMETERS = ["username"]
+# A whole class signs in from one address at the same minute, and anybody can type somebody else's name: after ten wrong
+# PINs only that name at that address waits, a minute at most. Guessing at codes is held back in people/throttles.py.
+AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 AXES_FAILURE_LIMIT = 10
-AXES_COOLOFF_TIME = 0.1
+AXES_COOLOFF_TIME = timedelta(minutes=1)
+AXES_RESET_COOL_OFF_ON_FAILURE_DURING_LOCKOUT = False
 AXES_RESET_ON_SUCCESS = True
 AXES_VERBOSE = False
 AXES_LOCKOUT_CALLABLE = "config.errors.locked_out"
-SILENCED_SYSTEM_CHECKS = ["axes.W006"]  # wants the address among the lockout parameters; see above
+CSRF_FAILURE_VIEW = "config.errors.forged"
 
 SESSION_COOKIE_AGE = 60 * 60 * 12
 SESSION_COOKIE_SAMESITE = "Lax"
@@ -115,7 +158,9 @@ REST_FRAMEWORK = {
     "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],
     "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
     "DEFAULT_PARSER_CLASSES": ["config.parsers.Json"],
-    "DEFAULT_SCHEMA_CLASS": "drf_spectacular.openapi.AutoSchema",
+    "DEFAULT_SCHEMA_CLASS": "config.schema.WithRefusals",
+    "DEFAULT_THROTTLE_CLASSES": ["config.throttles.PerPerson"],
+    "NUM_PROXIES": 0,  # the server itself has put the caller's address where it belongs
     "EXCEPTION_HANDLER": "config.errors.sentence",
 }
 
@@ -125,6 +170,7 @@ SPECTACULAR_SETTINGS = {
     "VERSION": "1",
     "SERVE_INCLUDE_SCHEMA": False,
     "COMPONENT_SPLIT_REQUEST": True,
+    "APPEND_COMPONENTS": COMPONENTS,
     "ENUM_NAME_OVERRIDES": {
         "LevelEnum": ["keep", "look", "repeat", "stop"],
         "NeedLevelEnum": ["call", "look", "repeat", "stop"],
@@ -134,10 +180,12 @@ SPECTACULAR_SETTINGS = {
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
+    "filters": {"told": {"()": "config.logs.NotToldYet"}},
     "handlers": {"console": {"class": "logging.StreamHandler"}},
     "loggers": {
         "django": {"handlers": ["console"], "level": "WARNING"},
-        "django.request": {"level": "ERROR"},  # a refusal is an answer, not an event
+        "django.request": {"level": "ERROR", "filters": ["told"]},  # a refusal is an answer, not an event
+        "chromata": {"handlers": ["console"], "level": "INFO"},
         "axes": {"handlers": ["console"], "level": "ERROR"},
     },
 }

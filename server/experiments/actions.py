@@ -1,4 +1,7 @@
-"""Changes to own experiments: begun, saved, tried, made ready, withdrawn. Nothing that was ready is ever changed."""
+"""Changes to own experiments: begun, saved, tried, made ready, withdrawn. Nothing that was ready is ever changed.
+
+Each locks the experiment's row first: of two pages open at once the second sees what the first did.
+"""
 
 import json
 from collections.abc import Mapping, Sequence
@@ -6,6 +9,7 @@ from functools import lru_cache
 from typing import Any
 
 from django.db import transaction
+from django.shortcuts import get_object_or_404
 from django.utils import timezone
 from django.utils.text import slugify
 
@@ -41,6 +45,8 @@ def begin(owner: Person, copy_of: str, title: str, file: str) -> Experiment:
         data = {**to_json(source), "title": title.strip() or f"{source.title}, our way"}
     else:
         data = to_json(blank("", title.strip() or "New experiment"))
+    _must_fit(data)
+    Person.objects.select_for_update().get(pk=owner.pk)  # two begun at once must not choose the same name
     experiment = Experiment.objects.create(owner=owner, slug=_free_slug(str(data["title"])), copied_from=copy_of)
     _write(experiment, 1, data, "")
     return experiment
@@ -73,6 +79,21 @@ def _write(experiment: Experiment, number: int, data: Mapping[str, Any], note: s
     return version
 
 
+def _must_fit(data: Mapping[str, Any]) -> None:
+    """Refused where a declaration is larger than any method: looked at before it is kept or read."""
+    try:
+        length = len(json.dumps(data))
+    except RecursionError:
+        length = _LARGEST + 1
+    if length > _LARGEST:
+        raise Refused("This declaration is larger than any method can be. Make two of it.", 413)
+
+
+def _lock(experiment: Experiment) -> None:
+    """The experiment's row, nobody else's until the transaction ends; Http404 if it was thrown away meanwhile."""
+    get_object_or_404(Experiment.objects.select_for_update(), pk=experiment.pk)
+
+
 def latest(experiment: Experiment) -> Version:
     """The newest version, draft or ready."""
     return experiment.versions.select_related("declaration").order_by("-number")[0]
@@ -81,10 +102,10 @@ def latest(experiment: Experiment) -> Version:
 @transaction.atomic
 def save(experiment: Experiment, data: Mapping[str, Any], note: str) -> None:
     """Keeps a draft as it is, however incomplete. After a ready version a new one begins."""
+    _must_fit(data)
+    _lock(experiment)
     last = latest(experiment)
-    kept = _write(experiment, last.number + 1 if last.ready_at else last.number, data, note)
-    if len(json.dumps(kept.declaration.data)) > _LARGEST:
-        raise Refused("This declaration is larger than any method can be. Make two of it.", 413)
+    _write(experiment, last.number + 1 if last.ready_at else last.number, data, note)
 
 
 @lru_cache(maxsize=64)
@@ -125,9 +146,9 @@ def try_out(experiment: Experiment, seed: int | None, fault: str, rows: Sequence
         raise SheetError([f"This draft cannot be worked: {type(error).__name__}, {error}."]) from error
     missing = _missing(declared, sheet, outcome)
     passed = not missing and not any(finding.level == "stop" for finding in outcome.findings)
-    if passed and not fault:
-        version.tried = version.declaration_id
-        version.save(update_fields=["tried"])
+    if passed and not fault:  # of the very draft that was run: it may have been saved anew meanwhile
+        tried = experiment.versions.filter(pk=version.pk, declaration=version.declaration_id)
+        tried.update(tried=version.declaration_id)
     return TrialRun([Row(g.key, g.trial, g.index, g.text) for g in sheet.given], outcome, passed, missing)
 
 
@@ -139,6 +160,7 @@ def _missing(declared: Method, sheet: Sheet, outcome: Evaluation) -> list[str]:
 @transaction.atomic
 def make_ready(experiment: Experiment, note: str) -> None:
     """Lets sessions be planned with the draft: only if it holds, is complete, and this very draft was tried."""
+    _lock(experiment)
     version = latest(experiment)
     if version.ready_at:
         raise Refused("This version is ready already. Change something, and a new version begins.")
@@ -148,21 +170,23 @@ def make_ready(experiment: Experiment, note: str) -> None:
     if version.tried != version.declaration_id:
         raise Refused("Try it out first, on simulated or typed readings: this draft has not been run yet.")
     version.ready_at, version.note = timezone.now(), note.strip() or version.note
-    version.save()
+    version.save(update_fields=["ready_at", "note", "saved_at"])
 
 
 @transaction.atomic
 def withdraw(experiment: Experiment, withdrawn: bool) -> None:
     """Takes it out of the method book, or puts it back. Sessions that were opened with it keep it."""
+    _lock(experiment)
     if withdrawn and _planned(experiment):
         raise Refused("A session is planned with it. Open that session first, or plan it with another method.")
     experiment.withdrawn = withdrawn
-    experiment.save()
+    experiment.save(update_fields=["withdrawn"])
 
 
 @transaction.atomic
 def discard(experiment: Experiment) -> None:
     """Throws the draft away: back to the last ready version, or all of it where there is none."""
+    _lock(experiment)
     last = latest(experiment)
     if last.ready_at:
         raise Refused("There is no draft to throw away: the last version is ready, and ready versions are kept.")

@@ -4,6 +4,8 @@ from typing import Any
 
 from rest_framework import serializers
 
+from config.fields import ShortDict, ShortList
+
 
 class BeginSerializer(serializers.Serializer[Any]):
     """A new draft: a copy of a method, the content of a file, or neither to begin with an empty one."""
@@ -46,6 +48,6 @@ class TrialRunSerializer(serializers.Serializer[Any]):
 
     seed = serializers.IntegerField(allow_null=True, default=None, min_value=0, max_value=10**9)
     fault = serializers.CharField(max_length=60, allow_blank=True, default="")
-    readings = serializers.ListField(child=RowSerializer(), default=list, max_length=2000)
-    options = serializers.DictField(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
-    instruments = serializers.DictField(child=serializers.CharField(max_length=60), default=dict)
+    readings = ShortList(child=RowSerializer(), default=list, max_length=2000)
+    options = ShortDict(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
+    instruments = ShortDict(child=serializers.CharField(max_length=60), default=dict)

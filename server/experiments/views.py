@@ -13,6 +13,7 @@ from rest_framework.views import APIView
 from chromata_core.method.as_json import to_json
 from chromata_core.method.form import RecordOut, vocabulary
 from config.answers import answer, asked, shape
+from config.throttles import Working
 from experiments import actions
 from experiments.declared import method_named, owners_for
 from experiments.models import Experiment, Version
@@ -47,6 +48,8 @@ class Vocabulary(APIView):
 class Experiments(APIView):
     """My own experiments."""
 
+    largest_body = 900_000
+
     @extend_schema(operation_id="experiments", responses=shape(ExperimentCard)(many=True))
     def get(self, request: Request) -> Response:
         must_own(person_of(request))
@@ -62,6 +65,8 @@ class Experiments(APIView):
 
 class ExperimentDetail(APIView):
     """One of them, in the hands of its author."""
+
+    largest_body = 900_000
 
     @extend_schema(operation_id="experiment", responses=shape(ExperimentPage))
     def get(self, request: Request, slug: str) -> Response:
@@ -91,6 +96,9 @@ class Withdrawn(APIView):
 
 class Try(APIView):
     """A trial run of the draft."""
+
+    largest_body = 900_000
+    throttle_classes = (Working,)
 
     @extend_schema(operation_id="try_experiment", request=TrialRunSerializer, responses=shape(TrialRun))
     def post(self, request: Request, slug: str) -> Response:

@@ -1,4 +1,8 @@
-"""Changes to sessions: planned, opened, closed, released. One function each, checked and in one transaction."""
+"""Changes to sessions: planned, opened, closed, released. One function each, in one transaction.
+
+Each locks the session's row first, looks at it again under the lock, and writes only what it changes: of two clicks at
+once the second sees what the first did.
+"""
 
 from collections.abc import Mapping, Sequence
 from datetime import datetime
@@ -16,6 +20,7 @@ from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
 from labs.declared import method_of
 from labs.models import Bench, HiddenValue, Sample, Session
+from notebook.seals import seal_end
 from people.models import Role, Section
 from stock.own import instruments_of, stock_of, to_freeze
 
@@ -61,9 +66,15 @@ def _sample(session: Session, given: Mapping[str, object]) -> Sample:
     return sample
 
 
+def _lock(session: Session) -> None:
+    """``session`` as it is now, nobody else's until the transaction ends."""
+    session.refresh_from_db(from_queryset=Session.objects.select_for_update())
+
+
 @transaction.atomic
 def open_session(session: Session) -> None:
     """Opens a planned session: options and instruments are resolved and frozen from here on."""
+    _lock(session)
     if session.state != Session.State.PLANNED:
         raise Refused(f"“{session.title}” is {session.state} already; only a planned session can be opened.")
     if not session.benches.exists():
@@ -74,53 +85,79 @@ def open_session(session: Session) -> None:
     session.stock = to_freeze(session)
     session.method_version, session.declaration = chosen.version, keep(to_json(chosen))
     session.state, session.opened_at = Session.State.OPEN, timezone.now()
-    session.save()
-    _give_turns(session, chosen)
+    session.save(
+        update_fields=["options", "instruments", "stock", "method_version", "declaration", "state", "opened_at"]
+    )
+    _furnish(session, chosen)
 
 
-def _give_turns(session: Session, chosen: Method) -> None:
-    """Each bench its own order at what is shared, so that not all of them want the same bath at once."""
+def _furnish(session: Session, chosen: Method) -> None:
+    """Each bench its own order at what is shared, so that not all of them want the same bath at once; and a sealed,
+    empty record.
+    """
     benches = list(session.benches.all())
     bound = bind(chosen, Sheet(session.options, session.instruments, stock=stock_of(session)))
     own = orders(bound, max(bench.number for bench in benches))
     for bench in benches:
         bench.own_options = own[bench.number]
-        bench.save(update_fields=["own_options"])
+        seal_end(bench)
+        bench.save(update_fields=["own_options", "seal"])
 
 
 @transaction.atomic
 def close_session(session: Session) -> None:
-    """Closes an open session: benches can be read and reported, but nothing more is written."""
+    """Closes an open session: benches can be read and reported, but nothing more is written.
+
+    What is being written at a bench is waited for; what comes after finds the session closed.
+    """
+    _lock(session)
     if session.state != Session.State.OPEN:
         raise Refused(f"“{session.title}” is not open, so it cannot be closed.")
+    list(session.benches.select_for_update().order_by("pk"))
     session.state, session.closed_at = Session.State.CLOSED, timezone.now()
-    session.save()
+    session.save(update_fields=["state", "closed_at"])
 
 
 @transaction.atomic
 def release_session(session: Session) -> None:
-    """Lets the benches see the accepted values."""
-    if session.state == Session.State.PLANNED:
-        raise Refused("A session that has not begun has nothing to release.")
-    session.released = True
-    session.save()
+    """Lets the benches see the accepted values, once nothing more is written."""
+    _lock(session)
+    if session.state != Session.State.CLOSED:
+        raise Refused("Close the session first: who knows the accepted value cannot measure without it.")
+    _set_released(session, True)
+
+
+@transaction.atomic
+def take_back_release(session: Session) -> None:
+    """Hides the accepted values again."""
+    _lock(session)
+    _set_released(session, False)
+
+
+def _set_released(session: Session, released: bool) -> None:
+    session.released = released
+    session.save(update_fields=["released"])
 
 
 @transaction.atomic
 def set_comparison(session: Session, name: str, file: str) -> None:
     """Prepares another product's data, a sheet file of the same method; an empty ``file`` takes it away again."""
+    _lock(session)
     session.comparison = comparison_of(session, name, file) if file.strip() else {}
-    session.save()
+    session.save(update_fields=["comparison"])
 
 
 @transaction.atomic
-def set_teams(session: Session, places: Mapping[int, int | None]) -> None:
-    """Puts people at benches: ``places`` gives a bench number by person, None for no bench. One bench a person."""
+def set_teams(session: Session, places: Sequence[tuple[int, int | None]]) -> None:
+    """Puts people at benches: a bench number for each person, None for no bench. One bench a person."""
+    _lock(session)
+    if len({person_id for person_id, _ in places}) < len(places):
+        raise Refused("Somebody is named twice on this list. Give each person one bench.", 422)
     if session.state == Session.State.CLOSED:
         raise Refused("The session is closed; its teams stay as they were.")
     benches = {bench.number: bench for bench in session.benches.all()}
     people = {person.pk: person for person in session.section.students.filter(role=Role.STUDENT)}
-    for person_id, number in places.items():
+    for person_id, number in places:
         if person_id not in people:
             raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
         if number is not None and number not in benches:
@@ -134,10 +171,11 @@ def set_teams(session: Session, places: Mapping[int, int | None]) -> None:
 @transaction.atomic
 def set_samples(session: Session, samples: Sequence[Mapping[str, object]]) -> None:
     """Gives a planned session its samples anew and deals them out to the benches in turn."""
+    _lock(session)
     if session.state != Session.State.PLANNED:
         raise Refused("The session has begun; what the benches were given stays as it is.")
     session.samples.all().delete()
     made = [_sample(session, sample) for sample in samples]
     for bench in session.benches.all():
         bench.sample = made[(bench.number - 1) % len(made)] if made else None
-        bench.save()
+        bench.save(update_fields=["sample"])

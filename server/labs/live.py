@@ -1,15 +1,17 @@
 """A bench and a room as they stand now: computed from entries on request, kept only as long as nothing changes."""
 
+import hashlib
 from datetime import datetime, timedelta
 from functools import lru_cache
 
+from django.db.models import Count, Prefetch, prefetch_related_objects
 from django.utils import timezone
 
 from chromata_core.method.describe import parts_out, told_of_trials
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import Sheet, bind
+from chromata_core.method.sheet import Given, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
@@ -20,7 +22,7 @@ from labs.policy import may_see_accepted
 from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
 from labs.term import session_card
 from notebook.models import Entry
-from notebook.standing import sheet_of, standing
+from notebook.standing import given_of, sheet_with, standing, superseded
 from people.models import Person
 from stock.own import stock_of
 
@@ -32,23 +34,29 @@ def accepted_values(bench: Bench) -> dict[str, str]:
     return {hidden.key: hidden.text for hidden in bench.sample.hidden.all()} if bench.sample else {}
 
 
+def with_entries(bench: Bench) -> list[Entry]:
+    """The entries of ``bench`` in order, read once for everything that asks for ``bench.entries.all()``."""
+    prefetch_related_objects([bench], Prefetch("entries", Entry.objects.select_related("author")))
+    return list(bench.entries.all())
+
+
 def evaluation_of(bench: Bench, with_accepted: bool) -> Evaluation:
-    """What the core says of a bench, computed once for each state of its record, which its last seal names."""
+    """What the core says of a bench, computed once for what stands on its sheet."""
     accepted = tuple(sorted(accepted_values(bench).items())) if with_accepted else ()
-    return _evaluated(bench.pk, bench.head, bench.session.state, accepted)
+    return _evaluated(bench.pk, bench.session.state, given_of(bench.entries.all()), accepted)
 
 
 @lru_cache(maxsize=1024)
-def _evaluated(bench_id: int, head: str, state: str, accepted: tuple[tuple[str, str], ...]) -> Evaluation:
-    bench = Bench.objects.select_related("session").get(pk=bench_id)
-    last = bench.entries.filter(hash=head).values_list("sequence", flat=True).first() or 0
-    sheet = sheet_of(bench, bench.entries.filter(sequence__lte=last).order_by("sequence"))
-    return evaluate(method_of(bench.session), sheet, dict(accepted))
+def _evaluated(
+    bench_id: int, state: str, given: tuple[Given, ...], accepted: tuple[tuple[str, str], ...]
+) -> Evaluation:
+    bench = Bench.objects.select_related("session__section").get(pk=bench_id)
+    return evaluate(method_of(bench.session), sheet_with(bench, given), dict(accepted))
 
 
 def bench_view(bench: Bench, person: Person) -> BenchView:
     """Everything a bench screen shows to ``person``."""
-    entries = list(bench.entries.select_related("author").order_by("sequence"))
+    entries = with_entries(bench)
     chosen = method_of(bench.session)
     bound = bind(chosen, Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session)))
     evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
@@ -76,18 +84,16 @@ def _talk(entry: Entry) -> Talk:
 
 
 def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:
-    by_id = {other.id: other for other in entries}
-    old, before = [], entry.supersedes_id
-    while before is not None:
-        old.append(by_id[before].text)
-        before = by_id[before].supersedes_id
+    old = [before.text for before in superseded(entry, entries)]
     return EntryRef(str(entry.id), entry.key, entry.trial, entry.index, entry.text, old)
 
 
 def floor(session: Session, person: Person, projector: bool) -> Floor:
     """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
     benches = list(
-        session.benches.prefetch_related("team", "entries", "sample__hidden").select_related("session", "sample")
+        session.benches.prefetch_related("team", "entries", "sample__hidden").select_related(
+            "session__section", "sample"
+        )
     )
     seen_accepted = may_see_accepted(person, session) and (session.released or not projector)
     states = [(bench, evaluation_of(bench, seen_accepted)) for bench in benches]
@@ -128,11 +134,17 @@ def _number(text: str) -> float:
 _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}
 
 
-def floor_stamp(session: Session, person: Person) -> str:
-    """Changes whenever the floor would: an entry, a new state, or a minute gone by (benches grow quiet)."""
-    heads = ".".join(head[:12] for head in session.benches.values_list("head", flat=True))
-    minute = int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0
-    return f'"{session.pk}-{person.pk}-{session.state}-{session.released}-{heads}-{minute}"'
+def floor_stamp(session: Session, person: Person, projector: bool) -> str:
+    """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
+    benches = session.benches.annotate(written=Count("entries"))
+    seen = [
+        (person.pk, projector, session.state, session.released, session.title, session.room, session.starts_at),
+        list(benches.values_list("pk", "number", "head", "written", "sample__label")),
+        list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
+        list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),
+        int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0,
+    ]
+    return f'"{hashlib.sha256(repr(seen).encode()).hexdigest()[:32]}"'
 
 
 def headline(state: Evaluation) -> ResultOut | None:
@@ -164,7 +176,7 @@ def _tile(
         trials=[_trial(bench, trial) for trial in state.trials],
         last_at=_iso(max(entry.written_at for entry in entries)) if entries else None,
         level=max((f.level for f in state.findings), key=lambda level: SEVERITY[level], default="keep"),
-        call=call.text if call else "",
+        call=call.text if call and named else "",
     )
 
 

@@ -71,7 +71,8 @@ class HiddenValue(models.Model):
 
 
 class Bench(models.Model):
-    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply.
+    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply;
+    ``length`` how many entries were sealed, ``seal`` the seal over both (notebook/seals.py).
 
     ``own_options`` differ from the session's: the order in which this bench takes what is shared, set when it opens.
     """
@@ -81,6 +82,8 @@ class Bench(models.Model):
     sample = models.ForeignKey(Sample, null=True, blank=True, on_delete=models.SET_NULL, related_name="benches")
     team = models.ManyToManyField(Person, related_name="benches", blank=True)
     head = models.CharField(max_length=64, blank=True)
+    length = models.PositiveIntegerField(default=0)
+    seal = models.CharField(max_length=64, blank=True)
     own_options = models.JSONField(default=dict)
 
     class Meta:

@@ -9,7 +9,7 @@ from django.db.models import QuerySet
 from django.http import Http404
 
 from labs.models import Bench, Session
-from people.models import Person, Role
+from people.models import Person
 from people.policy import sections_for
 
 
@@ -25,6 +25,14 @@ def session_for(person: Person, session_id: int) -> Session:
     found = sessions_for(person).filter(pk=session_id).select_related("section").first()
     if found is None:
         raise Http404
+    return found
+
+
+def own_session_for(person: Person, session_id: int) -> Session:
+    """A session of a section of one's own; PermissionDenied for everybody else, also for who assists there."""
+    found = session_for(person, session_id)
+    if found.section.owner_id != person.pk:
+        raise PermissionDenied("Only the instructor of this section may do this with its sessions.")
     return found
 
 
@@ -45,5 +53,5 @@ def bench_for(person: Person, bench_id: int) -> Bench:
 
 
 def may_see_accepted(person: Person, session: Session) -> bool:
-    """Hidden values: the instructor always, students once they are released, assistants never before."""
-    return person.role == Role.INSTRUCTOR or session.released
+    """Hidden values: the section's own instructor always, everybody else once they are released."""
+    return session.section.owner_id == person.pk or session.released

@@ -4,20 +4,22 @@ from typing import Any
 
 from rest_framework import serializers
 
+from config.fields import ShortDict, ShortList
+
 
 class SampleSerializer(serializers.Serializer[Any]):
     """What some benches are given, with its accepted results (never shown to students before release)."""
 
     name = serializers.CharField(max_length=60)
-    accepted = serializers.DictField(child=serializers.CharField(max_length=40, allow_blank=True), default=dict)
+    accepted = ShortDict(child=serializers.CharField(max_length=40, allow_blank=True), default=dict)
 
 
 class ChoicesSerializer(serializers.Serializer[Any]):
     """Method, options and instruments of a plan."""
 
     method = serializers.CharField(max_length=60)
-    options = serializers.DictField(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
-    instruments = serializers.DictField(child=serializers.CharField(max_length=60), default=dict)
+    options = ShortDict(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
+    instruments = ShortDict(child=serializers.CharField(max_length=60), default=dict)
 
 
 class PreviewSerializer(ChoicesSerializer):
@@ -30,7 +32,7 @@ class ComparisonSerializer(serializers.Serializer[Any]):
     """Another product's data: its name, and a sheet file as text; an empty file takes it away."""
 
     name = serializers.CharField(max_length=60)
-    file = serializers.CharField(max_length=2_000_000, allow_blank=True, trim_whitespace=False)
+    file = serializers.CharField(max_length=400_000, allow_blank=True, trim_whitespace=False)
 
 
 class PlanSerializer(ChoicesSerializer):
@@ -42,13 +44,13 @@ class PlanSerializer(ChoicesSerializer):
     starts_at = serializers.DateTimeField()
     minutes = serializers.IntegerField(min_value=10, max_value=600, default=120)
     benches = serializers.IntegerField(min_value=1, max_value=48)
-    samples = serializers.ListField(child=SampleSerializer(), default=list, max_length=12)
+    samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
 
 
 class SamplesSerializer(serializers.Serializer[Any]):
     """All samples of a session."""
 
-    samples = serializers.ListField(child=SampleSerializer(), max_length=12)
+    samples = ShortList(child=SampleSerializer(), max_length=12)
 
 
 class PlaceSerializer(serializers.Serializer[Any]):
@@ -61,10 +63,10 @@ class PlaceSerializer(serializers.Serializer[Any]):
 class TeamsSerializer(serializers.Serializer[Any]):
     """Who stands where; people who are not named stay where they are."""
 
-    places = serializers.ListField(child=PlaceSerializer(), max_length=400)
+    places = ShortList(child=PlaceSerializer(), max_length=400)
 
 
 class StateSerializer(serializers.Serializer[Any]):
     """What to do with a session."""
 
-    action = serializers.ChoiceField(choices=("open", "close", "release"))
+    action = serializers.ChoiceField(choices=("open", "close", "release", "take_back"))

@@ -45,11 +45,14 @@ class BenchPlace:
 
 @dataclass(frozen=True, slots=True)
 class StudentPlace:
-    """A student of the section and the number of their bench, None where they have none."""
+    """A student of the section and the number of their bench, None where they have none. ``waits`` says that too many
+    wrong PINs were typed for them.
+    """
 
     id: int
     name: str
     bench: int | None
+    waits: bool
 
 
 @dataclass(frozen=True, slots=True)

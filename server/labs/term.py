@@ -10,6 +10,7 @@ from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchPlace, Comparable, SampleGiven, SessionCard, SessionPlan, StudentPlace
 from people.models import Person, Role
+from people.throttles import kept_out
 from stock.own import stock_of
 
 
@@ -76,7 +77,8 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
 def _students(session: Session) -> list[StudentPlace]:
     numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
     roster = session.section.students.filter(role=Role.STUDENT).order_by("name")
-    return [StudentPlace(one.pk, one.name, numbers.get(one.pk)) for one in roster]
+    waiting = kept_out(one.username for one in roster)
+    return [StudentPlace(one.pk, one.name, numbers.get(one.pk), one.username in waiting) for one in roster]
 
 
 def _samples(session: Session, seen: bool) -> list[SampleGiven]:

@@ -1,5 +1,7 @@
 """Methods, instruments, sessions, benches and the floor."""
 
+from django.http.response import HttpResponseBase
+from django.utils.cache import get_conditional_response
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -13,11 +15,12 @@ from chromata_core.method.sheet import Sheet
 from chromata_core.planning.predict import Prediction, predict
 from config.answers import answer, asked, shape
 from config.errors import Refused
+from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.live import bench_view, floor, floor_stamp
 from labs.models import Bench, Session
-from labs.policy import bench_for, benches_for, session_for, sessions_for
+from labs.policy import bench_for, benches_for, own_session_for, session_for, sessions_for
 from labs.serializers import (
     ComparisonSerializer,
     PlanSerializer,
@@ -67,6 +70,8 @@ class Instruments(APIView):
 class PlanPreview(APIView):
     """What a plan will give, before it is made."""
 
+    throttle_classes = (Working,)
+
     @extend_schema(operation_id="predict", request=PreviewSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
         said = asked(PreviewSerializer, request)
@@ -112,7 +117,7 @@ class Teams(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         session = session_for(person_of(request), session_id)
         places = asked(TeamsSerializer, request)["places"]
-        actions.set_teams(session, {one["person"]: one["bench"] for one in places})
+        actions.set_teams(session, [(one["person"], one["bench"]) for one in places])
         return answer(session_plan(session, person_of(request)))
 
 
@@ -121,8 +126,7 @@ class Samples(APIView):
 
     @extend_schema(operation_id="set_samples", request=SamplesSerializer, responses=shape(SessionPlan))
     def put(self, request: Request, session_id: int) -> Response:
-        must_own(person_of(request))
-        session = session_for(person_of(request), session_id)
+        session = own_session_for(person_of(request), session_id)
         actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
         return answer(session_plan(session, person_of(request)))
 
@@ -130,24 +134,27 @@ class Samples(APIView):
 class Comparison(APIView):
     """Another product's data, for benches whose trials agree."""
 
+    largest_body = 900_000
+
     @extend_schema(operation_id="set_comparison", request=ComparisonSerializer, responses=shape(SessionPlan))
     def put(self, request: Request, session_id: int) -> Response:
-        must_own(person_of(request))
-        session = session_for(person_of(request), session_id)
+        session = own_session_for(person_of(request), session_id)
         actions.set_comparison(session, **asked(ComparisonSerializer, request))
         return answer(session_plan(session, person_of(request)))
 
 
-_ACTIONS = {"open": actions.open_session, "close": actions.close_session, "release": actions.release_session}
+_ACTIONS = {
+    "open": actions.open_session, "close": actions.close_session, "release": actions.release_session,
+    "take_back": actions.take_back_release,
+}  # fmt: skip
 
 
 class SessionState(APIView):
-    """Opens, closes or releases a session."""
+    """Opens, closes or releases a session, or takes a release back."""
 
     @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionCard))
     def post(self, request: Request, session_id: int) -> Response:
-        must_own(person_of(request))
-        session = session_for(person_of(request), session_id)
+        session = own_session_for(person_of(request), session_id)
         _ACTIONS[asked(StateSerializer, request)["action"]](session)
         return answer(session_card(session))
 
@@ -156,13 +163,12 @@ class FloorNow(APIView):
     """The room as it is now; 304 while nothing has changed."""
 
     @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
-    def get(self, request: Request, session_id: int) -> Response:
-        session = session_for(person_of(request), session_id)
-        person = person_of(request)
-        stamp = floor_stamp(session, person)
-        if request.headers.get("If-None-Match") == stamp:
-            return Response(status=304, headers={"ETag": stamp})
-        answered = answer(floor(session, person, request.query_params.get("projector") == "true"))
+    def get(self, request: Request, session_id: int) -> HttpResponseBase:
+        person, projector = person_of(request), request.query_params.get("projector") == "true"
+        session = session_for(person, session_id)
+        stamp = floor_stamp(session, person, projector)
+        unchanged = get_conditional_response(request._request, etag=stamp)
+        answered = unchanged or answer(floor(session, person, projector))
         answered.headers["ETag"] = stamp
         answered.headers["Cache-Control"] = "private, no-cache"
         return answered

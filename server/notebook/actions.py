@@ -1,24 +1,31 @@
 """The one way to write at a bench: checked, in one transaction, chained to what was written before."""
 
+import logging
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from uuid import UUID
 
-from django.db import transaction
+from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from chromata_core.errors import ChromataError
-from chromata_core.method.sheet import Given, Sheet, bind, understand
+from chromata_core.method.sheet import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
-from notebook.standing import TALK, sheet_of, standing
+from notebook.seals import BROKEN, end_holds, seal_end, seal_entry
+from notebook.standing import TALK, place, sheet_with, standing
 from people.models import Person
+
+log = logging.getLogger(__name__)
 
 _STAFF_ONLY = ("message", "seen")
 _REWRITABLE = ("step", "timer", "own", "answer")  # these simply begin again; every version stays in the record
+# Far more than an honest session needs, few enough that every answer stays small.
+_MOST_ENTRIES, _MOST_SAID, _MOST_PHOTOS, _LONGEST_SAID = 4000, 200, 40, 1000
+_ELSEWHERE = "This entry's id belongs to something else that was written. Write it again."
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,97 +47,144 @@ class Draft:
 class Kept:
     """What became of a draft: kept, or refused with a sentence. A refused draft changed nothing."""
 
-    id: UUID
+    id: str
     kept: bool
     problem: str
 
 
 @transaction.atomic
 def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
-    """Writes ``drafts`` in order. One that was kept before is answered as kept and not doubled."""
-    Bench.objects.select_for_update().get(pk=bench.pk)
-    entries = list(bench.entries.order_by("sequence"))
+    """Writes ``drafts`` in order. One that was kept before is answered as kept and not doubled.
+
+    The bench is locked first and everything is looked at under the lock: closing a session waits for the same one.
+    """
+    bench = Bench.objects.select_for_update().get(pk=bench.pk)
+    record = _Record(bench, author)
     known = {entry.id: entry for entry in Entry.objects.filter(id__in=[draft.id for draft in drafts])}
     answers: list[Kept] = []
     for draft in drafts:
         again = known.get(draft.id)
-        problem = "" if again and again.bench_id == bench.pk else _problem(bench, author, entries, draft, again)
-        if not problem and again is None:
-            entry = _append(bench, author, entries[-1] if entries else None, draft)
-            entries.append(entry)
-            known[entry.id] = entry
-        answers.append(Kept(draft.id, not problem, problem))
-    if entries:
-        Bench.objects.filter(pk=bench.pk).update(head=entries[-1].hash)
+        if again is not None:
+            problem = "" if again.bench_id == bench.pk and _same(again, draft) else _ELSEWHERE
+        else:
+            problem = record.problem(draft) or record.append(draft)
+            known.update({draft.id: record.entries[-1]} if not problem else {})
+        answers.append(Kept(str(draft.id), not problem, problem))
+    record.end()
     return answers
 
 
-def _problem(bench: Bench, author: Person, entries: list[Entry], draft: Draft, again: Entry | None) -> str:
-    """The sentence that refuses ``draft``, empty if it may be kept."""
-    if again is not None:
-        return "This entry's id belongs to another bench. Reload the page and write it again."
-    if bench.session.state != Session.State.OPEN:
-        return "The session is not open, so nothing can be written. Your instructor opens it."
-    if draft.key in _STAFF_ONLY and not author.teaches:
-        return "Only your instructor can send this."
-    if draft.key in TALK:
-        said = draft.text.strip() and "\x00" not in draft.text
-        picture = picture_problem(draft.image) if draft.key == "photo" else ""
-        return picture if said else "Write a word or two first."
-    return _sheet_problem(bench, entries, draft) or _place_problem(entries, draft)
+def _same(entry: Entry, draft: Draft) -> bool:
+    """Whether ``draft`` is ``entry``, sent again."""
+    sent = (draft.key, draft.trial, draft.index, draft.text.strip(), draft.supersedes, draft.reason.strip())
+    return sent == (*place(entry), entry.text, entry.supersedes_id, entry.reason)
 
 
-def _sheet_problem(bench: Bench, entries: list[Entry], draft: Draft) -> str:
-    try:
-        sheet = sheet_of(bench, entries)
-        bound = bind(method_of(bench.session), Sheet(sheet.options, sheet.instruments, stock=sheet.stock))
-        understand(bound, Given(draft.key, draft.text, draft.trial, draft.index))
-    except ChromataError as error:
-        return error.message
-    return ""
+class _Record:
+    """A locked bench with what stands on its record, while something is added to it."""
 
+    def __init__(self, bench: Bench, author: Person) -> None:
+        self.bench, self.author = bench, author
+        self.entries = list(bench.entries.order_by("sequence"))
+        self.added = 0
+        self.bound: Bound | None = None
 
-def _place_problem(entries: list[Entry], draft: Draft) -> str:
-    """A place that is taken is only written again as a correction of what stands there, with a reason."""
-    if draft.key.partition(".")[0] in _REWRITABLE:
+    def problem(self, draft: Draft) -> str:
+        """The sentence that refuses ``draft``, empty if it may be kept."""
+        if self.bench.session.state != Session.State.OPEN:
+            return "The session is not open, so nothing can be written. Your instructor opens it."
+        if draft.key in _STAFF_ONLY and not self.author.teaches:
+            return "Only your instructor can send this."
+        return self._full(draft) or (
+            self._talk_problem(draft) if draft.key in TALK else self._sheet_problem(draft) or self._place_problem(draft)
+        )
+
+    def _full(self, draft: Draft) -> str:
+        """A limit for each bench: nobody's notes make the others wait. The staff can always still write."""
+        if self.author.teaches:
+            return ""
+        if len(self.entries) >= _MOST_ENTRIES:
+            return f"This bench's record holds {_MOST_ENTRIES} entries and is full. Ask your instructor."
+        said = [entry for entry in self.entries if entry.key in TALK]
+        if draft.key == "photo" and sum(entry.key == "photo" for entry in said) >= _MOST_PHOTOS:
+            return f"This bench has {_MOST_PHOTOS} photos, and more are not kept. Choose what shows most."
+        if draft.key in TALK and len(said) >= _MOST_SAID:
+            return f"This bench has {_MOST_SAID} notes and calls, and more are not kept. Tell your instructor by word."
         return ""
-    place = (draft.key, draft.trial, draft.index)
-    here = next((entry for entry in standing(entries) if (entry.key, entry.trial, entry.index) == place), None)
-    if draft.supersedes is None:
-        return f"{here.text} is written there already. Correct it, with a reason, instead." if here else ""
-    if here is None or here.id != draft.supersedes:
-        return "Somebody corrected this reading in the meantime. Look at it again before you correct it."
-    return "" if draft.reason.strip() else "Say in a few words why you correct it; the old value stays readable."
 
+    def _talk_problem(self, draft: Draft) -> str:
+        if draft.supersedes is not None:
+            return "What was said is not corrected. Say it anew."
+        if not draft.text.strip() or "\x00" in draft.text:
+            return "Write a word or two first."
+        if len(draft.text) > _LONGEST_SAID:
+            return f"This is longer than {_LONGEST_SAID} characters. Say it in fewer words, or in two notes."
+        return picture_problem(draft.image) if draft.key == "photo" else ""
 
-def _append(bench: Bench, author: Person, last: Entry | None, draft: Draft) -> Entry:
-    now = timezone.now()
-    entry = Entry(
-        id=draft.id,
-        bench=bench,
-        sequence=last.sequence + 1 if last else 1,
-        key=draft.key,
-        trial=draft.trial,
-        index=draft.index,
-        text=draft.text.strip(),
-        author=author,
-        written_at=min(draft.written_at, now),
-        received_at=now,
-        supersedes_id=draft.supersedes,
-        reason=draft.reason.strip(),
-        previous_hash=last.hash if last else "",
-        photo=keep_picture(draft.image) if draft.key == "photo" else "",
-    )
-    entry.hash = entry.sealed()
-    entry.save(force_insert=True)
-    return entry
+    def _sheet_problem(self, draft: Draft) -> str:
+        try:
+            if self.bound is None:
+                bare = sheet_with(self.bench, ())
+                self.bound = bind(
+                    method_of(self.bench.session), Sheet(bare.options, bare.instruments, stock=bare.stock)
+                )
+            understand(self.bound, Given(draft.key, draft.text, draft.trial, draft.index))
+        except ChromataError as error:
+            return error.message
+        return "" if "\x00" not in draft.reason else "The reason holds characters that cannot be kept."
 
+    def _place_problem(self, draft: Draft) -> str:
+        """What is corrected is what stands in that very place now; only some places are written again without."""
+        here = next((e for e in standing(self.entries) if place(e) == (draft.key, draft.trial, draft.index)), None)
+        if draft.supersedes is not None:
+            if here is None or here.id != draft.supersedes:
+                return "Somebody corrected this reading in the meantime. Look at it again before you correct it."
+            return (
+                "" if draft.reason.strip() else "Say in a few words why you correct it; the old value stays readable."
+            )
+        if here is None or draft.key.partition(".")[0] in _REWRITABLE:
+            return ""
+        return f"{here.text} is written there already. Correct it, with a reason, instead."
 
-def broken_link(entries: Sequence[Entry]) -> int | None:
-    """The sequence number of the first entry whose seal does not hold, None if the record is whole."""
-    before = ""
-    for place, entry in enumerate(entries, 1):
-        if entry.sequence != place or entry.previous_hash != before or entry.hash != entry.sealed():
-            return entry.sequence
-        before = entry.hash
-    return None
+    def append(self, draft: Draft) -> str:
+        """Adds ``draft`` to the record; a sentence where another bench has just taken its id."""
+        last, now = self.entries[-1] if self.entries else None, timezone.now()
+        entry = Entry(
+            id=draft.id,
+            bench=self.bench,
+            sequence=last.sequence + 1 if last else 1,
+            key=draft.key,
+            trial=draft.trial,
+            index=draft.index,
+            text=draft.text.strip(),
+            author=self.author,
+            written_at=min(draft.written_at, now),
+            received_at=now,
+            supersedes_id=draft.supersedes,
+            reason=draft.reason.strip(),
+            previous_hash=self._before(last),
+            photo=keep_picture(draft.image) if draft.key == "photo" else "",
+        )
+        seal_entry(entry)
+        try:
+            with transaction.atomic():
+                entry.save(force_insert=True)
+        except IntegrityError:
+            return _ELSEWHERE
+        self.entries.append(entry)
+        self.added += 1
+        return ""
+
+    def _before(self, last: Entry | None) -> str:
+        """The seal to build on. Behind an end that does not hold the break stays in the record for good."""
+        if self.added or end_holds(self.bench, last):
+            return last.hash if last else ""
+        log.error("bench %s: the end of its record is not as it was sealed", self.bench.pk)
+        return BROKEN
+
+    def end(self) -> None:
+        """Seals the new end, if something was added."""
+        if self.added:
+            self.bench.length, self.bench.head = self.entries[-1].sequence, self.entries[-1].hash
+            seal_end(self.bench)
+            self.bench.save(update_fields=["length", "head", "seal"])

@@ -1,9 +1,5 @@
 """The record. Entries are only ever added; a correction points at what it supersedes and says why."""
 
-import hashlib
-import json
-from datetime import datetime
-
 from django.db import models
 
 from labs.models import Bench
@@ -23,7 +19,7 @@ class Photo(models.Model):
 class Entry(models.Model):
     """One thing written at a bench. The id is made by the client, so that sending it twice does no harm.
 
-    ``photo`` is the hash of a picture that belongs to it, empty for none.
+    ``photo`` is the hash of a picture that belongs to it, empty for none; ``hash`` its seal (notebook/seals.py).
     """
 
     id = models.UUIDField(primary_key=True)
@@ -36,7 +32,7 @@ class Entry(models.Model):
     author = models.ForeignKey(Person, on_delete=models.PROTECT, related_name="entries")
     written_at = models.DateTimeField()
     received_at = models.DateTimeField()
-    supersedes = models.OneToOneField("self", null=True, on_delete=models.PROTECT, related_name="superseded_by")
+    supersedes = models.ForeignKey("self", null=True, on_delete=models.PROTECT, related_name="+")
     reason = models.CharField(max_length=300, blank=True)
     photo = models.CharField(max_length=64, blank=True)
     previous_hash = models.CharField(max_length=64)
@@ -48,16 +44,3 @@ class Entry(models.Model):
 
     def __str__(self) -> str:
         return f"{self.key}={self.text}"
-
-    def sealed(self) -> str:
-        """SHA-256 over everything the entry says and the hash before it, so that a changed past shows."""
-        said = [
-            str(self.id), self.bench_id, self.sequence, self.key, self.trial, self.index, self.text, self.author_id,
-            _instant(self.written_at), _instant(self.received_at),
-            str(self.supersedes_id or ""), self.reason, self.previous_hash, *filter(None, [self.photo]),
-        ]  # fmt: skip
-        return hashlib.sha256(json.dumps(said, ensure_ascii=False).encode()).hexdigest()
-
-
-def _instant(moment: datetime) -> str:
-    return f"{moment.timestamp():.3f}"

@@ -1,9 +1,12 @@
 """What goes in and out about entries."""
 
+from dataclasses import dataclass
 from typing import Any
 
+from drf_spectacular.utils import extend_schema_field
 from rest_framework import serializers
 
+from config.fields import ShortList
 from notebook.models import Entry
 
 _LONGEST_BATCH = 500
@@ -23,16 +26,42 @@ class DraftSerializer(serializers.Serializer[Any]):
     image = serializers.CharField(max_length=2_000_000, allow_blank=True, default="", help_text="base64 of a photo")
 
 
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """One entry of a batch: its id as it was sent, and what was read of it, or the sentence that refuses it."""
+
+    id: str
+    said: dict[str, Any] | None
+    problem: str
+
+
+@extend_schema_field(DraftSerializer(many=True))
+class Drafts(ShortList):
+    """Entries, each judged alone: a malformed one does not take the others with it."""
+
+    def run_child_validation(self, data: list[Any]) -> list[Judged]:
+        return [_judged(entry) for entry in data]
+
+
+def _judged(entry: Any) -> Judged:
+    given = DraftSerializer(data=entry)
+    sent = str(entry.get("id", ""))[:40] if isinstance(entry, dict) else ""
+    if given.is_valid():
+        return Judged(sent, dict(given.validated_data), "")
+    faults = [f"{field}: {fault}" for field, found in given.errors.items() for fault in found]
+    return Judged(sent, None, f"This entry cannot be read ({'; '.join(faults)[:300]}). Write it again.")
+
+
 class BatchSerializer(serializers.Serializer[Any]):
     """Several entries in the order written, as a queue sends them after a time without network."""
 
-    entries = serializers.ListField(child=DraftSerializer(), max_length=_LONGEST_BATCH)
+    entries = Drafts(max_length=_LONGEST_BATCH)
 
 
 class KeptSerializer(serializers.Serializer[Any]):
-    """What became of one entry."""
+    """What became of one entry; ``id`` as it was sent."""
 
-    id = serializers.UUIDField()
+    id = serializers.CharField(allow_blank=True)
     kept = serializers.BooleanField()
     problem = serializers.CharField(allow_blank=True)
 

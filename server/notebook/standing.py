@@ -1,6 +1,6 @@
 """What stands on a bench's sheet now: the last entry of every place that was not corrected."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 
 from chromata_core.method.sheet import Given, Sheet
 from labs.models import Bench
@@ -9,23 +9,51 @@ from stock.own import stock_of
 
 # Entries that are said between people, not about the sheet.
 TALK = ("call", "message", "seen", "note", "photo")
+Place = tuple[str, int | None, int | None]
+
+
+def place(entry: Entry) -> Place:
+    """Where an entry belongs on the sheet."""
+    return (entry.key, entry.trial, entry.index)
 
 
 def standing(entries: Iterable[Entry]) -> list[Entry]:
     """The entries that count, in order; later ones take a place over from earlier ones."""
-    current: dict[tuple[str, int | None, int | None], Entry] = {}
-    for entry in entries:
-        if entry.key not in TALK:
-            current[(entry.key, entry.trial, entry.index)] = entry
-    return list(current.values())
+    return list({place(entry): entry for entry in entries if entry.key not in TALK}.values())
+
+
+def superseded(entry: Entry, entries: Sequence[Entry]) -> list[Entry]:
+    """What stood in the place of ``entry`` before it and was corrected, the newest first.
+
+    A correction only ever points back, to the same place of the same bench; whatever points elsewhere ends the chain.
+    """
+    by_id = {other.id: other for other in entries}
+    chain: list[Entry] = []
+    latest = entry
+    while latest.supersedes_id in by_id:
+        before = by_id[latest.supersedes_id]
+        if before.sequence >= latest.sequence or place(before) != place(entry):
+            break
+        chain.append(before)
+        latest = before
+    return chain
+
+
+def given_of(entries: Iterable[Entry]) -> tuple[Given, ...]:
+    """The entries that count, as the core takes them."""
+    return tuple(
+        Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp())
+        for entry in standing(entries)
+    )
 
 
 def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
     """The bench's sheet for the core."""
-    given = tuple(
-        Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp())
-        for entry in standing(entries)
-    )
+    return sheet_with(bench, given_of(entries))
+
+
+def sheet_with(bench: Bench, given: tuple[Given, ...]) -> Sheet:
+    """The bench's sheet with these readings on it."""
     opened = bench.session.opened_at
     return Sheet(
         bench.options, bench.session.instruments, given, stock_of(bench.session),

@@ -1,12 +1,12 @@
 """Addresses about entries."""
 
-from django.urls import path
+from django.urls import path, re_path
 
 from notebook import views
 
 urlpatterns = [
     path("benches/<int:bench_id>/entries", views.Entries.as_view()),
     path("benches/<int:bench_id>/curve", views.Curve.as_view()),
-    path("benches/<int:bench_id>/photos/<str:content>", views.PhotoFile.as_view()),
+    re_path(r"^benches/(?P<bench_id>\d{1,18})/photos/(?P<content>[0-9a-f]{64})$", views.PhotoFile.as_view()),
     path("benches/<int:bench_id>/try", views.Try.as_view()),
 ]

@@ -11,11 +11,13 @@ from chromata_core.method.judge import judge
 from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given
 from config.answers import answer, asked, shape
+from config.errors import Refused
+from config.throttles import Trying
 from labs.declared import method_of
 from labs.policy import bench_for
-from notebook.actions import Draft, write
+from notebook.actions import Draft, Kept, write
 from notebook.logged import write_curve
-from notebook.models import Photo
+from notebook.seals import picture_of
 from notebook.serializers import (
     BatchSerializer,
     CurveSerializer,
@@ -30,6 +32,8 @@ from people.policy import person_of
 class Entries(APIView):
     """The bench's record."""
 
+    largest_body = 2_500_000  # a photo in base64, and some readings beside it
+
     @extend_schema(operation_id="entries", responses=EntrySerializer(many=True))
     def get(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
@@ -39,12 +43,16 @@ class Entries(APIView):
     @extend_schema(operation_id="write", request=BatchSerializer, responses=KeptSerializer(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
-        drafts = [Draft(**entry) for entry in asked(BatchSerializer, request)["entries"]]
-        return Response(KeptSerializer(write(bench, person_of(request), drafts), many=True).data)
+        judged = asked(BatchSerializer, request)["entries"]
+        kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
+        answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
+        return Response(KeptSerializer(answers, many=True).data)
 
 
 class Curve(APIView):
     """A logged curve, taken over from a file."""
+
+    largest_body = 450_000
 
     @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=KeptSerializer(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
@@ -60,15 +68,19 @@ class PhotoFile(APIView):
     @extend_schema(operation_id="photo", responses={(200, "image/jpeg"): OpenApiTypes.BINARY})
     def get(self, request: Request, bench_id: int, content: str) -> HttpResponse:
         bench = bench_for(person_of(request), bench_id)
-        if not content or not bench.entries.filter(photo=content).exists():
+        if not bench.entries.filter(photo=content).exists():
             raise Http404
-        data = Photo.objects.get(pk=content).data
+        data = picture_of(content)
+        if data is None:
+            raise Refused("This photo is missing, or not the one that was sealed. Tell your instructor.", 409)
         kept = {"Cache-Control": "private, max-age=31536000, immutable", "X-Content-Type-Options": "nosniff"}
-        return HttpResponse(bytes(data), content_type="image/jpeg", headers=kept)
+        return HttpResponse(data, content_type="image/jpeg", headers=kept)
 
 
 class Try(APIView):
     """What a reading would be worth, before it is kept. Writes nothing."""
+
+    throttle_classes = (Trying,)
 
     @extend_schema(operation_id="try_reading", request=TrySerializer, responses=shape(Verdict))
     def post(self, request: Request, bench_id: int) -> Response:

@@ -11,5 +11,6 @@ urlpatterns = [
     path("join", views.Join.as_view()),
     path("join/<str:code>", views.Roster.as_view()),
     path("demo-accounts", views.DemoAccounts.as_view()),
+    path("people/<int:person_id>/unlock", views.Unlock.as_view()),
     path("sections", views.Sections.as_view()),
 ]

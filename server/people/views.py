@@ -2,8 +2,10 @@
 
 from typing import Any
 
+from axes.utils import reset as unlock
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
+from django.http import Http404
 from django.utils.decorators import method_decorator
 from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
@@ -25,6 +27,7 @@ from people.serializers import (
     SectionSerializer,
     SignInSerializer,
 )
+from people.throttles import guessed_wrong, may_guess
 
 
 class Me(APIView):
@@ -48,6 +51,7 @@ class SignIn(APIView):
     @extend_schema(operation_id="sign_in", request=SignInSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
         said = asked(SignInSerializer, request)
+        may_guess(request)
         return _enter(request, said["username"], said["password"])
 
 
@@ -60,7 +64,8 @@ class Join(APIView):
     @extend_schema(operation_id="join", request=JoinSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
         said = asked(JoinSerializer, request)
-        section = _section(said["code"])
+        may_guess(request)
+        section = _section(request, said["code"])
         person = section.students.filter(pk=said["person"], role=Role.STUDENT).first()
         if person is None:
             raise Refused("That name is not on this section's roster. Pick yours from the list.", 422)
@@ -74,7 +79,8 @@ class Roster(APIView):
 
     @extend_schema(operation_id="roster", responses=RosterSerializer)
     def get(self, request: Request, code: str) -> Response:
-        section = _section(code)
+        may_guess(request)
+        section = _section(request, code)
         names = section.students.filter(role=Role.STUDENT).order_by("name")
         return Response(RosterSerializer({"section": section.name, "names": names}).data)
 
@@ -107,9 +113,22 @@ class Sections(APIView):
         return Response(SectionSerializer(sections, many=True).data)
 
 
-def _section(code: str) -> Section:
+class Unlock(APIView):
+    """Lets a student try again at once, after too many wrong PINs."""
+
+    @extend_schema(operation_id="unlock", request=None, responses={204: None})
+    def post(self, request: Request, person_id: int) -> Response:
+        student = Person.objects.filter(pk=person_id, section__in=sections_for(person_of(request))).first()
+        if student is None:
+            raise Http404
+        unlock(username=student.username)
+        return Response(status=204)
+
+
+def _section(request: Request, code: str) -> Section:
     found = Section.objects.filter(code__iexact=code.strip()).first() if "\x00" not in code else None
     if found is None:
+        guessed_wrong(request)
         raise Refused("No section has this code. Copy it from the board, or ask your instructor.", 404)
     return found
 
@@ -117,6 +136,7 @@ def _section(code: str) -> Section:
 def _enter(request: Request, username: str, password: str) -> Response:
     person: Any = authenticate(request._request, username=username, password=password)
     if not isinstance(person, Person):
+        guessed_wrong(request)
         raise Refused("Name and PIN or password do not match. Try again.", 422)
     login(request._request, person)
     return Response(MeSerializer(person).data)

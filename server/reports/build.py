@@ -1,21 +1,25 @@
 """A bench's report, put together from its record on request; nothing of it is stored."""
 
+from dataclasses import dataclass
+from functools import lru_cache
+
 from chromata_core.chemistry.molar_mass import BASIS
-from chromata_core.method.effects import what_if
+from chromata_core.method.effects import Effect, what_if
 from chromata_core.method.evaluate import context_of
 from chromata_core.method.explain import constants, explain
-from chromata_core.method.monte_carlo import draw_results
-from chromata_core.method.sheet import Bound
+from chromata_core.method.monte_carlo import DrawnResult, draw_results
+from chromata_core.method.outcome import Shown, WorkedLine
+from chromata_core.method.sheet import Bound, Given
 from chromata_core.method.vocabulary import Method, SubstanceOption
 from labs.comparison import comparison_view
 from labs.declared import method_of
-from labs.live import evaluation_of
+from labs.live import evaluation_of, with_entries
 from labs.models import Bench
 from labs.policy import may_see_accepted
 from labs.term import session_card
-from notebook.actions import broken_link
 from notebook.models import Entry
-from notebook.standing import sheet_of
+from notebook.seals import check_record
+from notebook.standing import given_of, sheet_with, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -24,9 +28,9 @@ _DRAWS = 20_000
 
 def report_of(bench: Bench, person: Person) -> Report:
     """The report as ``person`` may see it."""
-    entries = list(bench.entries.select_related("author", "supersedes").order_by("sequence"))
+    entries = with_entries(bench)
     chosen = method_of(bench.session)
-    at = context_of(chosen, sheet_of(bench, entries))
+    worked = _worked(bench.pk, bench.session.state, given_of(entries))
     evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
     return Report(
         bench_id=bench.pk,
@@ -37,20 +41,38 @@ def report_of(bench: Bench, person: Person) -> Report:
         aim=chosen.question,
         reaction=chosen.reaction,
         evaluation=evaluation,
-        known=constants(at),
-        instruments=_instruments(at.bound),
-        lines=explain(at),
-        draws=draw_results(at, _DRAWS, most=1),
-        what_if=what_if(at.bound),
-        corrections=[_correction(at.bound, entry) for entry in entries if entry.supersedes],
+        known=worked.known,
+        instruments=_instruments(worked.bound),
+        lines=worked.lines,
+        draws=worked.draws,
+        what_if=worked.what_if,
+        corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, entries))],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
         photos=[Picture(e.photo, e.text, e.author.name, e.written_at.isoformat()) for e in entries if e.photo],
-        entries=len(entries),
-        whole=broken_link(entries) is None,
+        record=check_record(bench, entries),
         stores=_stores(chosen),
         comparison=comparison_view(bench.session, evaluation, person),
     )
+
+
+@dataclass(frozen=True, slots=True)
+class _Worked:
+    """What takes long to work out of a sheet."""
+
+    bound: Bound
+    known: list[Shown]
+    lines: list[WorkedLine]
+    draws: list[DrawnResult]
+    what_if: list[Effect]
+
+
+@lru_cache(maxsize=256)
+def _worked(bench_id: int, state: str, given: tuple[Given, ...]) -> _Worked:
+    """Worked once for what stands on a sheet; asking again and again costs next to nothing."""
+    bench = Bench.objects.select_related("session__section").get(pk=bench_id)
+    at = context_of(method_of(bench.session), sheet_with(bench, given))
+    return _Worked(at.bound, constants(at), explain(at), draw_results(at, _DRAWS, most=1), what_if(at.bound))
 
 
 def _stores(chosen: Method) -> str:
@@ -68,9 +90,8 @@ def _instruments(bound: Bound) -> list[InstrumentUsed]:
     ]
 
 
-def _correction(bound: Bound, entry: Entry) -> Correction:
+def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
     part = bound.part(entry.key)
     label = part.label if part else entry.key.partition(".")[0].capitalize()
     trial = f", {bound.method.trials.noun.lower()} {entry.trial}" if entry.trial is not None else ""
-    old = entry.supersedes.text if entry.supersedes else ""
     return Correction(f"{label}{trial}", old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat())

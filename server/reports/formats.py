@@ -2,62 +2,74 @@
 
 import base64
 import csv
+import hashlib
 import io
 import json
+import re
+from collections.abc import Iterable, Sequence
 from dataclasses import asdict
 from functools import lru_cache
 from pathlib import Path
+from threading import BoundedSemaphore
 
 from django.conf import settings
+from django.core.cache import caches
 from django.template.loader import render_to_string
 
 from chromata_core.method.curve_file import write_spectrum
-from chromata_core.method.sheet_file import COLUMNS
+from chromata_core.method.sheet_file import COLUMNS, FORMULA
 from config.errors import Refused
 from labs.models import Bench
-from notebook.models import Entry, Photo
-from notebook.standing import standing
+from notebook.models import Entry
+from notebook.seals import picture_of
+from notebook.standing import standing, superseded
 from reports.shapes import Report
 
+_PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
 
-def readings_csv(entries: list[Entry]) -> str:
+
+def readings_csv(entries: Sequence[Entry]) -> str:
     """The readings that stand, with who and when; its first columns are what the command line reads."""
-    out = io.StringIO()
-    writer = csv.writer(out)
-    writer.writerow([*COLUMNS, "author", "written_at", "corrected_from", "reason"])
+    rows: list[list[object]] = [[*COLUMNS, "author", "written_at", "corrected_from", "reason"]]
     for entry in standing(entries):
-        old = entry.supersedes.text if entry.supersedes else ""
-        row = [
-            entry.key,
-            entry.trial,
-            entry.index,
-            entry.text,
-            entry.author.name,
-            entry.written_at.isoformat(),
-            old,
-            entry.reason,
-        ]
-        writer.writerow([_harmless(value) for value in row])
+        old = superseded(entry, entries)
+        rows.append(
+            [
+                entry.key,
+                entry.trial,
+                entry.index,
+                entry.text,
+                entry.author.name,
+                entry.written_at.isoformat(),
+                old[0].text if old else "",
+                entry.reason,
+            ]
+        )
+    return _csv(rows)
+
+
+def _csv(rows: Iterable[Iterable[object]]) -> str:
+    out = io.StringIO()
+    csv.writer(out).writerows([_harmless(value) for value in row] for row in rows)
     return out.getvalue()
 
 
-def _harmless(value: object) -> object:
-    """A text that a spreadsheet would run as a formula is kept a text. (Numbers such as −0.5 stay as they are.)"""
-    if isinstance(value, str) and value[:1] in "=+-@\t\r" and not value[1:2].isdigit() and value[:1]:
-        return f"'{value}"
-    return "" if value is None else value
+def _harmless(value: object) -> str:
+    """What a spreadsheet would run as a formula is kept a text by an apostrophe; the command line takes it off again.
+    Plain numbers such as −0.5 stay as they are.
+    """
+    text = "" if value is None else str(value)
+    return f"'{text}" if FORMULA.match(text) and not _PLAIN_NUMBER.fullmatch(text) else text
 
 
 def results_csv(report: Report) -> str:
     """The results: value, standard and expanded uncertainty, k, comparison."""
-    out = io.StringIO()
-    writer = csv.writer(out)
-    writer.writerow(["key", "trial", "result", "value", "u", "U", "k", "unit", "stated", "percent_error"])
+    rows: list[list[object]] = [["key", "trial", "result", "value", "u", "U", "k", "unit", "stated", "percent_error"]]
     for r in report.evaluation.results:
         error = f"{r.comparison.percent_error:.4g}" if r.comparison else ""
         figures = [f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}"]
-        writer.writerow([r.key, "" if r.trial is None else r.trial, r.label, *figures, r.unit, r.line, error])
-    return out.getvalue()
+        rows.append([r.key, r.trial, r.label, *figures, r.unit, r.line, error])
+    return _csv(rows)
 
 
 def spectrum_jdx(report: Report) -> str:
@@ -92,19 +104,48 @@ _ACCENTS = {
 }  # fmt: skip
 
 
+_PRINTER = BoundedSemaphore(1)  # setting a report takes a second of a whole processor: one at a time in each worker
+_PATIENCE = 15  # seconds
+
+
 def report_pdf(report: Report) -> bytes:
-    """The report on A4 paper."""
+    """The report on A4 paper, printed once for what it says; Refused where too many wait for the printer."""
+    number = hashlib.sha256(repr(report).encode()).hexdigest()
+    printed: bytes | None = caches["papers"].get(number)
+    if printed is not None:
+        return printed
+    if not _PRINTER.acquire(timeout=_PATIENCE):
+        raise Refused("Many reports are being printed. Ask for this one again in a few seconds.", 503)
+    try:
+        printed = _printed(report)
+    finally:
+        _PRINTER.release()
+    caches["papers"].set(number, printed)
+    return printed
+
+
+def _inline(data: bytes | None) -> str:
+    """A picture as an address that holds it; empty for one that is gone."""
+    return f"data:image/jpeg;base64,{base64.b64encode(data).decode()}" if data else ""
+
+
+def _printed(report: Report) -> bytes:
     from weasyprint import HTML  # 0.8 s to import, and only needed here
+    from weasyprint.urls import URLFetcher, URLFetcherResponse
+
+    class OnlyOurs(URLFetcher):
+        """Nothing is fetched for a report but the fonts that ship and the pictures that stand in it."""
+
+        def fetch(self, url: str, headers: dict[str, str] | None = None) -> URLFetcherResponse:
+            if not url.startswith("data:") and url not in [font["url"] for font in _fonts()]:
+                raise ValueError("nothing else is fetched for a report")
+            return super().fetch(url, headers)
 
     accent = _ACCENTS[report.session.family]
-    kept = Photo.objects.in_bulk([picture.photo for picture in report.photos])
-    pictures = [
-        (picture, f"data:image/jpeg;base64,{base64.b64encode(bytes(kept[picture.photo].data)).decode()}")
-        for picture in report.photos
-    ]
+    pictures = [(picture, _inline(picture_of(picture.photo))) for picture in report.photos]
     shown = {"report": report, "fonts": _fonts(), "accent": accent, "pictures": pictures}
     html = render_to_string("reports/report.html", shown)
-    pdf = HTML(string=html, base_url=str(settings.ROOT)).write_pdf()
+    pdf = HTML(string=html, url_fetcher=OnlyOurs()).write_pdf()
     assert isinstance(pdf, bytes)
     return pdf
 

@@ -6,6 +6,7 @@ from chromata_core.method.effects import Effect
 from chromata_core.method.monte_carlo import DrawnResult
 from chromata_core.method.outcome import Evaluation, ReadingOut, Shown, WorkedLine
 from labs.shapes import ComparisonView, SessionCard
+from notebook.seals import RecordCheck
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,7 +50,7 @@ class Picture:
 
 @dataclass(frozen=True, slots=True)
 class Report:
-    """A bench's report. ``whole`` says that the chained record was verified."""
+    """A bench's report. ``record`` says what of its record was verified."""
 
     bench_id: int
     number: int
@@ -68,8 +69,7 @@ class Report:
     answers: list[Answered]
     notes: list[str]
     photos: list[Picture]
-    entries: int
-    whole: bool
+    record: RecordCheck
     stores: str
     comparison: ComparisonView | None
 

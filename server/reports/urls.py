@@ -7,7 +7,7 @@ from reports import views
 urlpatterns = [
     path("benches/<int:bench_id>/report", views.ReportNow.as_view()),
     re_path(
-        r"^benches/(?P<bench_id>\d+)/files/(?P<name>report\.pdf|readings\.csv|results\.csv|data\.json|spectrum\.jdx)$",
+        r"^benches/(?P<bench_id>\d{1,18})/files/(?P<name>report\.pdf|readings\.csv|results\.csv|data\.json|spectrum\.jdx)$",
         views.ReportFile.as_view(),
     ),
 ]

@@ -8,6 +8,8 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from config.answers import answer, shape
+from config.throttles import Working
+from labs.live import with_entries
 from labs.models import Bench
 from labs.policy import bench_for
 from notebook.models import Entry
@@ -20,6 +22,8 @@ from reports.shapes import Report
 class ReportNow(APIView):
     """A bench's report."""
 
+    throttle_classes = (Working,)
+
     @extend_schema(operation_id="report", responses=shape(Report))
     def get(self, request: Request, bench_id: int) -> Response:
         person = person_of(request)
@@ -29,12 +33,13 @@ class ReportNow(APIView):
 class ReportFile(APIView):
     """A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx."""
 
+    throttle_classes = (Working,)
+
     @extend_schema(operation_id="report_file", responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:
         person = person_of(request)
         bench = bench_for(person, bench_id)
-        entries = list(bench.entries.select_related("author", "supersedes").order_by("sequence"))
-        body, kind = _file(name, bench, entries, report_of(bench, person))
+        body, kind = _file(name, bench, with_entries(bench), report_of(bench, person))
         filename = f"bench-{bench.number}-{name}"
         return HttpResponse(
             body, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{filename}"'}

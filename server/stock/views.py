@@ -12,7 +12,7 @@ from rest_framework.views import APIView
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.quantity.report import report
 from config.answers import answer, asked, shape
-from labs.policy import bench_for
+from labs.policy import bench_for, own_session_for
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
 from stock.actions import store
@@ -41,8 +41,8 @@ class StoreResult(APIView):
 
     @extend_schema(operation_id="store", request=NameSerializer, responses=shape(Stock))
     def post(self, request: Request, bench_id: int) -> Response:
-        must_own(person_of(request))
         bench = bench_for(person_of(request), bench_id)
+        own_session_for(person_of(request), bench.session_id)
         store(bench, person_of(request), asked(NameSerializer, request)["name"])
         return answer(_stock(person_of(request)))
 

@@ -3,6 +3,7 @@
 import csv
 import io
 import json
+import re
 from dataclasses import dataclass, field
 
 from chromata_core.errors import ChromataError, SheetError
@@ -11,6 +12,8 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.sheet import Given, Sheet
 
 COLUMNS = ("key", "trial", "index", "text")
+# What begins so is run by spreadsheets (also in its full-width forms); files of ours put an apostrophe before it.
+FORMULA = re.compile(r"[=+\-@\t\r\n＝＋－＠]")
 _LARGEST = 400_000  # characters
 _MOST_READINGS = 5_000
 
@@ -119,4 +122,8 @@ def _csv_row(row: dict[str, str], number: int, problems: list[str]) -> Given | N
             problems.append(f"Line {number}: {name} “{text}” is not a whole number.")
             return None
         places.append(int(text) if text else None)
-    return Given(row.get("key", "").strip(), row.get("text", ""), places[0], places[1])
+    return Given(_as_written(row.get("key", "").strip()), _as_written(row.get("text", "")), places[0], places[1])
+
+
+def _as_written(text: str) -> str:
+    return text[1:] if text[:1] == "'" and FORMULA.match(text[1:]) else text

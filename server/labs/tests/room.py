@@ -11,6 +11,7 @@ from chromata_core.method.effects import example_sheet
 from chromata_core.methods.registry import method
 from labs import actions
 from labs.models import Bench, Session
+from notebook.seals import RecordCheck, check_record
 from people.models import Person, Role, Section
 
 WHEN = datetime(2026, 3, 2, 9, tzinfo=UTC)
@@ -95,6 +96,12 @@ def titrate(client: Client, bench: Bench, *trials: tuple[str, str]) -> None:
     for number, (start, end) in enumerate(trials, 1):
         entries += [entry("V_start", start, number), entry("end_point", "held", number), entry("V_end", end, number)]
     assert all(kept["kept"] for kept in write(client, bench, *entries))
+
+
+def record(bench: Bench) -> RecordCheck:
+    """What a verification of the bench's record says now."""
+    bench.refresh_from_db()
+    return check_record(bench, list(bench.entries.order_by("sequence")))
 
 
 def filled(section: Section, slug: str, **instruments: str) -> Bench:

@@ -124,6 +124,7 @@ class Hidden(Room):
         self.assertEqual(projected["needs"], [])
 
     def test_everyone_at_the_bench_sees_it_once_released(self) -> None:
+        actions.close_session(self.session)
         actions.release_session(self.session)
         report = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/report").json()
         self.assertEqual(report["evaluation"]["results"][0]["comparison"]["accepted"], TRUE)

@@ -6,8 +6,7 @@ from typing import Any
 
 from PIL import Image
 
-from labs.tests.room import Room, entry, write
-from notebook.actions import broken_link
+from labs.tests.room import Room, entry, record, write
 from notebook.models import Photo
 
 
@@ -50,10 +49,29 @@ class Photos(Room):
 
     def test_the_seal_covers_the_picture(self) -> None:
         self.take(picture((60, 40)))
-        entries = list(self.bench.entries.all())
-        self.assertIsNone(broken_link(entries))
-        entries[0].photo = "0" * 64
-        self.assertEqual(broken_link(entries), 1)
+        self.assertTrue(record(self.bench).whole)
+        self.bench.entries.update(photo="0" * 64)
+        self.assertIn("Entry 1 is not as it was sealed", record(self.bench).sentence)
+
+    def test_other_bytes_under_the_same_name_are_not_shown(self) -> None:
+        self.take(picture((60, 40)))
+        photo = Photo.objects.get()
+        Photo.objects.update(data=base64.b64decode(picture((60, 41))))
+        self.assertIn("photo of entry 1", record(self.bench).sentence)
+        address = f"/api/benches/{self.bench.pk}/photos/{photo.hash}"
+        self.assertEqual(self.as_(self.student).get(address).status_code, 409)
+        report = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/report").json()
+        self.assertFalse(report["record"]["whole"])
+        pdf = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/report.pdf")
+        self.assertEqual(pdf.status_code, 200)
+        Photo.objects.all().delete()
+        self.assertEqual(self.as_(self.student).get(address).status_code, 409)
+        self.assertEqual(self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/report.pdf").status_code, 200)
+
+    def test_an_address_that_is_no_picture_is_not_found(self) -> None:
+        for name in ("%00", "x", "0" * 64, "..%2f..", "é" * 64):
+            answer = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/photos/{name}")
+            self.assertEqual(answer.status_code, 404)
 
     def test_sent_twice_it_is_kept_once(self) -> None:
         sent = entry("photo", "The set-up", image=picture((60, 40), "PNG"))

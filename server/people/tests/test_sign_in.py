@@ -49,7 +49,7 @@ class SigningIn(Room):
             Client().post("/api/sign-in", {"username": "aldo", "password": "guess"}, "application/json")
         answer = Client().post("/api/sign-in", {"username": "aldo", "password": "secret-word"}, "application/json")
         self.assertEqual(answer.status_code, 429)
-        self.assertIn("wait six minutes", answer.json()["problems"][0])
+        self.assertIn("wait a minute", answer.json()["problems"][0])
 
     def test_a_form_from_elsewhere_is_refused(self) -> None:
         client = Client(enforce_csrf_checks=True)

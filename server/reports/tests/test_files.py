@@ -55,7 +55,15 @@ class Files(Room):
     def test_pdf_holds_result_worked_lines_correction_and_budget(self) -> None:
         pages = PdfReader(io.BytesIO(self.file("report.pdf"))).pages
         text = " ".join(page.extract_text() for page in pages)
-        for said in ("Bottles", "0.1106", "21.57", "Misread", "Burette calibration", "The burette.", "chain verified"):
+        for said in (
+            "Bottles",
+            "0.1106",
+            "21.57",
+            "Misread",
+            "Burette calibration",
+            "The burette.",
+            "as they were sealed, from the first",
+        ):
             with self.subTest(said):
                 self.assertIn(said, text)
 

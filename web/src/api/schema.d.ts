@@ -416,6 +416,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{person_id}/unlock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lets a student try again at once, after too many wrong PINs. */
+        post: operations["unlock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/predict": {
         parameters: {
             query?: never;
@@ -545,7 +562,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Opens, closes or releases a session. */
+        /** @description Opens, closes or releases a session, or takes a release back. */
         post: operations["set_state"];
         delete?: never;
         options?: never;
@@ -663,9 +680,10 @@ export interface components {
          * @description * `open` - open
          *     * `close` - close
          *     * `release` - release
+         *     * `take_back` - take_back
          * @enum {string}
          */
-        ActionEnum: "open" | "close" | "release";
+        ActionEnum: "open" | "close" | "release" | "take_back";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Alternative: {
             what: string;
@@ -1176,9 +1194,8 @@ export interface components {
             person: number;
             pin: string;
         };
-        /** @description What became of one entry. */
+        /** @description What became of one entry; ``id`` as it was sent. */
         Kept: {
-            /** Format: uuid */
             id: string;
             kept: boolean;
             problem: string;
@@ -1458,6 +1475,14 @@ export interface components {
             level: components["schemas"]["LevelEnum"];
             beside: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        RecordCheck: {
+            whole: boolean;
+            entries: number;
+            photos: number;
+            number: string;
+            sentence: string;
+        };
         /** @description A kind of record. ``use`` says where it may stand; ``start`` is a new one, with what it must have left empty. */
         RecordOut: {
             name: string;
@@ -1469,7 +1494,10 @@ export interface components {
                 [key: string]: unknown;
             };
         };
-        /** @description A bench's report. ``whole`` says that the chained record was verified. */
+        Refusal: {
+            problems: string[];
+        };
+        /** @description A bench's report. ``record`` says what of its record was verified. */
         Report: {
             bench_id: number;
             number: number;
@@ -1488,8 +1516,7 @@ export interface components {
             answers: components["schemas"]["Answered"][];
             notes: string[];
             photos: components["schemas"]["Picture"][];
-            entries: number;
-            whole: boolean;
+            record: components["schemas"]["RecordCheck"];
             stores: string;
             comparison: components["schemas"]["ComparisonView"] | null;
         };
@@ -1682,6 +1709,7 @@ export interface components {
             id: number;
             name: string;
             bench: number | null;
+            waits: boolean;
         };
         /**
          * @description * `dots` - dots
@@ -1810,7 +1838,98 @@ export interface components {
             plain: string;
         };
     };
-    responses: never;
+    responses: {
+        /** @description The form is wrong. */
+        Refused400: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Not signed in, or not yours. */
+        Refused403: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description There is nothing here. */
+        Refused404: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Not this verb. */
+        Refused405: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description The facts have changed. */
+        Refused409: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Too much at once. */
+        Refused413: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Send JSON. */
+        Refused415: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description The form is right, the content is not. */
+        Refused422: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description Too often; Retry-After says when. */
+        Refused429: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+        /** @description The database does not answer, or the printer is busy; Retry-After says when. */
+        Refused503: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
+    };
     parameters: never;
     requestBodies: never;
     headers: never;
@@ -1835,6 +1954,16 @@ export interface operations {
                     "application/json": components["schemas"]["BenchPlace"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     bench: {
@@ -1856,6 +1985,16 @@ export interface operations {
                     "application/json": components["schemas"]["BenchView"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     write_curve: {
@@ -1881,6 +2020,16 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     entries: {
@@ -1902,6 +2051,16 @@ export interface operations {
                     "application/json": components["schemas"]["Entry"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     write: {
@@ -1927,6 +2086,16 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     report_file: {
@@ -1949,6 +2118,16 @@ export interface operations {
                     "application/octet-stream": string;
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     photo: {
@@ -1956,7 +2135,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                bench_id: number;
+                bench_id: string;
                 content: string;
             };
             cookie?: never;
@@ -1971,6 +2150,16 @@ export interface operations {
                     "image/jpeg": string;
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     report: {
@@ -1992,6 +2181,16 @@ export interface operations {
                     "application/json": components["schemas"]["Report"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     store: {
@@ -2017,6 +2216,16 @@ export interface operations {
                     "application/json": components["schemas"]["Stock"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     try_reading: {
@@ -2042,6 +2251,16 @@ export interface operations {
                     "application/json": components["schemas"]["Verdict"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     choices: {
@@ -2061,6 +2280,16 @@ export interface operations {
                     "application/json": components["schemas"]["ChoiceMade"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     demo_accounts: {
@@ -2080,6 +2309,16 @@ export interface operations {
                     "application/json": components["schemas"]["DemoAccount"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     experiments: {
@@ -2099,6 +2338,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentCard"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     begin_experiment: {
@@ -2122,6 +2371,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     experiment: {
@@ -2143,6 +2402,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     save_experiment: {
@@ -2168,6 +2437,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     discard_draft: {
@@ -2189,6 +2468,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentCard"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     experiment_file: {
@@ -2214,6 +2503,16 @@ export interface operations {
                     };
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     ready_experiment: {
@@ -2239,6 +2538,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     try_experiment: {
@@ -2264,6 +2573,16 @@ export interface operations {
                     "application/json": components["schemas"]["TrialRun"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     withdraw_experiment: {
@@ -2289,6 +2608,16 @@ export interface operations {
                     "application/json": components["schemas"]["ExperimentPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     instruments: {
@@ -2308,6 +2637,16 @@ export interface operations {
                     "application/json": components["schemas"]["Instrument"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     join: {
@@ -2331,6 +2670,16 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     roster: {
@@ -2352,6 +2701,16 @@ export interface operations {
                     "application/json": components["schemas"]["Roster"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     me: {
@@ -2378,6 +2737,16 @@ export interface operations {
                 };
                 content?: never;
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     methods: {
@@ -2397,6 +2766,16 @@ export interface operations {
                     "application/json": components["schemas"]["MethodCard"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     method: {
@@ -2418,6 +2797,16 @@ export interface operations {
                     "application/json": components["schemas"]["MethodPage"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     method_file: {
@@ -2441,6 +2830,46 @@ export interface operations {
                     };
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    unlock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     predict: {
@@ -2464,6 +2893,16 @@ export interface operations {
                     "application/json": components["schemas"]["Prediction"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     sections: {
@@ -2483,6 +2922,16 @@ export interface operations {
                     "application/json": components["schemas"]["Section"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     sessions: {
@@ -2502,6 +2951,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionCard"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     plan: {
@@ -2525,6 +2984,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionPlan"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     session: {
@@ -2546,6 +3015,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionPlan"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     set_comparison: {
@@ -2571,6 +3050,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionPlan"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     floor: {
@@ -2594,6 +3083,16 @@ export interface operations {
                     "application/json": components["schemas"]["Floor"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     set_samples: {
@@ -2619,6 +3118,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionPlan"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     set_state: {
@@ -2644,6 +3153,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionCard"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     set_teams: {
@@ -2669,6 +3188,16 @@ export interface operations {
                     "application/json": components["schemas"]["SessionPlan"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     sign_in: {
@@ -2692,6 +3221,16 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     sign_out: {
@@ -2710,6 +3249,16 @@ export interface operations {
                 };
                 content?: never;
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     stock: {
@@ -2729,6 +3278,16 @@ export interface operations {
                     "application/json": components["schemas"]["Stock"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     retire: {
@@ -2751,6 +3310,16 @@ export interface operations {
                     "application/json": components["schemas"]["Stock"];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
     vocabulary: {
@@ -2770,6 +3339,16 @@ export interface operations {
                     "application/json": components["schemas"]["RecordOut"][];
                 };
             };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
         };
     };
 }

@@ -1,0 +1,1 @@
+"""Django's PostgreSQL, that does not wait for ever."""
