@@ -53,8 +53,11 @@ def _judged(entry: Any) -> Judged:
 
 
 class BatchSerializer(serializers.Serializer[Any]):
-    """Several entries in the order written, as a queue sends them after a time without network."""
+    """Several entries in the order written, as a queue sends them after a time without network. ``person`` wrote them:
+    on a shared device nobody else may send them.
+    """
 
+    person = serializers.IntegerField(allow_null=True, default=None)
     entries = Drafts(max_length=_LONGEST_BATCH)
 
 

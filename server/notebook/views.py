@@ -43,7 +43,10 @@ class Entries(APIView):
     @extend_schema(operation_id="write", request=BatchSerializer, responses=KeptSerializer(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
-        judged = asked(BatchSerializer, request)["entries"]
+        said = asked(BatchSerializer, request)
+        if said["person"] not in (None, person_of(request).pk):
+            raise Refused("Somebody else is signed in on this device now. These wait until their author signs in here.")
+        judged = said["entries"]
         kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
         answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
         return Response(KeptSerializer(answers, many=True).data)

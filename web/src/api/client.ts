@@ -42,11 +42,11 @@ function problemsOf(error: unknown): string[] {
   if (typeof error === 'object' && error !== null && 'problems' in error && Array.isArray(error.problems)) {
     return error.problems.map(String);
   }
-  return ['The server could not answer. What you wrote is kept; try again in a moment.'];
+  return ['The server could not answer. Try again in a moment.'];
 }
 
 /** A sentence for anything that was thrown. */
 export function sentence(error: unknown): string {
   if (error instanceof Refusal) return error.message;
-  return 'No connection to the server. What you wrote is kept here; it is sent when the network is back.';
+  return 'No connection to the server. Try again when the network is back.';
 }

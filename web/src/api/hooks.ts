@@ -138,6 +138,16 @@ export function useSessionState(id: number) {
   });
 }
 
+/** Lets a student try their PIN again at once. */
+export function useUnlock(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (person: number) =>
+      said(api.POST('/api/people/{person_id}/unlock', { params: { path: { person_id: person } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['session', session] }),
+  });
+}
+
 type Change =
   { places: Shapes['PlaceRequest'][] } | { samples: Shapes['SampleRequest'][] } | Shapes['ComparisonRequest'];
 

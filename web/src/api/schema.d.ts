@@ -709,8 +709,12 @@ export interface components {
             axis_high: number;
             centre: string;
         };
-        /** @description Several entries in the order written, as a queue sends them after a time without network. */
+        /**
+         * @description Several entries in the order written, as a queue sends them after a time without network. ``person`` wrote them:
+         *     on a shared device nobody else may send them.
+         */
         BatchRequest: {
+            person?: number | null;
             entries: components["schemas"]["DraftRequest"][];
         };
         /** @description A new draft: a copy of a method, the content of a file, or neither to begin with an empty one. */

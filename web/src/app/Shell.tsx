@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { api, said, type Shapes } from '../api/client';
 import { ink } from '../identity/tokens';
+import { VerdictLine } from '../identity/Verdict';
+import { useWaiting } from '../queue/Waiting';
 import mark from './mark.svg';
 
 const PLACES = {
@@ -28,7 +30,13 @@ const PLACES = {
 /** The line at the top of every view but the bench. */
 export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode }) {
   const queries = useQueryClient();
+  const [sure, setSure] = useState(false);
+  const unsent = useWaiting().data?.find((one) => one.id === me.id)?.count ?? 0;
   const leave = async () => {
+    if (unsent > 0 && !sure) {
+      setSure(true);
+      return;
+    }
     await said(api.POST('/api/sign-out'));
     queries.clear();
     window.location.assign('/');
@@ -86,6 +94,18 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
         <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{me.name}</Box>
         <Button onClick={() => void leave()}>Sign out</Button>
       </Box>
+      {sure && (
+        <Box sx={{ px: 2.5, py: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+          <VerdictLine level="look" lead="Not everything was sent.">
+            {unsent === 1 ? 'One entry stays' : `${unsent} entries stay`} on this device, and go out when you
+            sign in here again.
+          </VerdictLine>
+          <Button variant="outlined" onClick={() => setSure(false)}>
+            Stay
+          </Button>
+          <Button onClick={() => void leave()}>Sign out all the same</Button>
+        </Box>
+      )}
       {children}
     </Box>
   );

@@ -1,70 +1,42 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { api, Refusal, said, type Shapes } from '../api/client';
-import { newId } from './newId';
+import { drop, hold, of, type Author, type Draft } from './store';
 
-export type Draft = Shapes['DraftRequest'];
+type Answer = Shapes['Kept'];
 
-interface Kept {
-  id: string;
-  bench: number;
-  order: number;
-  draft: Draft;
-}
-
-interface Store extends DBSchema {
-  drafts: { key: string; value: Kept; indexes: { bench: number } };
-}
-
-let opened: Promise<IDBPDatabase<Store>> | undefined;
-
-const store = () =>
-  (opened ??= openDB<Store>('chromata', 1, {
-    upgrade(db) {
-      db.createObjectStore('drafts', { keyPath: 'id' }).createIndex('bench', 'bench');
-    },
-  }));
-
-/** What was written at a bench and not yet acknowledged, in the order written. */
-export async function waiting(bench: number): Promise<Draft[]> {
-  const kept = await (await store()).getAllFromIndex('drafts', 'bench', bench);
-  return kept.sort((a, b) => a.order - b.order).map((one) => one.draft);
-}
-
-/** Keeps an entry on this device first. Sending it twice does no harm: the server knows its id. */
-export async function keep(
-  bench: number,
-  written: Partial<Draft> & Pick<Draft, 'key' | 'text'>,
-): Promise<Draft> {
-  const draft: Draft = {
-    id: newId(),
-    trial: null,
-    index: null,
-    supersedes: null,
-    reason: '',
-    image: '',
-    written_at: new Date().toISOString(),
-    ...written,
-  };
-  await (
-    await store()
-  ).put('drafts', { id: draft.id, bench, order: performance.timeOrigin + performance.now(), draft });
-  return draft;
-}
-
-/** Sends what is waiting. Answers with the sentences of refused entries; throws when there is no connection. */
-export async function send(bench: number): Promise<string[]> {
-  const db = await store();
-  const problems: string[] = [];
-  for (let drafts = await waiting(bench); drafts.length > 0; drafts = await waiting(bench)) {
-    const answers = await sent(bench, drafts);
-    await Promise.all(answers.map((answer) => db.delete('drafts', answer.id)));
-    problems.push(...answers.filter((answer) => !answer.kept).map((answer) => answer.problem));
-  }
-  return problems;
+/** What became of some entries: answered by the server one by one, and those it could not read, with its sentence. */
+export interface Sent {
+  answers: Answer[];
+  unread: { id: string; problem: string }[];
 }
 
 const MOST = 200;
 const LONGEST = 1_800_000; // characters of one request: pictures are long, readings are not
+// Refusals of what was sent. Any other is about who asks or when, and the same entries may be welcome later.
+const UNREADABLE = [400, 404, 413, 415, 422];
+
+/** Sends what waits. Answers with the sentences of refused entries; throws when it cannot be sent now. */
+export async function send(bench: number, author: Author): Promise<string[]> {
+  const problems: string[] = [];
+  for (let drafts = await ready(bench, author); drafts.length > 0; drafts = await ready(bench, author)) {
+    const { answers, unread } = await sent(batch(drafts), (entries) => post(bench, author, entries));
+    await Promise.all(answers.map((answer) => drop(answer.id)));
+    await Promise.all(unread.map(({ id, problem }) => hold(id, problem)));
+    problems.push(...answers.filter((answer) => !answer.kept).map((answer) => answer.problem));
+    if (answers.length + unread.length === 0) throw new Error('The server answered for none of the entries.');
+  }
+  return problems;
+}
+
+const ready = async (bench: number, author: Author) =>
+  (await of(bench, author)).filter((one) => !one.held).map((one) => one.draft);
+
+const post = (bench: number, author: Author, entries: Draft[]) =>
+  said(
+    api.POST('/api/benches/{bench_id}/entries', {
+      params: { path: { bench_id: bench } },
+      body: { person: author.id, entries },
+    }),
+  );
 
 /** The first of them that fit into one request, at least one. */
 export function batch(drafts: Draft[]): Draft[] {
@@ -76,19 +48,22 @@ export function batch(drafts: Draft[]): Draft[] {
   return drafts.slice(0, end < 0 ? MOST : end);
 }
 
-async function sent(bench: number, drafts: Draft[]): Promise<Shapes['Kept'][]> {
-  const first = batch(drafts);
+/** Sends some entries; of those the server cannot read as a whole each is sent alone, so that only the bad one stays. */
+export async function sent(drafts: Draft[], post: (entries: Draft[]) => Promise<Answer[]>): Promise<Sent> {
   try {
-    return await said(
-      api.POST('/api/benches/{bench_id}/entries', {
-        params: { path: { bench_id: bench } },
-        body: { entries: first },
-      }),
-    );
+    const known = new Set(drafts.map((draft) => draft.id));
+    return { answers: (await post(drafts)).filter((answer) => known.has(answer.id)), unread: [] };
   } catch (error) {
-    // A form the server cannot read at all will not be better next time: say so and let go of it.
-    if (error instanceof Refusal && error.status === 400)
-      return first.map((draft) => ({ id: draft.id, kept: false, problem: error.message }));
-    throw error;
+    if (!(error instanceof Refusal) || !UNREADABLE.includes(error.status)) throw error;
+    const [only] = drafts;
+    if (drafts.length === 1 && only)
+      return { answers: [], unread: [{ id: only.id, problem: error.message }] };
   }
+  const all: Sent = { answers: [], unread: [] };
+  for (const draft of drafts) {
+    const one = await sent([draft], post);
+    all.answers.push(...one.answers);
+    all.unread.push(...one.unread);
+  }
+  return all;
 }

@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { Refusal } from '../api/client';
 import { benchKey } from '../api/hooks';
-import { keep, send, waiting, type Draft } from './outbox';
+import { send } from './outbox';
+import { drop, hold, keep, of, type Author, type Draft, type Kept } from './store';
 
 export interface Outbox {
   /** Written here and not yet seen in what the server says of the bench: to be counted as done. */
@@ -9,46 +11,60 @@ export interface Outbox {
   /** How many of them are only on this device. */
   unsent: number;
   online: boolean;
+  /** Why the server does not take them now, in its own words; empty if it does or cannot be reached. */
+  trouble: string;
   /** Sentences about entries the server refused. */
   refused: string[];
+  /** Entries the server could not read: they stay here until a person decides. */
+  held: Kept[];
   write: (entry: Partial<Draft> & Pick<Draft, 'key' | 'text'>) => Promise<void>;
   dismiss: () => void;
+  tryAgain: (id: string) => Promise<void>;
+  throwAway: (id: string) => Promise<void>;
 }
 
 /** Everything written at a bench goes through here: kept on the device, sent, acknowledged, shown. */
-export function useOutbox(bench: number): Outbox {
+export function useOutbox(bench: number, author: Author): Outbox {
   const queries = useQueryClient();
   const [pending, setPending] = useState<Draft[]>([]);
+  const [held, setHeld] = useState<Kept[]>([]);
   const [unsent, setUnsent] = useState(0);
   const [online, setOnline] = useState(true);
+  const [trouble, setTrouble] = useState('');
   const [refused, setRefused] = useState<string[]>([]);
   const acknowledged = useRef<Draft[]>([]);
   const running = useRef(Promise.resolve());
   const idle = useRef(true);
+  const { id, name } = author;
 
   const show = useCallback(async () => {
-    const here = await waiting(bench);
-    setUnsent(here.length);
-    setPending([...acknowledged.current, ...here]);
-    return here;
-  }, [bench]);
+    const here = await of(bench, { id, name });
+    const ready = here.filter((one) => !one.held).map((one) => one.draft);
+    setUnsent(ready.length);
+    setHeld(here.filter((one) => one.held));
+    setPending([...acknowledged.current, ...ready]);
+    return ready;
+  }, [bench, id, name]);
 
   const once = useCallback(async () => {
     const here = await show();
     if (here.length === 0 && acknowledged.current.length === 0) return;
     try {
-      const problems = await send(bench);
-      acknowledged.current.push(...here);
+      const problems = await send(bench, { id, name });
+      const kept = new Set((await of(bench, { id, name })).map((one) => one.id));
+      acknowledged.current.push(...here.filter((draft) => !kept.has(draft.id)));
       setOnline(true);
+      setTrouble('');
       if (problems.length > 0) setRefused(problems);
       // Only when the bench was read again does it show these entries itself.
       await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
       acknowledged.current = [];
-    } catch {
-      setOnline(false);
+    } catch (error) {
+      setOnline(error instanceof Refusal);
+      setTrouble(error instanceof Refusal ? error.message : '');
     }
     await show();
-  }, [bench, queries, show]);
+  }, [bench, id, name, queries, show]);
 
   // One after the other: two at once would each forget what the other has sent.
   const flush = useCallback(() => {
@@ -75,12 +91,23 @@ export function useOutbox(bench: number): Outbox {
   const write = useCallback<Outbox['write']>(
     async (entry) => {
       setRefused([]);
-      const draft = await keep(bench, entry);
+      const draft = await keep(bench, { id, name }, entry);
       setPending((before) => [...before, draft]);
       await flush();
     },
-    [bench, flush],
+    [bench, id, name, flush],
   );
 
-  return { pending, unsent, online, refused, write, dismiss: () => setRefused([]) };
+  return {
+    pending,
+    unsent,
+    online,
+    trouble,
+    refused,
+    held,
+    write,
+    dismiss: () => setRefused([]),
+    tryAgain: (entry) => hold(entry, '').then(flush),
+    throwAway: (entry) => drop(entry).then(async () => void (await show())),
+  };
 }

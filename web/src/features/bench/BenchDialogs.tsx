@@ -9,6 +9,8 @@ import { KeyCap } from '../../identity/KeyCap';
 
 export type Asking = 'call' | 'note' | 'reject' | 'keys' | null;
 
+const LONGEST_SAID = 1000; // what the server takes
+
 const WORDS = {
   call: {
     title: 'Call for help',
@@ -67,6 +69,7 @@ function Say({ what, trial, onClose, onSay }: Omit<Props, 'asking'> & { what: 'c
           value={text}
           onChange={(event) => setText(event.target.value)}
           sx={{ mt: 1 }}
+          slotProps={{ htmlInput: { maxLength: LONGEST_SAID } }}
           onFocus={(event) => event.target.select()}
         />
       </DialogContent>

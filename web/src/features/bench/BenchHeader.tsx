@@ -88,7 +88,13 @@ function Saved({ outbox }: { outbox: Outbox }) {
       }}
     >
       <Icon sx={{ fontSize: 16 }} />
-      {saved ? 'All saved' : outbox.online ? 'Sending…' : `No network: ${count} kept here`}
+      {saved
+        ? 'All saved'
+        : outbox.trouble
+          ? `Not sent: ${count} kept here`
+          : outbox.online
+            ? 'Sending…'
+            : `No network: ${count} kept here`}
     </Box>
   );
 }

@@ -3,13 +3,16 @@ import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { useBench } from '../../api/hooks';
+import { useBench, useMe } from '../../api/hooks';
 import { Loaded } from '../../identity/Page';
 import { accent, ink } from '../../identity/tokens';
+import type { Author } from '../../queue/store';
 import { useOutbox } from '../../queue/useOutbox';
+import { WaitingOfOthers } from '../../queue/Waiting';
 import { BenchDialogs, type Asking } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchFooter, NextSentence, Said } from './BenchLines';
+import { NotSent } from './NotSent';
 import { nextInStep, taskInHand, trialName, type Bench, type Slot } from './hand';
 import { InHand } from './InHand';
 import { Ledger } from './Ledger';
@@ -20,14 +23,15 @@ import { StepsRail } from './StepsRail';
 export function BenchPage() {
   const id = Number(useParams().bench);
   const bench = useBench(id);
-  return <Loaded of={bench}>{(data) => <AtTheBench bench={data} />}</Loaded>;
+  const me = useMe().data;
+  return <Loaded of={bench}>{(data) => me && <AtTheBench bench={data} me={me} />}</Loaded>;
 }
 
 const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
 type Part = 'steps' | 'reading' | 'ledger';
 
-function AtTheBench({ bench }: { bench: Bench }) {
-  const outbox = useOutbox(bench.id);
+function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
+  const outbox = useOutbox(bench.id, me);
   const [chosen, setChosen] = useState<Slot | null>(null);
   const [asking, setAsking] = useState<Asking>(null);
   const [part, setPart] = useState<Part>('reading');
@@ -77,7 +81,11 @@ function AtTheBench({ bench }: { bench: Bench }) {
     >
       <BenchHeader bench={bench} outbox={outbox} onCall={() => setAsking('call')} />
       <NextSentence bench={bench} task={task} onChoose={choose} />
-      <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
+      <Box>
+        <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
+        <NotSent outbox={outbox} />
+        <WaitingOfOthers me={me.id} />
+      </Box>
       <Box
         component="main"
         sx={{

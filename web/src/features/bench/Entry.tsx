@@ -28,6 +28,7 @@ export function Entry({ field, text, colour, label, onChange, onKeyDown }: Props
         onKeyDown={onKeyDown}
         inputMode="none"
         autoComplete="off"
+        maxLength={40}
         aria-label={label}
         style={{
           ...LETTERING,

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { VerdictLine } from '../../identity/Verdict';
 import { ink } from '../../identity/tokens';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import { begun, meanwhileOf, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
 import { LoggedCurve } from './LoggedCurve';

@@ -9,7 +9,7 @@ import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import type { Bench, Slot } from './hand';
 import { PairedReadings } from './LedgerPairs';
 import { BenchReadings, TrialReadings } from './LedgerTable';

@@ -4,7 +4,7 @@ import type { Shapes } from '../../api/client';
 import { Figure } from '../../identity/Figure';
 import { FIGURES, ink } from '../../identity/tokens';
 import { STATES } from '../../identity/Verdict';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import { asSlot, sameSlot, trialName, type Bench, type Slot } from './hand';
 
 export const Table = styled('table')({

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { Pictures } from '../../identity/Pictures';
 import { ink } from '../../identity/tokens';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import type { Bench } from './hand';
 import { TakePhoto } from './TakePhoto';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import { CheckIcon } from '../../identity/Icons';
 import { asText, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';

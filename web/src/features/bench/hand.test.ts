@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 import { begun, sameSlot, taskInHand, urgent, type Bench, type Task } from './hand';
 
 const task = (key: string, done: boolean, trial: number | null = 1): Task => ({

@@ -1,5 +1,5 @@
 import type { Shapes } from '../../api/client';
-import type { Draft } from '../../queue/outbox';
+import type { Draft } from '../../queue/store';
 
 export type Task = Shapes['Hand'];
 export type Bench = Shapes['BenchView'];

@@ -120,6 +120,11 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
           Release results
         </Button>
       )}
+      {mine && session.released && (
+        <Button variant="outlined" disabled={change.isPending} onClick={() => change.mutate('take_back')}>
+          Take the release back
+        </Button>
+      )}
       {mine && session.state === 'open' && (
         <CloseSession busy={change.isPending} onClose={() => change.mutate('close')} />
       )}

@@ -107,6 +107,7 @@ function Message({
         multiline
         maxRows={4}
         label="Message to the bench"
+        slotProps={{ htmlInput: { maxLength: 1000 } }}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />

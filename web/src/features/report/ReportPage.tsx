@@ -13,10 +13,10 @@ import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { day } from '../../identity/time';
-import { accent, ink } from '../../identity/tokens';
+import { accent, FIGURES, ink } from '../../identity/tokens';
 import { BudgetTable, Schools, WhatIf } from './Beside';
 import { TrialResults } from '../../identity/TrialResults';
-import { StateTag } from '../../identity/Verdict';
+import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
 import { Readings } from './Readings';
 import { PairMatrix } from '../../identity/PairMatrix';
@@ -114,10 +114,16 @@ function Whole({ report }: { report: Shapes['Report'] }) {
               ))}
             </Sheet>
           )}
-          <Box sx={{ color: report.whole ? ink.inkSoft : ink.stop, fontSize: 13.5 }}>
-            Notebook: {report.entries} entries,{' '}
-            {report.whole ? 'chain verified.' : 'chain broken: the record was changed outside Chromata.'}
-          </Box>
+          {report.record.whole ? (
+            <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+              Record <span style={{ fontFamily: FIGURES }}>{report.record.number}</span>:{' '}
+              {report.record.sentence}
+            </Box>
+          ) : (
+            <VerdictLine level="stop" lead="The record is not as it was sealed.">
+              {report.record.sentence}
+            </VerdictLine>
+          )}
         </Box>
       </Columns>
     </Page>

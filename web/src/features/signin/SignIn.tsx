@@ -9,6 +9,7 @@ import mark from '../../app/mark.svg';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { WaitingOfOthers } from '../../queue/Waiting';
 
 function useEnter() {
   const queries = useQueryClient();
@@ -45,6 +46,7 @@ export function SignIn() {
       >
         <Join />
         <Box sx={{ display: 'grid', gap: 3 }}>
+          <WaitingOfOthers />
           <Staff />
           {demo.data && demo.data.length > 0 && <Demo accounts={demo.data} />}
         </Box>

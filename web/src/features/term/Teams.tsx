@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { sentence, type Shapes } from '../../api/client';
-import { useChangePlan } from '../../api/hooks';
+import { useChangePlan, useUnlock } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -11,6 +12,7 @@ import { VerdictLine } from '../../identity/Verdict';
 export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useChangePlan(plan.card.id);
   const put = (person: number, bench: number | null) => change.mutate({ places: [{ person, bench }] });
+  const unlock = useUnlock(plan.card.id);
   const fixed = plan.card.state === 'closed';
   return (
     <Sheet
@@ -33,7 +35,16 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
             py: 0.25,
           }}
         >
-          {one.name}
+          <span>
+            {one.name}
+            {one.waits && (
+              <VerdictLine level="look" lead="Ten wrong PINs.">
+                <Button size="small" disabled={unlock.isPending} onClick={() => unlock.mutate(one.id)}>
+                  Let {one.name} in again
+                </Button>
+              </VerdictLine>
+            )}
+          </span>
           <TextField
             select
             value={one.bench ?? ''}
