@@ -6,7 +6,6 @@ from django.template.response import TemplateResponse
 from django.urls import include, path, re_path
 from django.views.decorators.cache import never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
-from drf_spectacular.views import SpectacularAPIView
 
 from config.errors import not_found
 
@@ -21,7 +20,6 @@ def application(request: HttpRequest) -> HttpResponse:
 
 
 urlpatterns = [
-    path("api/schema", SpectacularAPIView.as_view(), name="schema"),
     path("api/", include("people.urls")),
     path("api/", include("experiments.urls")),
     path("api/", include("labs.urls")),

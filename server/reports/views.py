@@ -30,12 +30,15 @@ class ReportNow(APIView):
         return answer(report_of(bench_for(person, bench_id), person))
 
 
+_KINDS = ("application/pdf", "text/csv", "application/json", "chemical/x-jcamp-dx")
+
+
 class ReportFile(APIView):
     """A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx."""
 
     throttle_classes = (Working,)
 
-    @extend_schema(operation_id="report_file", responses={(200, "application/octet-stream"): OpenApiTypes.BINARY})
+    @extend_schema(operation_id="report_file", responses={(200, kind): OpenApiTypes.BINARY for kind in _KINDS})
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:
         person = person_of(request)
         bench = bench_for(person, bench_id)

@@ -3,12 +3,14 @@
 import uuid
 from datetime import UTC, datetime
 from typing import Any
+from unittest.mock import patch
 
 from django.contrib.auth.hashers import make_password
-from django.test import Client, TestCase
+from django.test import Client, SimpleTestCase, TestCase
 
 from chromata_core.method.effects import example_sheet
 from chromata_core.methods.registry import method
+from config.throttles import PerPerson, Trying, Working
 from labs import actions
 from labs.models import Bench, Session
 from notebook.seals import RecordCheck, check_record
@@ -74,6 +76,14 @@ class Room(Furnished, TestCase):
 
     def as_(self, who: Person) -> Client:
         return signed_in(who)
+
+
+def unhurried(case: SimpleTestCase) -> None:
+    """Lifts the limits of how often one person may ask, for a test that asks everything."""
+    for throttle in (PerPerson, Trying, Working):
+        lifted = patch.object(throttle, "rate", "100000/min")
+        lifted.start()
+        case.addCleanup(lifted.stop)
 
 
 def entry(key: str, text: str, trial: int | None = None, **more: Any) -> dict[str, Any]:

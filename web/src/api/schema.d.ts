@@ -2119,7 +2119,10 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/octet-stream": string;
+                    "application/pdf": string;
+                    "text/csv": string;
+                    "application/json": string;
+                    "chemical/x-jcamp-dx": string;
                 };
             };
             400: components["responses"]["Refused400"];

@@ -97,8 +97,8 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
       {sure && (
         <Box sx={{ px: 2.5, py: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
           <VerdictLine level="look" lead="Not everything was sent.">
-            {unsent === 1 ? 'One entry stays' : `${unsent} entries stay`} on this device, and go out when you
-            sign in here again.
+            {unsent === 1 ? 'One entry stays' : `${unsent} entries stay`} on this device until you sign in
+            here again.
           </VerdictLine>
           <Button variant="outlined" onClick={() => setSure(false)}>
             Stay

@@ -65,7 +65,7 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
 }
 
 function Saved({ outbox }: { outbox: Outbox }) {
-  const count = outbox.unsent;
+  const count = outbox.unsent + outbox.held.length;
   const saved = count === 0;
   const [colour, wash, Icon] = saved
     ? [ink.keep, ink.keepWash, CheckIcon]
@@ -88,13 +88,13 @@ function Saved({ outbox }: { outbox: Outbox }) {
       }}
     >
       <Icon sx={{ fontSize: 16 }} />
-      {saved
-        ? 'All saved'
-        : outbox.trouble
-          ? `Not sent: ${count} kept here`
-          : outbox.online
-            ? 'Sending…'
-            : `No network: ${count} kept here`}
+      {saved ? 'All saved' : whereTheyAre(outbox, count)}
     </Box>
   );
+}
+
+function whereTheyAre({ held, trouble, online }: Outbox, count: number): string {
+  if (!online) return `No network: ${count} kept here`;
+  if (trouble || held.length > 0) return `Not sent: ${count} kept here`;
+  return 'Sending…';
 }

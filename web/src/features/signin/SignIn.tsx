@@ -44,9 +44,11 @@ export function SignIn() {
           alignItems: 'start',
         }}
       >
-        <Join />
-        <Box sx={{ display: 'grid', gap: 3 }}>
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <Join />
           <WaitingOfOthers />
+        </Box>
+        <Box sx={{ display: 'grid', gap: 3 }}>
           <Staff />
           {demo.data && demo.data.length > 0 && <Demo accounts={demo.data} />}
         </Box>

@@ -1,0 +1,136 @@
+"""Workers, master and database are killed or frozen in the real processes: nothing acknowledged is lost or doubled,
+what cannot be done is told in a sentence, and it goes on without a restart. Slow connections hold up nobody.
+"""
+
+import os
+import signal
+import socket
+import subprocess
+import threading
+import time
+from collections import Counter
+from pathlib import Path
+
+import requests
+
+from e2e.served import Served, Visitor, until
+
+
+class Dying(Served):
+    def setUp(self) -> None:
+        self.student = Visitor(type(self), "student")
+        self.bench = int(self.student.get("/api/benches").json()[0]["id"])
+
+    def kept(self) -> Counter[str]:
+        return Counter(entry["id"] for entry in self.student.get(f"/api/benches/{self.bench}/entries").json())
+
+    def whole(self) -> bool:
+        return bool(self.student.get(f"/api/benches/{self.bench}/report").json()["record"]["whole"])
+
+    def test_slow_connections_hold_up_nobody(self) -> None:
+        begun = [
+            b"GET / HTTP/1.1\r\nHost: x\r\nX: ",
+            b"POST /api/sign-in HTTP/1.1\r\nHost: x\r\nContent-Length: 900\r\n\r\n{",
+        ]
+        slow = []
+        for number in range(300):
+            connection = socket.create_connection(("127.0.0.1", self.port), timeout=10)
+            connection.sendall(begun[number % 2])
+            slow.append(connection)
+        time.sleep(0.5)
+        began = time.monotonic()
+        for _ in range(5):
+            self.assertEqual(self.student.get(f"/api/benches/{self.bench}").status_code, 200)
+        self.assertLess(time.monotonic() - began, 10)  # one of 300 threads would have waited for ever
+        for connection in slow:
+            connection.close()
+
+    def test_killed_workers_lose_and_double_nothing(self) -> None:
+        acknowledged: list[str] = []
+        stop = threading.Event()
+
+        def write() -> None:
+            number = 0
+            while not stop.is_set() and len(acknowledged) < 60:
+                number += 1
+                try:
+                    entry, answer = self.student.note(self.bench, f"under fire {number}")
+                except requests.RequestException:
+                    continue
+                if answer.status_code == 200 and answer.json()[0]["kept"]:
+                    acknowledged.append(entry)
+
+        writer = threading.Thread(target=write)
+        writer.start()
+        master = self.gunicorn()[0]
+        for _ in range(4):
+            time.sleep(0.6)
+            for worker in self.gunicorn()[1:2]:
+                os.kill(worker, signal.SIGKILL)
+        time.sleep(1)
+        stop.set()
+        writer.join()
+        self.assertEqual(self.gunicorn()[0], master)
+        self.assertTrue(until(self.answers, 20))
+        kept = self.kept()
+        self.assertGreater(len(acknowledged), 5)
+        self.assertEqual([entry for entry in acknowledged if kept[entry] != 1], [])
+        self.assertTrue(self.whole())
+
+    def test_a_killed_database_is_told_and_comes_back_without_a_restart(self) -> None:
+        entry, answer = self.student.note(self.bench, "before")
+        self.assertTrue(answer.json()[0]["kept"])
+        logged = len(self.log())
+        os.kill(self.postmaster(), signal.SIGKILL)
+        for path in (f"/api/benches/{self.bench}", "/api/benches", "/api/join/AMBER7"):
+            away = self.student.get(path)
+            self.assertEqual(away.status_code, 503, path)
+            self.assertIn("Retry-After", away.headers)
+            self.assertIn("The database does not answer. Nothing was changed", away.json()["problems"][0])
+        signing_in = self.student.post("/api/sign-in", {"username": "student", "password": "demo-bench"})
+        self.assertEqual(signing_in.status_code, 503)
+        self.assertEqual(self.student.get("/").status_code, 200)  # the page itself still loads
+        said = self.log()[logged:]
+        self.assertNotIn("Traceback", said)
+        self.assertEqual(len([line for line in said.splitlines() if line.startswith("database: ")]), 4, said)
+        self.pg("start")
+        self.assertTrue(until(lambda: self.student.get("/api/benches").status_code == 200, 20))
+        self.assertEqual(self.kept()[entry], 1)
+        self.assertTrue(self.whole())
+
+    def test_a_frozen_database_is_given_up_and_comes_back(self) -> None:
+        backends = [*self.pids("postgres:"), self.postmaster()]
+        ours = [pid for pid in backends if self.parent(pid) == self.postmaster() or pid == self.postmaster()]
+        for pid in ours:
+            os.kill(pid, signal.SIGSTOP)
+        try:
+            began = time.monotonic()
+            self.assertEqual(self.student.get(f"/api/benches/{self.bench}", timeout=60).status_code, 503)
+            self.assertLess(time.monotonic() - began, 40)
+        finally:
+            for pid in ours:
+                os.kill(pid, signal.SIGCONT)
+        self.assertTrue(until(lambda: self.student.get("/api/benches").status_code == 200, 30))
+
+    @staticmethod
+    def parent(pid: int) -> int:
+        return int(Path(f"/proc/{pid}/stat").read_text().rpartition(")")[2].split()[1])
+
+    def test_a_killed_master_leaves_the_port_free_and_a_restart_finds_everything(self) -> None:
+        entry, answer = self.student.note(self.bench, "before the end")
+        self.assertTrue(answer.json()[0]["kept"])
+        os.kill(self.gunicorn()[0], signal.SIGKILL)
+        self.assertTrue(until(lambda: not self.gunicorn(), 15), "workers were left on the port")
+        self.process.wait(60)
+        self.start()
+        self.assertEqual(self.kept()[entry], 1)
+        self.assertTrue(self.whole())
+
+    def test_the_application_is_no_superuser(self) -> None:
+        env = {
+            **self.environment(),
+            **dict(line.split("=", 1) for line in (self.folder / "var/pg.env").read_text().split()),
+        }
+        asked = "select rolsuper or rolcreatedb or rolcreaterole from pg_roles where rolname = current_user"
+        done = subprocess.run(["psql", "-XAtqc", asked], env=env, capture_output=True, text=True, check=True)
+        self.assertEqual(done.stdout.strip(), "f")
