@@ -22,6 +22,7 @@ from chromata_core.method.words import OPTIONS, READINGS, name_of, words
 
 FORMAT = "chromata-method"
 FORMAT_VERSION = 1
+_LONGEST_LIST = 400
 _CHOSEN: dict[Any, str] = {
     Check: "check", Guide: "guide", Drawing: "chart", SeriesRule: "rule", Option: "option",
     Reading | Observation: "reading",
@@ -43,11 +44,22 @@ def from_json(data: object) -> Method:
         raise SheetError([f"This reads version {FORMAT_VERSION} of the format, not {data.get('format_version')!r}."])
     declared = {key: value for key, value in data.items() if key not in ("format", "format_version")}
     try:
+        if not _short(declared):
+            raise SheetError([f"A list in it has more than {_LONGEST_LIST} entries. Make two methods of it."])
         return _converter().structure(declared, Method)
     except RecursionError as error:
         raise SheetError(["The declaration is nested too deeply to be one."]) from error
     except (BaseValidationError, _Unfit) as error:
         raise SheetError([_placed(line) for line in transform_error(error, "", _sentence)]) from error
+
+
+def _short(data: object) -> bool:
+    """Whether every list in ``data`` is one that a method could have; none is gone through before its length is known."""
+    if not isinstance(data, Mapping | list):
+        return True
+    if len(data) > _LONGEST_LIST:
+        return False
+    return all(_short(inner) for inner in (data.values() if isinstance(data, Mapping) else data))
 
 
 def use_of(hint: object) -> str:

@@ -3,6 +3,7 @@
 import copy
 import json
 import random
+import time
 from dataclasses import replace
 from typing import Any
 from unittest.mock import patch
@@ -225,6 +226,25 @@ class Drafts(Own):
         self.session_of(slug)
         self.save(slug, {**page["declaration"], "question": "And now?"})
         self.assertEqual(Declaration.objects.count(), before + 1)  # the session's stays
+
+    def test_nothing_that_is_declared_takes_long_or_closes_the_experiment(self) -> None:
+        """Towers of powers in units and formulas, lists without end, and a formula whose units raised once."""
+        page = self.begin(copy_of="hydrate")
+        slug, declared = page["card"]["slug"], page["declaration"]
+        first = declared["quantities"][0]
+        harms: list[dict[str, Any]] = [
+            {"quantities": [{**first, "unit": "mL^9^9^9"}, *declared["quantities"][1:]]},
+            {"quantities": [{**first, "formula": "m_before^1e999999999"}, *declared["quantities"][1:]]},
+            {"quantities": [{**first, "formula": "m_before^2 / m_before"}, *declared["quantities"][1:]]},
+            {"readings": [1] * 100_000}, {"steps": declared["steps"] * 60}, {"question": {"a": [[]] * 9000}},
+        ]  # fmt: skip
+        for harm in harms:
+            began = time.perf_counter()
+            shown = self.save(slug, {**declared, **harm})
+            self.assertLess(time.perf_counter() - began, 5)
+            self.assertTrue(shown["problems"] or shown["lacks"], harm)
+            self.assertEqual(self.as_(self.instructor).get(f"/api/experiments/{slug}").status_code, 200)
+        self.assertEqual(self.save(slug, declared)["problems"], [])
 
     def test_whatever_is_sent_the_answer_is_a_sentence(self) -> None:
         page = self.begin(copy_of="hydrate")

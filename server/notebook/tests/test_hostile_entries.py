@@ -123,6 +123,27 @@ class Batches(Room):
         self.assertLess(len(view.content), 400_000)
 
 
+class Trying(Room):
+    """A reading that is being typed reaches neither an evaluator nor a limitless loop."""
+
+    def test_a_tower_of_powers_as_a_unit_is_answered_at_once(self) -> None:
+        began = time.perf_counter()
+        for text in ("1 mL^9^9^9", "1 mL**9**9**9**9", "1 " + "mL·" * 900, "1 (" * 900, "9" * 3999):
+            sent = {"key": "V_start", "text": text, "trial": 1}
+            answer = self.as_(self.student).post(f"/api/benches/{self.bench.pk}/try", sent, "application/json")
+            self.assertEqual((answer.status_code, answer.json()["level"]), (200, "stop"))
+            self.assertFalse(write(self.as_(self.student), self.bench, entry("V_start", text, 1))[0]["kept"])
+        self.assertLess(time.perf_counter() - began, 5)
+
+    def test_who_asks_without_end_is_told_to_wait_and_the_others_are_not(self) -> None:
+        client = self.as_(self.student)
+        answers = [client.get(f"/api/benches/{self.bench.pk}/files/results.csv") for _ in range(70)]
+        self.assertEqual({answer.status_code for answer in answers}, {200, 429})
+        self.assertLessEqual(int(answers[-1].headers["Retry-After"]), 60)
+        self.assertIn("Wait", answers[-1].json()["problems"][0])
+        self.assertEqual(self.as_(self.neighbour).get(f"/api/benches/{self.other_bench.pk}/report").status_code, 200)
+
+
 class AtOnce(Furnished, TransactionTestCase):
     """Requests that arrive in the same moment."""
 
