@@ -54,7 +54,7 @@ def from_json(data: object) -> Method:
 
 
 def _short(data: object) -> bool:
-    """Whether every list in ``data`` is one that a method could have; none is gone through before its length is known."""
+    """Whether no list in ``data`` is longer than a method could have; each is measured before it is gone through."""
     if not isinstance(data, Mapping | list):
         return True
     if len(data) > _LONGEST_LIST:
