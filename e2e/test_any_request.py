@@ -19,6 +19,7 @@ from labs.tests.room import Furnished, furnish, signed_in, unhurried
 from people.models import Person
 
 SECONDS = os.environ.get("ANY_REQUEST_SECONDS", "25")
+EXAMPLES = "200" if int(SECONDS) > 60 else "15"
 CHECKS = "not_a_server_error,status_code_conformance,content_type_conformance,response_schema_conformance"
 
 
@@ -55,7 +56,7 @@ class AnyRequest(Furnished, LiveServerTestCase):
             file.write_text(yaml.safe_dump(described(known)))
             done = subprocess.run(
                 [Path(sys.executable).with_name("schemathesis"), "run", file, "--url", self.live_server_url,
-                 "--checks", CHECKS, "--max-time", SECONDS, "--max-examples", "200" if int(SECONDS) > 60 else "15", "--seed", "7", "--no-color",
+                 "--checks", CHECKS, "--max-time", SECONDS, "--max-examples", EXAMPLES, "--seed", "7", "--no-color",
                  "--exclude-path", "/api/sign-out", "--suppress-health-check", "all", "--continue-on-failure",
                  "--request-timeout", "30", "--workers", "2", "--warnings", "off", *headers],
                 capture_output=True, text=True, cwd=folder,
