@@ -22,14 +22,17 @@ CHOICES: tuple[ChoiceMade, ...] = (
     ChoiceMade(
         "Expanded uncertainty",
         "95 %: k = 2 when many degrees of freedom stand behind u, else Student’s t for the effective degrees of "
-        "freedom (Welch–Satterthwaite, GUM G.4). U has two figures, rounded half to even on the decimal text.",
+        "freedom (Welch–Satterthwaite, GUM G.4, not truncated). U has two figures, rounded half to even on the "
+        "decimal text.",
         "Some schools always take k = 2, or round U up.",
     ),
     ChoiceMade(
         "Replicates",
-        "The spread of trials replaces their own reading errors when it is larger; the calibration of one instrument "
-        "is shared by all trials and is not averaged away.",
-        "Adding both would count scatter twice; the spread alone lets two lucky trials claim too much.",
+        "What trials are known to vary by (reading, end point) stays; what their spread shows beyond that is added, "
+        "and its few degrees of freedom count by as much of it as is new. The calibration of one instrument is shared "
+        "by all trials and is not averaged away.",
+        "Adding the whole spread would count scatter twice; the spread alone lets two lucky trials claim too much; the "
+        "larger of the two makes U jump sixfold for a milligram.",
     ),
     ChoiceMade(
         "Volumetric tolerances",
@@ -43,8 +46,9 @@ CHOICES: tuple[ChoiceMade, ...] = (
     ),
     ChoiceMade(
         "Calibration lines",
-        "Fitted with intercept; an unknown’s uncertainty has n − 2 degrees of freedom, because one residual "
-        "standard deviation serves both the line and the readings.",
+        "Fitted with intercept, or through the origin where that is chosen; the scatter about it, beyond what the "
+        "readings are known to vary by, has n − 2 (n − 1) degrees of freedom, because one residual standard "
+        "deviation serves both the line and the readings.",
         "Counting them apart would claim more degrees of freedom.",
     ),
     ChoiceMade(

@@ -5,10 +5,12 @@ status 0: it worked; 1: the input is wrong; 2: the command is.
 """
 
 import argparse
+import csv
+import io
 import json
 import sys
 from collections.abc import Sequence
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from pathlib import Path
 
 from chromata_core.choices import CHOICES
@@ -22,7 +24,7 @@ from chromata_core.method.form import vocabulary
 from chromata_core.method.load import load
 from chromata_core.method.monte_carlo import draw_results
 from chromata_core.method.outcome import Evaluation, WorkedLine
-from chromata_core.method.sheet_file import COLUMNS, SheetFile, read_sheet
+from chromata_core.method.sheet_file import SheetFile, read_sheet, write_csv
 from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import method, methods
 from chromata_core.simulation.rehearse import rehearse
@@ -59,6 +61,14 @@ def _parser() -> argparse.ArgumentParser:
     simulate.add_argument("--seed", type=int, default=1, metavar="N", help="another bench for every number (1)")
     simulate.add_argument("--fault", default="", metavar="KEY", help="with this fault of the method")
     compute.add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
+    for name, what in (
+        ("option", "a choice"),
+        ("instrument", "an instrument by role"),
+        ("accepted", "an accepted value"),
+    ):
+        compute.add_argument(
+            f"--{name}", action="append", default=[], metavar="KEY=TEXT", help=f"{what}; may be repeated"
+        )
     compute.add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
     compute.add_argument("--seed", type=int, default=1, metavar="N", help="of the random draws (1)")
     for command in (listing, choices, spoken, describe, compute, simulate, export, check):
@@ -109,7 +119,23 @@ def _compute(options: argparse.Namespace) -> tuple[str, object]:
         raise SheetError([f"The file is for “{file.method}”, not for “{chosen.slug}”."])
     if options.draws is not None and not 1000 <= options.draws <= 10_000_000:
         raise SheetError(["--draws must be from 1000 to 10000000."])
-    return _computed(chosen, file, options.draws, options.seed)
+    return _computed(chosen, _with_flags(file, options), options.draws, options.seed)
+
+
+def _with_flags(file: SheetFile, options: argparse.Namespace) -> SheetFile:
+    """``file`` with what was said on the command line, which goes before what the file says."""
+    said: dict[str, dict[str, str]] = {}
+    for kind in ("option", "instrument", "accepted"):
+        pairs = [text.partition("=") for text in getattr(options, kind)]
+        wrong = [key for key, equals, _ in pairs if not equals]
+        if wrong:
+            raise SheetError([f"--{kind} {wrong[0]} needs a value: --{kind} KEY=TEXT."])
+        said[kind] = {key.strip(): text.strip() for key, _, text in pairs}
+    sheet = replace(
+        file.sheet, options={**file.sheet.options, **said["option"]},
+        instruments={**file.sheet.instruments, **said["instrument"]},
+    )  # fmt: skip
+    return replace(file, sheet=sheet, accepted={**file.accepted, **said["accepted"]})
 
 
 def _computed(chosen: Method, file: SheetFile, most: int | None, seed: int) -> tuple[str, object]:
@@ -141,14 +167,15 @@ def _simulate(options: argparse.Namespace) -> tuple[str, object]:
     chosen = _method(options.method)
     sheet = rehearse(chosen, options.seed, None, options.fault)
     readings = [{"key": g.key, "trial": g.trial, "index": g.index, "text": g.text} for g in sheet.given]
+    out = io.StringIO()
+    csv.writer(out, lineterminator="\n").writerows(write_csv(chosen.slug, sheet, {}))
     data = {
         "method": chosen.slug,
         "options": dict(sheet.options),
         "instruments": dict(sheet.instruments),
         "readings": readings,
     }
-    rows = [",".join(("" if row[c] is None else str(row[c])) for c in COLUMNS) for row in readings]
-    return "\n".join((",".join(COLUMNS), *rows)), data
+    return out.getvalue().rstrip("\n"), data
 
 
 def _export(options: argparse.Namespace) -> tuple[str, object]:

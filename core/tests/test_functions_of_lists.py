@@ -2,6 +2,7 @@
 
 import statistics
 from collections.abc import Sequence
+from decimal import Decimal
 from unittest import TestCase
 
 import numpy as np
@@ -58,7 +59,7 @@ class OfOneSeries(TestCase):
 
     def test_figures_and_apparatus_errors_of_a_series(self) -> None:
         tree = parse_formula("sd(x)")
-        known = [Figured(value, 4) for value in (0.4987, 0.4991, 0.4979)]
+        known = [Figured(Decimal(text), 4) for text in ("0.4987", "0.4991", "0.4979")]
         self.assertEqual(figured(tree, {"x": [*known]}).place, 4)
         self.assertEqual(figured(parse_formula("count(x)"), {"x": [*known]}).place, float("inf"))
         limits = [Bounded(100.0, 0.5), Bounded(100.0, 0.5), Bounded(67.2, 0.5)]

@@ -41,7 +41,9 @@ class Nernst(TestCase):
         self.assertAlmostEqual(float(comparison.accepted.replace("−", "-")), -1000 * decade, places=2)
 
     def test_slope_intercept_and_their_doubts_are_those_of_a_regression(self) -> None:
-        """scipy.stats.linregress on the same points: values, and the part of u that their scatter leaves."""
+        """scipy.stats.linregress on the same points: values; and their doubts, which the readings' own errors and what
+        the scatter shows beyond them make together.
+        """
         volts = ["1.098", "1.071", "1.037", "1.013", "0.979"]
         outcome = cell(volts, {"c_plan": "1; 0.1; 0.01; 0.001; 0.0001", "c_fixed.limit": "0"})
         fit = stats.linregress(range(5), [1000 * float(text) for text in volts])
@@ -49,8 +51,9 @@ class Nernst(TestCase):
         self.assertAlmostEqual(found["slope"].value, fit.slope, places=9)
         self.assertAlmostEqual(1000 * found["E_0"].value, fit.intercept, places=9)
         for key, doubt in (("slope", fit.stderr), ("E_0", fit.intercept_stderr / 1000)):
-            scatter = next(line for line in found[key].budget if line.label == "Scatter about the line")
-            self.assertAlmostEqual(scatter.u, doubt, places=9)
+            parts = {line.label: line.u for line in found[key].budget}
+            both = math.hypot(parts["Scatter about the line"], parts["Voltmeter display"])
+            self.assertAlmostEqual(both / doubt, 1, places=9)
 
     def test_the_power_of_the_ion_counts(self) -> None:
         """Silver's ion stands squared in Q: its tenfold dilution is a hundredfold Q, and the slope stays 29.6 mV."""

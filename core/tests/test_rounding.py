@@ -67,7 +67,7 @@ class ValueWithUncertainty(TestCase):
 
 
 numbers = st.builds(
-    lambda digits, place: Figured(digits * 10.0**-place, place), st.integers(1, 999_999), st.integers(0, 6)
+    lambda digits, place: Figured(Decimal(digits).scaleb(-place), place), st.integers(1, 999_999), st.integers(0, 6)
 )
 
 
@@ -87,7 +87,7 @@ class FiguresSchoolHolds(TestCase):
     def test_a_logarithm_has_as_many_decimals_as_its_argument_figures_and_back(self, a: Figured) -> None:
         logarithm = figured(parse_formula("log10(a)"), {"a": a})
         self.assertEqual(logarithm.place, a.figures)
-        self.assertEqual(figured(parse_formula("exp(b)"), {"b": Figured(1.5, a.figures)}).figures, a.figures)
+        self.assertEqual(figured(parse_formula("exp(b)"), {"b": Figured(Decimal("1.5"), a.figures)}).figures, a.figures)
 
     @given(numbers, st.integers(2, 9))
     def test_an_exact_factor_limits_nothing(self, a: Figured, n: int) -> None:
@@ -98,7 +98,12 @@ class FiguresSchool(TestCase):
     """Sums keep decimals, products keep figures, logarithms keep the mantissa (common rule; SP 811 B.7.2 for sums)."""
 
     def test_rules(self) -> None:
-        known = {"a": Figured(22.64, 2), "b": Figured(1.1, 1), "h": Figured(3.2e-5, 6), "n": exact(2.0)}
+        known = {
+            "a": Figured(Decimal("22.64"), 2),
+            "b": Figured(Decimal("1.1"), 1),
+            "h": Figured(Decimal("3.2e-5"), 6),
+            "n": exact(2.0),
+        }
         for formula, decimals in (
             ("a - b", 1),
             ("a * b", 0),

@@ -3,12 +3,16 @@
 import csv
 import io
 import json
+from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.errors import SheetError
+from chromata_core.method.effects import example_sheet
+from chromata_core.method.evaluate import evaluate
 from chromata_core.method.sheet import Given, Sheet, bind, resolve_options
-from chromata_core.method.sheet_file import read_sheet
+from chromata_core.method.sheet_file import read_sheet, write_csv
 from chromata_core.methods.registry import method, methods
+from tests.sheets import titration
 
 TITRATION = method("acid-base-titration")
 
@@ -79,8 +83,106 @@ class Files(TestCase):
             ('{"readings": [{"key": "V", "text": "1", "trial": "2"}]}', "whole numbers"),
             ('{"options": {"c_t": 0.1}}', "in quotes"), ("a,b\n1,2", "naming its columns"),
             ("key,text,trial\nV,1,x", "not a whole number"), ("key,text,trial\nV,1,²", "not a whole number"),
-            ("x" * 2_000_001, "larger than any sheet"), ("[" * 100_000, "naming its columns"),
+            ("x" * 2_000_001, "larger than any sheet"), ("[" * 100_000, "not JSON"), ("[]", "is an object"),
+            ("null", "is an object"), ("", "naming its columns"), ('{"a": 1, "a": 2}', "stands twice"),
             ("{" + '"a":{' * 5000, "not JSON"),
         ):  # fmt: skip
             with self.subTest(sentence), self.assertRaisesRegex(SheetError, sentence):
                 read_sheet(text)
+
+
+class OneDoor(TestCase):
+    """Every number that people give is read in the unit that is expected there, or refused with a sentence."""
+
+    def options(self, **given: str) -> dict[str, str]:
+        return resolve_options(method("acid-base-titration"), {key.replace("__", "."): v for key, v in given.items()})
+
+    def test_choices_in_another_unit_are_converted_with_their_figures(self) -> None:
+        self.assertEqual(self.options(c_t="100 mmol/L")["c_t"], "0.100")
+        self.assertEqual(self.options(c_t="102.6 mM", c_t__limit="0.4 mM")["c_t.limit"], "0.0004")
+        self.assertEqual(self.options(c_t="0.1026", c_t__limit="0.5 %")["c_t.limit"], "0.000513")
+        once = self.options(c_t="100 mmol/L")
+        self.assertEqual(
+            resolve_options(method("acid-base-titration"), once), once
+        )  # a session keeps what was resolved
+
+    def test_choices_in_a_unit_that_does_not_fit_are_refused(self) -> None:
+        for slug, given, sentence in (
+            ("acid-base-titration", {"c_t": "22 mL"}, "mL cannot be turned into mol/L"),
+            ("acid-base-titration", {"c_t.limit": "5 kg"}, "kg cannot be turned into mol/L"),
+            ("gas-eudometer", {"altitude": "100 km"}, "100 km is out of reach"),
+            ("rate-temperature", {"T_plan": "22; 6 mg; 70"}, "mg cannot be turned into °C"),
+            ("beer-lambert", {"V_plan": "2 mL; 18 kg"}, "kg cannot be turned into mL"),
+            ("gas-eudometer", {"R": "9.9"}, "part of the method and not a choice"),
+            ("hydrate", {"M_water": "H2O2"}, "part of the method and not a choice"),
+        ):  # fmt: skip
+            with self.subTest(slug, **given), self.assertRaisesRegex(SheetError, sentence):
+                resolve_options(method(slug), given)
+        self.assertEqual(resolve_options(method("beer-lambert"), {"V_plan": "2000 µL; 4 mL"})["V_plan"], "2.000; 4")
+
+    def test_accepted_values_are_results_in_their_unit(self) -> None:
+        sheet = titration(("0.24", "21.78"), ("0.10", "21.64"))
+        said = evaluate(method("acid-base-titration"), sheet, {"c_s": "110 mmol/L"}).results[0].comparison
+        assert said
+        self.assertAlmostEqual(said.percent_error, 100 * (0.1 * 21.54 / 20 / 0.110 - 1), places=6)
+        for accepted in ({"c_s": "22 mL"}, {"nothing": "1"}, {"c_s": "NaN"}, {"c_s": "1e999"}, {"c_s": ""}):
+            with self.subTest(accepted), self.assertRaises(SheetError):
+                evaluate(method("acid-base-titration"), sheet, accepted)
+
+    def test_own_answers_in_another_unit(self) -> None:
+        sheet = titration(("0.24", "21.78"), ("0.10", "21.64"))
+        right = evaluate(method("acid-base-titration"), sheet).results[0].value
+        for text in (f"{right * 1000:.1f} mmol/L", f"{right:.4f} M", f"{right:.4f}"):
+            own = replace(sheet, given=(*sheet.given, Given("own.c_s", text)))
+            self.assertEqual(evaluate(method("acid-base-titration"), own).own[0].kind, "right", text)
+        wrong = replace(sheet, given=(*sheet.given, Given("own.c_s", "0.1 g")))
+        with self.assertRaises(SheetError):
+            evaluate(method("acid-base-titration"), wrong)
+
+    def test_calibrations_of_a_file_are_whole_and_finite(self) -> None:
+        point = {"nominal": 20.0, "actual": 20.031, "u": 0.002}
+        whole = {"base": "pipette-20-a", "name": "7", "source": "weighed", "points": [point]}
+        self.assertTrue(read_sheet(json.dumps({"calibrations": {"own-1": whole}})).sheet.stock)
+        points = [{**point, "u": -1}, {**point, "actual": "20"}, {**point, "actual": True}, {**point, "k": 2}, {}]
+        harms = [{"extra": 1}, {"name": 7}, {"points": {}}, {"base": "nothing"}, *({"points": [one]} for one in points)]
+        for harm in harms:
+            with self.subTest(harm), self.assertRaises(SheetError):
+                read_sheet(json.dumps({"calibrations": {"own-1": {**whole, **harm}}}))
+        with self.assertRaises(SheetError):
+            read_sheet('{"calibrations": {"own-1": {"base": "pipette-20-a", "name": "7", "source": "", '
+                       '"points": [{"nominal": 20, "actual": NaN, "u": 0.1}]}}}')  # fmt: skip
+
+
+class CsvFiles(TestCase):
+    """Nothing is read otherwise than a person would read it."""
+
+    def test_options_instruments_and_accepted_values_go_with_the_file(self) -> None:
+        for slug, declared in methods().items():
+            with self.subTest(slug):
+                sheet = example_sheet(declared)
+                out = io.StringIO()
+                csv.writer(out).writerows(write_csv(slug, sheet, {}))
+                found = read_sheet(out.getvalue())
+                self.assertEqual((found.method, found.sheet.options, found.sheet.instruments),
+                                 (slug, dict(sheet.options), dict(sheet.instruments)))  # fmt: skip
+                self.assertEqual([g.slot for g in found.sheet.given], [g.slot for g in sheet.given])
+                self.assertEqual([g.text for g in found.sheet.given], [g.text for g in sheet.given])
+
+    def test_a_decimal_comma_needs_quotes_or_semicolons(self) -> None:
+        head = "key,trial,index,text\n"
+        with self.assertRaisesRegex(SheetError, "Line 2 has 5 columns and the head 4.*decimal comma"):
+            read_sheet(head + "m_crucible,1,,27,402\n")
+        self.assertEqual(read_sheet(head + 'm_crucible,1,,"27,402"\n').sheet.given[0].text, "27,402")
+        self.assertEqual(read_sheet("key;trial;index;text\nm_crucible;1;;27,402\n").sheet.given[0].text, "27,402")
+
+    def test_a_place_written_twice_is_told_with_its_lines(self) -> None:
+        with self.assertRaisesRegex(SheetError, "Lines 2 and 4 are both of “V_end”, trial 1"):
+            read_sheet("key,trial,index,text\nV_end,1,,21.78\nV_end,2,,21.64\nV_end,1,,21.80\n")
+        twice = {"readings": [{"key": "V_s", "text": "20.00"}, {"key": "V_s", "text": "25.00"}]}
+        with self.assertRaisesRegex(SheetError, "Readings 1 and 2 are both of “V_s”"):
+            read_sheet(json.dumps(twice))
+
+    def test_head_lines_that_say_nothing_known(self) -> None:
+        for head in ("# option,c_t", "# nothing,a,b", "# option,c_t,1,2", "# option,c_t,1\n# option,c_t,2"):
+            with self.subTest(head), self.assertRaisesRegex(SheetError, "names one of|said twice"):
+                read_sheet(f"{head}\nkey,text\nV_s,20.00\n")

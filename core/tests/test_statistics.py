@@ -5,6 +5,7 @@ from unittest import TestCase
 
 from hypothesis import given
 from hypothesis import strategies as st
+from scipy import stats
 
 from chromata_core.statistics.agreement import POLICIES, agreement
 from chromata_core.statistics.class_band import class_band
@@ -29,7 +30,10 @@ class Summary(TestCase):
         """Two-sided 95 %: GUM table G.2 (p = 95 %)."""
         for dof, t in ((1, 12.71), (2, 4.30), (3, 3.18), (5, 2.57), (10, 2.23), (20, 2.09)):
             self.assertAlmostEqual(coverage_factor(dof), t, places=2)
-        self.assertEqual(coverage_factor(2.9), coverage_factor(2), "truncated downward, GUM G.4.1")
+        # Between whole numbers it is interpolated, which GUM G.4.1 leaves open beside truncating: no jumps.
+        for dof in (1.7, 2.9, 16.74, 33.3):
+            self.assertAlmostEqual(coverage_factor(dof), stats.t.ppf(0.975, dof), places=4)
+        self.assertEqual(coverage_factor(0.2), coverage_factor(1))
         self.assertEqual(coverage_factor(float("inf")), 2.0)
 
 

@@ -14,6 +14,7 @@ import numpy as np
 
 from chromata_core.curves.line import CurveError, line
 from chromata_core.quantity.column import Column
+from chromata_core.uncertainty.columns import STEP
 
 _LEAST = 3
 _ROUND_FACTORS = (2, 4, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000)
@@ -39,9 +40,18 @@ def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
     dx, dy = xs - x_mean, ys - y_mean
     sxx = (dx * dx).sum(axis=0)
     slope = (dx * dy).sum(axis=0) / sxx
-    rest = np.real(dy - slope * dx)
-    s = np.sqrt((rest * rest).sum(axis=0) / (len(xs) - (1 if origin else 2)))
+    s = _scatter(dy - slope * dx, len(xs) - (1 if origin else 2))
     return _Fit(slope, x_mean, y_mean, sxx, 0.0 if origin else 1 / len(xs), s)
+
+
+def _scatter(rest: Column, freedom: int) -> Column:
+    """The residual standard deviation beyond what the points' own errors make: a column that carries errors (a complex
+    step along each source) tells how far they alone scatter about the line.
+    """
+    seen = (np.real(rest) ** 2).sum(axis=0) / freedom
+    known = float((np.imag(rest) ** 2).sum()) / STEP**2 / freedom if np.iscomplexobj(rest) else 0.0
+    column: Column = np.sqrt(np.maximum(seen - known, 0.0))
+    return column
 
 
 def line_x(xs: Column, ys: Column, y0: Column) -> Column:
@@ -93,14 +103,30 @@ def line_x_origin(xs: Column, ys: Column, y0: Column) -> Column:
 
 def scatter_of_reading(xs: Column, ys: Column, y0: Column, times: Column) -> Column:
     """s/(b·√p): standard uncertainty in x of the mean of ``times`` readings of one unknown, from the line's scatter."""
-    found = _fit(xs, ys, origin=False)
+    return _of_reading(_fit(xs, ys, origin=False), y0, times)
+
+
+def _of_reading(found: _Fit, y0: Column, times: Column) -> Column:
     column: Column = np.abs(found.s / np.real(found.slope)) / np.sqrt(np.real(times)) + 0 * np.real(y0)
     return column
 
 
+def scatter_of_reading_origin(xs: Column, ys: Column, y0: Column, times: Column) -> Column:
+    """The same with the scatter about the line through the origin."""
+    return _of_reading(_fit(xs, ys, origin=True), y0, times)
+
+
 def doubt_of_line(xs: Column, ys: Column, y0: Column) -> Column:
     """Standard uncertainty in x of the line itself at ``y0``: (s/b)·√(1/n + (y₀ − ȳ)²/(b²·Sxx))."""
-    found = _fit(xs, ys, origin=False)
+    return _doubt_of(_fit(xs, ys, origin=False), y0)
+
+
+def doubt_of_line_origin(xs: Column, ys: Column, y0: Column) -> Column:
+    """The same of the line through the origin: (s/b)·|y₀/b|/√Σx²."""
+    return _doubt_of(_fit(xs, ys, origin=True), y0)
+
+
+def _doubt_of(found: _Fit, y0: Column) -> Column:
     away = (y0 - found.y_mean) / found.slope
     column: Column = np.abs(found.s / np.real(found.slope)) * np.sqrt(np.real(found.share + away * away / found.sxx))
     return column

@@ -127,6 +127,12 @@ FUNCTIONS: dict[str, Function] = {
     "doubt_of_intercept": Function(calibration.doubt_of_intercept, "u of the intercept", ("", None), 1, lists=2),
     "scatter_of_reading": Function(calibration.scatter_of_reading, "s/(b√p)", (None, None, 1, ""), lists=2),
     "doubt_of_line": Function(calibration.doubt_of_line, "u of the line", (None, None, 1), lists=2),
+    "scatter_of_reading_origin": Function(
+        calibration.scatter_of_reading_origin, "s/(b√p), through zero", (None, None, 1, ""), lists=2
+    ),
+    "doubt_of_line_origin": Function(
+        calibration.doubt_of_line_origin, "u of the line, through zero", (None, None, 1), lists=2
+    ),
     "peak_at": Function(calibration.peak_at, "place of the peak", (None, None), lists=2),
     "second_derivative_end": Function(end_point.by_second_derivative, "second derivative zero", (None, None), lists=2),
     "first_derivative_end": Function(end_point.by_first_derivative, "first derivative top", (None, None), lists=2),

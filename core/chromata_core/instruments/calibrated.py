@@ -1,12 +1,13 @@
 """An instrument that was calibrated: its own corrections in place of a standard's tolerance."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, replace
 from typing import Any
 
 from chromata_core.errors import ReadingError
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import ErrorTerm, Instrument
+from chromata_core.quantity.given import finite
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,5 +45,22 @@ def calibrated(base: Instrument, slug: str, name: str, points: Sequence[Calibrat
 
 def thawed(slug: str, kept: Mapping[str, Any]) -> Instrument:
     """The instrument ``slug`` from plain data: base, name, points and source, as a session or a file keeps it."""
-    points = [CalibrationPoint(**point) for point in kept["points"]]
+    if not isinstance(kept, Mapping) or set(kept) != _PARTS or not isinstance(kept["points"], list):
+        raise ReadingError(f"The calibration “{slug}” needs {', '.join(sorted(_PARTS))}, and nothing else.")
+    if not all(isinstance(kept[part], str) for part in _PARTS - {"points"}):
+        raise ReadingError(f"The calibration “{slug}” needs texts in quotes for base, name and source.")
+    points = [_point(slug, point) for point in kept["points"]]
     return calibrated(instrument(kept["base"]), slug, kept["name"], points, kept["source"])
+
+
+_PARTS = {"base", "name", "points", "source"}
+
+
+def _point(slug: str, point: object) -> CalibrationPoint:
+    wanted = [field.name for field in fields(CalibrationPoint)]
+    if not isinstance(point, Mapping) or sorted(point) != sorted(wanted):
+        raise ReadingError(f"A point of the calibration “{slug}” needs {', '.join(wanted)}, and nothing else.")
+    nominal, actual, u = (
+        finite(point[name], f"“{name}” of the calibration “{slug}”", 0.0 if name == "u" else None) for name in wanted
+    )
+    return CalibrationPoint(nominal, actual, u)

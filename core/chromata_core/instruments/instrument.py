@@ -7,8 +7,8 @@ from typing import Literal
 import numpy as np
 
 from chromata_core.errors import ReadingError
-from chromata_core.quantity.typed import Typed, parse_reading
-from chromata_core.quantity.units import conversion
+from chromata_core.quantity.given import read_in
+from chromata_core.quantity.typed import Typed
 from chromata_core.uncertainty.source import Distribution
 
 # Readability and repeatability scatter from reading to reading; a repeatability known for a whole method contains them.
@@ -77,7 +77,7 @@ class Instrument:
 
     def read(self, text: str, unit: str) -> Typed:
         """``text`` as a reading of this instrument in ``unit``; ReadingError with a sentence if it cannot show that."""
-        typed = _in_unit(parse_reading(text), unit)
+        typed = read_in(text, unit)
         low, high = Decimal(self.low), Decimal(self.high)
         if low == high != typed.value:
             raise ReadingError(
@@ -113,12 +113,3 @@ class Instrument:
 
 def _first_upper(text: str) -> str:
     return text[:1].upper() + text[1:]
-
-
-def _in_unit(typed: Typed, unit: str) -> Typed:
-    """``typed`` in ``unit``; a unit typed behind the number is converted, its decimals moved with it."""
-    if not typed.unit or typed.unit == unit:
-        return typed
-    factor, offset = conversion(typed.unit, unit)
-    value = typed.value * Decimal(repr(factor)) + Decimal(repr(offset))
-    return Typed(typed.text, value, typed.decimals - Decimal(repr(factor)).adjusted(), typed.figures, unit)

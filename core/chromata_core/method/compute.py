@@ -71,7 +71,7 @@ def compute(
         voided, agreed, counted = dict(choosing_as.voided), choosing_as.agreement, choosing_as.counted
     counted = with_the_rough(bound, trials, counted) if with_rough else counted
     summarise(bound, bench, [trials[n] for n in counted], columns, others)
-    known = _with_freedom(bound, columns, len(counted), bench, trials)
+    known = _with_freedom(bound, columns, counted, bench, trials)
     return Computed(known, bench, trials, voided, counted, agreed)
 
 
@@ -102,14 +102,12 @@ def reserved(bound: Bound) -> list[Source]:
         for error in _judgements(bound, quantity):
             u = _judged(bound, error, {})
             symbol = "%" if error.relative else quantity.unit
-            own = quantity.scope == "trial" and not error.shared
             found += [
                 Source(
                     error_id(quantity, error, place),
                     error.label,
                     u,
                     error.distribution,
-                    own,
                     unit=symbol,
                     estimate=_estimate(bound, error, place),
                 )
@@ -173,23 +171,41 @@ def judged_amounts(bound: Bound, computed: Computed) -> dict[str, float]:
 def _with_freedom(
     bound: Bound,
     columns: StepColumns,
-    counted: int,
+    counted: Sequence[int],
     bench: Mapping[str, Column],
     trials: Mapping[int, Mapping[str, Column]],
 ) -> StepColumns:
     """The spread of n values has n − 1 degrees of freedom; of trials n is only known once they are chosen."""
-    sizes = {
-        spread_id(quantity, trial): _averaged(bound, quantity, trial, counted)
+    members = {
+        spread_id(quantity, trial): averaged
         for quantity in bound.quantities
         if mean_of(quantity)
         for trial in places_of(bound, quantity)
+        if (averaged := members_of(quantity, trial, counted, bench, trials)) is not None
     }
-    freedom = {key: float(max(size - 1, 1)) for key, size in sizes.items()}
-    sources = tuple(
-        replace(source, dof=freedom.get(source.id) or _estimated(source.estimate, bench, trials) or source.dof)
-        for source in columns.sources
-    )
-    return replace(columns, sources=sources)
+
+    def freed(source: Source) -> Source:
+        if source.id in members:
+            averaged = members[source.id]
+            return replace(source, dof=float(max(len(averaged) - 1, 1)), part=columns.spread(averaged).part)
+        return replace(source, dof=_estimated(source.estimate, bench, trials) or source.dof)
+
+    return replace(columns, sources=tuple(map(freed, columns.sources)))
+
+
+def members_of(
+    quantity: Quantity,
+    trial: int | None,
+    counted: Sequence[int],
+    bench: Mapping[str, Column],
+    trials: Mapping[int, Mapping[str, Column]],
+) -> Column | None:
+    """What ``quantity`` is the mean of, one below the other: trials that count, or the readings of a series."""
+    key = mean_of(quantity)
+    if quantity.scope != "summary":
+        return (bench if trial is None else trials[trial]).get(key)
+    found = [trials[n][key] for n in counted if key in trials[n]]
+    return np.stack(np.broadcast_arrays(*found)) if found and len(found) == len(counted) else None
 
 
 def _estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
@@ -197,10 +213,6 @@ def _estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, 
     key, _, trial = estimate.partition(":")
     known = trials.get(int(trial), {}) if trial else bench
     return max(value_of(known[key]), 1.0) if key in known else None
-
-
-def _averaged(bound: Bound, quantity: Quantity, trial: int | None, counted: int) -> int:
-    return counted if quantity.scope == "summary" else len(bound.series(mean_of(quantity), trial))
 
 
 def mean_of(quantity: Quantity) -> str:

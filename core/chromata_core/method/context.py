@@ -6,7 +6,7 @@ from decimal import Decimal
 
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.compute import Computed
-from chromata_core.method.figures_school import Known, shown
+from chromata_core.method.figures_school import Known, as_decimal, shown
 from chromata_core.method.outcome import Shown
 from chromata_core.method.sheet import Bound, listed
 from chromata_core.method.vocabulary import Quantity, Reading, Step
@@ -75,6 +75,11 @@ class Context:
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""
         return self.bound.number(option)
+
+    def decimal(self, quantity: Quantity, trial: int | None) -> Decimal:
+        """A computed quantity in its unit as it is worked on paper, so that what is a tie there is one here."""
+        value = self.value(quantity.key, trial)
+        return as_decimal(0.0 if value is None else value, self.figures[trial].get(quantity.key), quantity.unit)
 
     def figured(self, quantity: Quantity, trial: int | None) -> Shown:
         """A computed quantity to the figures its readings allow."""

@@ -87,7 +87,8 @@ def diagnose(
 def _fits(answer: Typed, value: float) -> bool:
     """Whether ``answer`` is ``value`` written with the answer's own decimals (half a step either way)."""
     half = 0.5 * 10.0**-answer.decimals + _CARRIED_FIGURES * abs(value)
-    return isfinite(value) and answer.figures >= 2 and abs(float(answer.value) - value) <= half
+    written = answer.figures >= 2 or not answer.value  # near zero the last digit alone can tell
+    return isfinite(value) and written and abs(float(answer.value) - value) <= half
 
 
 def _figures(answer: Typed, at: Context, quantity: Quantity, trial: int | None) -> Diagnosis:

@@ -5,6 +5,7 @@ from math import inf, isfinite
 
 import numpy as np
 
+from chromata_core.errors import ChromataError, SheetError, unknown
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.formula.parse import parse_formula
@@ -33,6 +34,7 @@ from chromata_core.method.progress import Task, current_task, guided, task_title
 from chromata_core.method.sheet import Sheet, Slot, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
+from chromata_core.quantity.given import read_in, written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
@@ -53,6 +55,7 @@ def context_of(method: Method, sheet: Sheet) -> Context:
 
 def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> Evaluation:
     """Everything the core says of ``sheet``. ``accepted`` holds accepted values by result key, in the result's unit."""
+    _must_be_accepted(method, accepted or {})
     at = context_of(method, sheet)
     findings = find(at)
     planned = tasks(at)
@@ -77,6 +80,22 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         answers=[at.bound.texts.get((f"answer.{n}", None, None), "") for n in range(1, len(method.questions) + 1)],
         matrix=pair_matrix(at, findings),
     )
+
+
+def _must_be_accepted(method: Method, accepted: Accepted) -> None:
+    """SheetError for accepted values of nothing that can have one, or that are no numbers in its unit."""
+    known = {q.key: q for q in method.quantities if q.result and q.accepted}
+    problems = []
+    for key, text in accepted.items():
+        if key not in known:
+            problems.append(unknown("result with an accepted value", key, list(known)))
+            continue
+        try:
+            read_in(text, known[key].unit)
+        except ChromataError as error:
+            problems.append(f"Accepted value of “{known[key].label}”: {error.message}")
+    if problems:
+        raise SheetError(problems)
 
 
 def _replicates_pass(at: Context) -> bool:
@@ -142,7 +161,7 @@ def result_of(at: Context, place: Place, accepted: str | None, worst: str) -> Re
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
     quantity, trial = place
     value, made, factor = stated(at, quantity, trial)
-    reported = report(value, made.expanded * factor)
+    reported = report(at.decimal(quantity, trial), made.expanded * factor)
     lines = [_budget_line(line, quantity, factor) for line in made.lines]
     return ResultOut(
         key=quantity.key,
@@ -190,9 +209,10 @@ def _advice(lines: list[BudgetOut]) -> str:
 
 
 def _compare(quantity: Quantity, value: float, expanded: float, accepted: str) -> Comparison | None:
-    typed = parse_reading(accepted)
+    typed = read_in(accepted, quantity.unit)
     true = float(typed.value)
-    said = with_figures(true, typed.figures) if "e" in accepted.lower() else accepted
+    plain_text = written_in(accepted, quantity.unit)
+    said = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text
     if true == 0 or not isfinite(value):
         return None
     percent = (value - true) / true * 100

@@ -1,7 +1,8 @@
 """How many digits a computed quantity may show before its uncertainty is known: the school of significant figures."""
 
 from collections.abc import Mapping
-from math import inf, log10
+from decimal import Context, Decimal
+from math import inf, isfinite, log10
 from typing import TypeVar
 
 from chromata_core.formula.figures import Figured, exact, figured
@@ -22,7 +23,8 @@ Known = dict[str, Figured | list[Figured]]
 def figured_typed(typed: Typed, symbol: str) -> Figured:
     """A typed number in SI with its last known place there."""
     scale = unit(symbol)
-    return Figured(scale.to_si(float(typed.value)), typed.decimals - round(log10(scale.factor)))
+    value = typed.value * Decimal(repr(scale.factor)) + Decimal(repr(scale.offset))
+    return Figured(value, typed.decimals - round(log10(scale.factor)))
 
 
 def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
@@ -49,14 +51,31 @@ def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
 
 def shown(quantity: Quantity, value: float, item: Figured | list[Figured] | None) -> Shown:
     """``value`` (declared unit) of ``quantity`` to the figures its readings allow, the last of them in doubt."""
+    number = as_decimal(value, item, quantity.unit)
     if not isinstance(item, Figured) or item.place == inf:
-        return Shown(with_figures(value, 4), 1, quantity.unit)
+        return Shown(with_figures(number, 4), 1, quantity.unit)
     place = round(item.place) + round(log10(unit(quantity.unit).factor))
-    if place >= 0 and not rounded(value, place):  # zero, but for what a step so tiny leaves behind
+    if place >= 0 and not rounded(number, place):  # zero, but for what a step so tiny leaves behind
         return Shown(plain(0.0, place), 1, quantity.unit)
-    if place < 0 or leading_place(value) < -4:
-        return Shown(with_figures(value, max(place + leading_place(value) + 1, 1)), 1, quantity.unit)
-    return Shown(plain(value, place), 1, quantity.unit)
+    if place < 0 or leading_place(number) < -4:
+        return Shown(with_figures(number, max(place + leading_place(number) + 1, 1)), 1, quantity.unit)
+    return Shown(plain(number, place), 1, quantity.unit)
+
+
+_SAME = 1e-9  # relative: by both ways the same number, but for what binary floats lose
+_CLEAN = Context(prec=18)
+
+
+def as_decimal(value: float, item: Figured | list[Figured] | None, symbol: str) -> Decimal:
+    """``value`` (in ``symbol``) as it is worked on paper: the decimal of the significant figures where both agree, else
+    ``value`` without the last digits of a float. What is a tie on paper is then a tie here.
+    """
+    if isinstance(item, Figured):
+        scale = unit(symbol)
+        worked = _CLEAN.plus((item.value - Decimal(repr(scale.offset))) / Decimal(repr(scale.factor)))
+        if abs(float(worked) - value) <= _SAME * abs(value):
+            return worked
+    return Decimal(f"{value:.12g}") if isfinite(value) else Decimal(0)
 
 
 def _constant(bound: Bound, option: Option, column: Column) -> Figured | list[Figured]:

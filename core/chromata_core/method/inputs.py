@@ -68,7 +68,7 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
-            own=not common and reading.scope == "trial", unit="%" if term.relative else read_with.unit,
+            unit="%" if term.relative else read_with.unit,
         )  # fmt: skip
         sources.append((source, si if term.relative else 1.0))
     return Input(si, tuple(sources))

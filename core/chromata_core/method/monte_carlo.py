@@ -9,14 +9,19 @@ from chromata_core.method.compute import judged_amounts, mean_of, places_of, spr
 from chromata_core.method.context import Context, Place
 from chromata_core.method.evaluate import result_places, stated
 from chromata_core.method.inputs import inputs_of
-from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.columns import contributions_of
-from chromata_core.uncertainty.draws import Spread, drawn
+from chromata_core.uncertainty.draws import drawn
 from chromata_core.uncertainty.monte_carlo import Drawn, monte_carlo, tolerance
 from chromata_core.uncertainty.source import DIVISORS
+
+_WIDER = 2.1  # from here on U is clearly wider than the draws, and they must not seem to contradict it
+_FEW = (
+    " That is how wide the causes are; how little a spread of so few trials is worth itself is not in the draws but in "
+    "k = {:.2f}, so the stated U is wider."
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,28 +68,15 @@ class _Drawer:
         return values
 
 
-def _spreads(at: Context) -> Mapping[str, Spread]:
-    """Means whose spread replaced their own errors in the linear pass: the draws follow the same decision."""
-    found: dict[str, Spread] = {}
-    sources, index = at.computed.columns.sources, at.computed.columns.index
+def _spreads(at: Context) -> Mapping[str, float]:
+    """By how much a spread goes beyond what is known of its members, as the linear pass found it."""
+    found: dict[str, float] = {}
     for quantity in (q for q in at.bound.quantities if mean_of(q)):
         for trial in places_of(at.bound, quantity):
             column, spread = at.computed.column(quantity.key, trial), spread_id(quantity, trial)
-            if column is None or not (size := float(contributions_of(column)[index[spread]])) > 0:
-                continue
-            averaged = [contributions_of(one + np.zeros(len(sources))) for one in _averaged(at, quantity, trial)]
-            mean = np.mean(averaged, axis=0)
-            own = {s.id: float(c) for s, c in zip(sources, mean, strict=True) if s.own and c}
-            found[spread] = Spread(size, own)
+            if column is not None:
+                found[spread] = float(contributions_of(column)[at.computed.columns.index[spread]])
     return found
-
-
-def _averaged(at: Context, quantity: Quantity, trial: int | None) -> list[Column]:
-    """The columns whose mean ``quantity`` is: trials that count, or the readings of a series."""
-    key = mean_of(quantity)
-    if quantity.scope == "summary":
-        return [at.computed.trials[n][key] for n in at.computed.counted]
-    return list(at.computed.trials[trial][key] if trial is not None else at.computed.bench[key])
 
 
 def _of(at: Context, place: Place, found: Drawn) -> DrawnResult:
@@ -97,9 +89,11 @@ def _of(at: Context, place: Place, found: Drawn) -> DrawnResult:
     draws = f"{found.draws:,}".replace(",", "\u202f")
     said = f"{draws} random draws: 95 % lie from {interval}."
     reason = "The linear budget holds." if agrees else _reason(found, value, u)
+    few = _FEW.format(made.k) if made.k > _WIDER else ""
     return DrawnResult(
-        quantity.key, trial, quantity.label, quantity.unit, found.draws, found.mean, found.u, found.low, found.high,
-        agrees, f"{said} {reason}",
+        quantity.key, trial, quantity.label, quantity.unit, found.draws, found.mean,
+        found.u, found.low, found.high,
+        agrees, f"{said} {reason}{few}",
     )  # fmt: skip
 
 

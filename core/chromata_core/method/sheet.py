@@ -29,6 +29,7 @@ from chromata_core.method.vocabulary import (
     Step,
     SubstanceOption,
 )
+from chromata_core.quantity.given import limit_in, read_in, written_in
 from chromata_core.quantity.typed import Typed, parse_reading
 
 Slot = tuple[str, int | None, int | None]
@@ -199,14 +200,22 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
         resolved.setdefault(option.key, option.default)
         if isinstance(option, NumberOption):
             resolved.setdefault(f"{option.key}.limit", option.limit or "0")
-        if option.key in given:
+        if option.key in given and not _fixed(option):
             resolved[option.key] = given[option.key]
         _apply_choice(option, resolved)
+    by_method = dict(resolved)
     resolved.update({key: text for key, text in given.items() if key in known})
-    problems += [p for option in method.options for p in _option_problems(option, resolved)]
+    for option in method.options:
+        problems += _option_problems(option, resolved)
+        if _fixed(option) and resolved[option.key] != by_method[option.key]:
+            problems.append(f"{option.label} is part of the method and not a choice; leave “{option.key}” out.")
     if problems:
         raise SheetError(problems)
     return resolved
+
+
+def _fixed(option: Option) -> bool:
+    return isinstance(option, NumberOption | SubstanceOption) and option.fixed
 
 
 def _option_keys(method: Method) -> list[str]:
@@ -222,7 +231,8 @@ def _apply_choice(option: Option, resolved: dict[str, str]) -> None:
             resolved.update(choice.sets)
 
 
-def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
+def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
+    """What is wrong with an option; numbers of it are put into their units in ``resolved``."""
     try:
         match option:
             case NumberOption():
@@ -230,6 +240,7 @@ def _option_problems(option: Option, resolved: Mapping[str, str]) -> list[str]:
             case PairsOption():
                 metal_pairs(resolved[option.key])
             case ListOption():
+                resolved[option.key] = _in_units(resolved[option.key], option.unit)
                 _check_list(option, resolved[option.key])
             case SubstanceOption():
                 molar_mass(resolved[option.key])
@@ -255,13 +266,25 @@ def _check_list(option: ListOption, text: str) -> None:
         raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
 
 
-def _check_number(option: NumberOption, resolved: Mapping[str, str]) -> None:
+def _in_units(text: str, unit: str) -> str:
+    """A list with every value in ``unit``; as it stands where no unit is written."""
+    parts = text.split(";")
+    if not any(parse_reading(part).unit for part in parts):
+        return text
+    return "; ".join(written_in(part, unit) for part in parts)
+
+
+def _check_number(option: NumberOption, resolved: dict[str, str]) -> None:
+    given = resolved[option.key]
+    resolved[option.key] = written_in(given, option.unit)
     value = parse_reading(resolved[option.key]).value
-    limit = parse_reading(resolved[f"{option.key}.limit"]).value
+    around = f"{option.key}.limit"
+    resolved[around] = limit_in(resolved[around], value, option.unit)
+    limit = parse_reading(resolved[around]).value
     unit = f" {option.unit}" if option.unit else ""
     if value < Decimal(option.low) or (option.high and value > Decimal(option.high)):
         reach = f"from {option.low} to {option.high}{unit}" if option.high else f"{option.low}{unit} or more"
-        raise ReadingError(f"{resolved[option.key]} is out of reach; give a value {reach}.")
+        raise ReadingError(f"{given} is out of reach; give a value {reach}.")
     if option.symbol and value == 0 and Decimal(option.low) >= 0:
         raise ReadingError("zero makes the result meaningless; give the real value.")
     if limit < 0:
@@ -381,7 +404,7 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
     if kind == "own" and name in [
         q.key for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)
     ]:
-        return parse_reading(text)
+        return read_in(text, next(q.unit for q in bound.quantities if q.key == name))
     if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
         return text
     known = [r.key for r in bound.parts]

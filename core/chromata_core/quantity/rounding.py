@@ -34,7 +34,7 @@ def plain(value: float | Decimal, place: int) -> str:
     return f"−{text}" if number < 0 else text
 
 
-def with_figures(value: float, figures: int) -> str:
+def with_figures(value: float | Decimal, figures: int) -> str:
     """``value`` with so many significant figures, in scientific form where plain digits would mislead."""
     if not isfinite(value):
         return "–"

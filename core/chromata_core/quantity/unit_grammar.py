@@ -45,7 +45,10 @@ def _names() -> Iterator[str]:
         if not name.endswith("-"):
             yield from (name, *symbols)
         if name in _TAKE_PREFIXES:
-            yield from (f"{prefix}{one}" for prefix in prefixes for one in (name, *symbols))
+            # The kilogram is defined, and the gram by it: “kgram” would have pint define it by the gram, in a circle
+            # from which no mass returns.
+            fitting = [prefix for prefix in prefixes if name != "gram" or prefix not in ("kilo", "k")]
+            yield from (f"{prefix}{one}" for prefix in fitting for one in (name, *symbols))
 
 
 NAMES = frozenset(_names())

@@ -54,18 +54,21 @@ def _welch_satterthwaite(variance: float, sources: Sequence[Source], squares: Se
     for source, square in zip(sources, squares, strict=True):
         if not isinf(source.dof):
             so_far, _ = estimates.get(source.estimate or source.id, (0.0, 0.0))
-            estimates[source.estimate or source.id] = (so_far + square, source.dof)
-    weight = sum(square * square / dof for square, dof in estimates.values())
+            estimates[source.estimate or source.id] = (so_far + square, source.dof * source.part)
+    weight = sum(square * square / dof for square, dof in estimates.values() if dof)
     return variance * variance / weight if weight > 0 else inf
 
 
 def coverage_factor(dof: float) -> float:
-    """Student's t for 95 %, degrees of freedom truncated as GUM G.4.1 asks; 2 (the usual k) when they are many."""
-    return 2.0 if isinf(dof) or dof > 50 else _student(max(int(dof), 1))
+    """Student's t for 95 % and the very degrees of freedom, at least one; 2 (the usual k) when they are many.
+
+    GUM G.4.1 leaves the choice to interpolate or to truncate; truncating makes U jump.
+    """
+    return 2.0 if isinf(dof) or dof > 50 else _student(round(max(dof, 1.0), 6))
 
 
-@lru_cache(maxsize=64)
-def _student(dof: int) -> float:
+@lru_cache(maxsize=256)
+def _student(dof: float) -> float:
     from scipy.special import stdtrit  # slow to import, and only needed once there are replicates
 
     return float(stdtrit(dof, 0.5 + PROBABILITY / 2))

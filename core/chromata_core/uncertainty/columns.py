@@ -13,7 +13,7 @@ from typing import Protocol
 import numpy as np
 
 from chromata_core.quantity.column import Column
-from chromata_core.uncertainty.replicates import random_part
+from chromata_core.uncertainty.replicates import Spread, spread_of
 from chromata_core.uncertainty.source import Input, Source
 
 STEP = 1e-100
@@ -51,7 +51,6 @@ class StepColumns:
 
     sources: tuple[Source, ...]
     index: Mapping[str, int]
-    own: Column
     by_key: Mapping[object, Column]
 
     def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
@@ -61,16 +60,16 @@ class StepColumns:
         return changed
 
     def mean(self, trials: Column, spread: str) -> Column:
-        """The mean, with the spread of the values in place of their own errors where it is larger."""
-        full = trials + np.zeros(len(self.own))
+        """The mean with its members' errors, and what their spread shows beyond them."""
+        full = trials + np.zeros(max(len(self.sources), 1), dtype=complex)
         mean: Column = full.mean(axis=0)
-        part = random_part(full.real[:, 0], contributions_of(mean)[self.own])
-        if part is None:
-            return mean
-        replaced: Column = mean.copy()
-        replaced.imag[self.own] = 0.0
-        replaced.imag[self.index[spread]] = part * STEP
-        return replaced
+        mean.imag[self.index[spread]] += self.spread(trials).excess * STEP
+        return mean
+
+    def spread(self, trials: Column) -> Spread:
+        """What the spread over the first axis of ``trials`` shows beyond its members' own errors."""
+        full = trials + np.zeros(max(len(self.sources), 1), dtype=complex)
+        return spread_of(full.real[:, 0], contributions_of(full))
 
     def defined(self, column: Column) -> bool:
         """Divided by zero that was displaced, a column is finite still, but no longer a value and a tiny step."""
@@ -93,7 +92,7 @@ def columns_of(inputs: Mapping[object, Input], extra: Iterable[Source] = ()) -> 
     sources = ordered(inputs.values(), extra)
     index = {source.id: position for position, source in enumerate(sources)}
     by_key = {key: _column(item, index) for key, item in inputs.items()}
-    return StepColumns(sources, index, np.array([source.own for source in sources], dtype=bool), by_key)
+    return StepColumns(sources, index, by_key)
 
 
 def _column(item: Input, index: Mapping[str, int]) -> Column:
@@ -104,8 +103,9 @@ def _column(item: Input, index: Mapping[str, int]) -> Column:
 
 
 def value_of(column: Column) -> float:
-    """The value that a complex-step column carries."""
-    return float(column.real[0])
+    """The value that a complex-step column carries; what the step itself leaves of a logarithm of one is nothing."""
+    value = float(column.real[0])
+    return value if abs(value) > STEP else 0.0
 
 
 def contributions_of(column: Column) -> Column:

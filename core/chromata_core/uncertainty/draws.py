@@ -1,8 +1,8 @@
 """Inputs as random columns: each source drawn from its own distribution (JCGM 101:2008, 6.4).
 
-A spread of trials is drawn as a normal of its type A uncertainty: 6.4.9 would take a scaled t, which for two or three
-trials has no standard deviation at all. What few trials leave open is told by k = t in the stated U; the draws ask
-whether the model is linear and the distribution a bell. See docs/decisions/0007-draws-for-linearity.md.
+What a spread shows beyond the known errors is drawn as a normal of its standard uncertainty: 6.4.9 takes a scaled t,
+which for two or three trials has no standard deviation at all. What few trials leave open is told by k in the stated U;
+the draws ask whether the model is linear and the distribution a bell. See docs/decisions/0007-draws-for-linearity.md.
 """
 
 from collections.abc import Mapping, Sequence
@@ -16,14 +16,6 @@ from chromata_core.uncertainty.source import Input, Source
 
 
 @dataclass(frozen=True, slots=True)
-class Spread:
-    """What the linear pass found of a mean: its type A uncertainty, and its own errors by source, which it replaces."""
-
-    type_a: float
-    own: Mapping[str, float]
-
-
-@dataclass(frozen=True, slots=True)
 class DrawnColumns:
     """Draws of every source (standard size 1), and each input's column of draws. ``amounts`` are the sizes of errors
     that the linear pass found: a scatter judged from drawn points would count their errors twice.
@@ -32,7 +24,7 @@ class DrawnColumns:
     index: Mapping[str, int]
     deviations: Column
     by_key: Mapping[object, Column]
-    spreads: Mapping[str, Spread]
+    spreads: Mapping[str, float]
     amounts: Mapping[str, float]
 
     def moved(self, column: Column, source: str, amount: float, relative: bool = False) -> Column:
@@ -42,14 +34,9 @@ class DrawnColumns:
         return changed
 
     def mean(self, trials: Column, spread: str) -> Column:
-        """The mean; where the spread replaces own errors, these are taken out again and the spread's draws put in."""
+        """The mean with its members' errors, and the draws of what their spread shows beyond them."""
         mean: Column = (trials + np.zeros(self.deviations.shape[1])).mean(axis=0)
-        part = self.spreads.get(spread)
-        if part is None:
-            return mean
-        for source, size in part.own.items():
-            mean = mean - size * self.deviations[self.index[source]]
-        return self.moved(mean, spread, part.type_a)
+        return self.moved(mean, spread, self.spreads.get(spread, 0.0))
 
     def defined(self, column: Column) -> bool:
         """Draws that divide by zero are left out one by one, later."""
@@ -59,7 +46,7 @@ class DrawnColumns:
 def drawn(
     inputs: Mapping[object, Input],
     sources: Sequence[Source],
-    spreads: Mapping[str, Spread],
+    spreads: Mapping[str, float],
     amounts: Mapping[str, float],
     random: np.random.Generator,
     size: int,

@@ -33,17 +33,17 @@ class Source:
     """``u`` is the standard uncertainty of this cause, in SI of whatever carries it; ``unit`` is the unit people
     know it in: “%” for a fraction of the value, empty for a plain number.
 
-    ``own`` marks a cause that is new at every trial (a reading, an end point), so that the spread of replicates
-    already contains it. ``label`` is the line of the budget it belongs to. Sources with the same ``estimate`` were
-    judged from one and the same scatter, so that its degrees of freedom count once.
+    ``label`` is the line of the budget it belongs to. Sources with the same ``estimate`` were judged from one and the
+    same scatter, so that its degrees of freedom count once. ``part`` of that scatter's variance is this source, the
+    rest was known before: by so much its few degrees of freedom count.
     """
 
     id: str
     label: str
     u: float
     distribution: Distribution
-    own: bool = False
     dof: float = inf
+    part: float = 1.0
     unit: str = ""
     estimate: str = ""
 

@@ -1,0 +1,52 @@
+"""A small change of the data makes a small change of U (the GUM leaves the rule open; this is what we ask of ours)."""
+
+from itertools import pairwise
+from unittest import TestCase
+
+import numpy as np
+
+from chromata_core.method.evaluate import evaluate
+from chromata_core.methods.registry import method
+from chromata_core.uncertainty.replicates import spread_of
+from tests.sheets import titration
+
+
+class NoJumps(TestCase):
+    def test_u_of_a_titration_moves_smoothly_with_its_last_titre(self) -> None:
+        """Two titres from equal to 0.30 mL apart, by hundredths: no step of U over a tenth but where figures end."""
+        stated = []
+        for hundredths in range(31):
+            sheet = titration(("0.00", "21.54"), ("0.10", f"{21.64 + hundredths / 100:.2f}"), rough=None,
+                              options={"agreement_limit": "1"})  # fmt: skip
+            stated.append(evaluate(method("acid-base-titration"), sheet).results[0].expanded)
+        steps = [after / before for before, after in pairwise(stated)]
+        self.assertLess(max(steps), 1.45)  # 6.3 with the larger of the two
+        self.assertGreaterEqual(min(steps), 1 - 1e-9)
+        self.assertGreater(stated[-1] / stated[0], 5)  # a spread far beyond what is known is believed
+
+    def test_excess_and_known_make_the_spread(self) -> None:
+        """By hand: 1, 2, 3 have s² = 1. Known errors of 0.6 expect 0.36, so 0.64 is excess, 0.64/3 of a mean."""
+        found = spread_of(np.array([1.0, 2.0, 3.0]), np.diag([0.6, 0.6, 0.6]))
+        self.assertAlmostEqual(found.excess**2, 0.64 / 3)
+        self.assertAlmostEqual(found.part, 0.64)
+        self.assertEqual(spread_of(np.array([1.0, 1.1, 1.2]), np.diag([0.6, 0.6, 0.6])).excess, 0.0)
+
+    def test_a_shared_error_makes_no_spread(self) -> None:
+        found = spread_of(np.array([1.0, 2.0, 3.0]), np.array([[5.0], [5.0], [5.0]]))
+        self.assertAlmostEqual(found.excess**2, 1 / 3)
+
+    def test_the_interval_holds_its_value_about_as_often_as_it_says(self) -> None:
+        """Coverage by simulation of three trials of known scatter 1 and unknown scatter 0 to 5: 90 % at the least."""
+        from scipy import stats
+
+        random = np.random.default_rng(5)
+        for unknown in (0.0, 0.5, 1.0, 2.0, 5.0):
+            trials = random.normal(0, np.hypot(1, unknown), (4000, 3))
+            held = 0
+            for values in trials:
+                found = spread_of(values, np.eye(3))
+                variance = 1 / 3 + found.excess**2
+                weight = found.excess**4 / (2 * found.part) if found.part else 0
+                k = 2.0 if not weight or variance**2 / weight > 50 else stats.t.ppf(0.975, max(variance**2 / weight, 1))
+                held += abs(values.mean()) <= k * np.sqrt(variance)
+            self.assertGreater(held / len(trials), 0.885, unknown)
