@@ -168,7 +168,7 @@ def _simulate(options: argparse.Namespace) -> tuple[str, object]:
     sheet = rehearse(chosen, options.seed, None, options.fault)
     readings = [{"key": g.key, "trial": g.trial, "index": g.index, "text": g.text} for g in sheet.given]
     out = io.StringIO()
-    csv.writer(out, lineterminator="\n").writerows(write_csv(chosen.slug, sheet, {}))
+    csv.writer(out, lineterminator="\n").writerows(write_csv(chosen.slug, sheet))
     data = {
         "method": chosen.slug,
         "options": dict(sheet.options),

@@ -161,7 +161,7 @@ class CsvFiles(TestCase):
             with self.subTest(slug):
                 sheet = example_sheet(declared)
                 out = io.StringIO()
-                csv.writer(out).writerows(write_csv(slug, sheet, {}))
+                csv.writer(out).writerows(write_csv(slug, sheet))
                 found = read_sheet(out.getvalue())
                 self.assertEqual((found.method, found.sheet.options, found.sheet.instruments),
                                  (slug, dict(sheet.options), dict(sheet.instruments)))  # fmt: skip

@@ -117,8 +117,11 @@ def looked_at(content: str) -> tuple[Method | None, list[str], list[str]]:
         declared = kept_method(content)
     except SheetError as error:
         return None, error.problems, []
-    problems = problems_of(declared)
-    return (None, problems, []) if problems else (declared, [], lacks(declared))
+    try:
+        problems = problems_of(declared)
+        return (None, problems, []) if problems else (declared, [], lacks(declared))
+    except Exception as error:  # a draft can be wrong in ways nobody foresaw; it is shown all the same, to be mended
+        return None, [f"This draft cannot be judged: {type(error).__name__}, {error}. Undo the last change."], []
 
 
 def preview(declared: Method) -> MethodPage | None:

@@ -14,7 +14,7 @@ from chromata_core.method.as_json import to_json
 from chromata_core.method.sheet import Sheet, bind, resolve_options
 from chromata_core.method.vocabulary import Method
 from chromata_core.planning.timetable import orders
-from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.given import written_in
 from config.errors import Refused
 from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
@@ -56,13 +56,12 @@ def _sample(session: Session, given: Mapping[str, object]) -> Sample:
     sample = Sample.objects.create(session=session, label=str(given["name"]))
     accepted = given.get("accepted") or {}
     assert isinstance(accepted, Mapping)
-    results = {q.key for q in method_of(session).quantities if q.result and q.accepted}
+    results = {q.key: q.unit for q in method_of(session).quantities if q.result and q.accepted}
     for key, text in accepted.items():
         if key not in results:
             raise Refused(f"“{key}” is not a result that can have an accepted value.", 422)
         if str(text).strip():
-            parse_reading(str(text))
-            HiddenValue.objects.create(sample=sample, key=key, text=str(text).strip())
+            HiddenValue.objects.create(sample=sample, key=key, text=written_in(str(text), results[key]))
     return sample
 
 

@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from chromata_core.instruments.calibrated import thawed
 from chromata_core.method.beside import beside
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
@@ -24,6 +25,7 @@ def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:
         "label": name.strip(),
         "options": dict(found.sheet.options) or dict(session.options),
         "instruments": dict(found.sheet.instruments),
+        "calibrations": found.calibrations,
         "readings": [[g.key, g.trial, g.index, g.text] for g in found.sheet.given],
     }
     if not _evaluated(session, kept).results:
@@ -45,5 +47,8 @@ def comparison_view(session: Session, own: Evaluation, person: Person) -> Compar
 
 
 def _evaluated(session: Session, kept: dict[str, Any]) -> Evaluation:
+    """``kept`` evaluated: with the instruments of its own file, beside those of the session."""
     given = tuple(Given(key, text, trial, index) for key, trial, index, text in kept["readings"])
-    return evaluate(method_of(session), Sheet(kept["options"], kept["instruments"], given, stock_of(session)))
+    own = {slug: thawed(slug, data) for slug, data in kept.get("calibrations", {}).items()}
+    sheet = Sheet(kept["options"], kept["instruments"], given, {**stock_of(session), **own})
+    return evaluate(method_of(session), sheet)

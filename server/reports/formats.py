@@ -17,20 +17,24 @@ from django.core.cache import caches
 from django.template.loader import render_to_string
 
 from chromata_core.method.curve_file import write_spectrum
-from chromata_core.method.sheet_file import COLUMNS, FORMULA
+from chromata_core.method.sheet_file import COLUMNS, FORMULA, csv_head
 from config.errors import Refused
 from labs.models import Bench
 from notebook.models import Entry
 from notebook.seals import picture_of
-from notebook.standing import standing, superseded
+from notebook.standing import sheet_with, standing, superseded
 from reports.shapes import Report
 
 _PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
 
 
-def readings_csv(entries: Sequence[Entry]) -> str:
-    """The readings that stand, with who and when; its first columns are what the command line reads."""
-    rows: list[list[object]] = [[*COLUMNS, "author", "written_at", "corrected_from", "reason"]]
+def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
+    """The readings that stand, with who and when, under what they were made with; the command line reads it."""
+    head = csv_head(bench.session.method, sheet_with(bench, ()))
+    rows: list[list[object]] = [
+        *(list(row) for row in head),
+        [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
+    ]
     for entry in standing(entries):
         old = superseded(entry, entries)
         rows.append(

@@ -54,7 +54,7 @@ def _file(name: str, bench: Bench, entries: list[Entry], report: Report) -> tupl
         case "report.pdf":
             return report_pdf(report), "application/pdf"
         case "readings.csv":
-            return readings_csv(entries), "text/csv; charset=utf-8"
+            return readings_csv(bench, entries), "text/csv; charset=utf-8"
         case "results.csv":
             return results_csv(report), "text/csv; charset=utf-8"
         case "spectrum.jdx":

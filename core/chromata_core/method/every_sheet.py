@@ -7,7 +7,7 @@ from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
 from chromata_core.method.vocabulary import Reading
 from chromata_core.quantity.rounding import plain
-from chromata_core.quantity.typed import Typed
+from chromata_core.quantity.typed import Typed, parse_reading
 
 DIGITS = ("missing-digit", "too-many-digits")
 
@@ -34,6 +34,8 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
     """Too few or too many decimals for the instrument; None if they are right."""
     tool = at.instrument(reading.key)
     missing = tool.decimals - typed.decimals
+    if parse_reading(typed.text).unit not in ("", reading.unit):  # not as the instrument shows it
+        return None
     if missing == 0 or (at.is_rough(trial) if trial is not None else False):
         return None
     name = tool.kind

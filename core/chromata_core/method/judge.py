@@ -1,5 +1,7 @@
 """A reading that is about to be kept: what it would be worth on its sheet, in one line."""
 
+from dataclasses import replace
+
 from chromata_core.errors import ChromataError
 from chromata_core.method.context import Context
 from chromata_core.method.evaluate import context_of, find
@@ -20,7 +22,7 @@ def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
     except ChromataError as error:
         return Verdict("stop", "Cannot be kept.", error.message, refused=True)
     others = tuple(given for given in sheet.given if given.slot != draft.slot)
-    at = context_of(method, Sheet(sheet.options, sheet.instruments, (*others, draft)))
+    at = context_of(method, replace(sheet, given=(*others, draft)))
     here = [
         f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)
     ]

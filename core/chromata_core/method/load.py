@@ -29,6 +29,8 @@ from chromata_core.quantity.units import unit
 _MOST_COMBINATIONS = 600
 _MOST_TRIALS = 40
 _LONGEST_UNIT = 30
+# What every bench's record holds beside readings: what is said, and what is done with trials, steps and answers.
+_TAKEN = ("note", "call", "seen", "message", "photo", "void", "step", "timer", "own", "answer")
 
 
 def load(method: Method) -> Method:
@@ -55,6 +57,8 @@ def _keys(method: Method) -> Iterator[str]:
     for part in (*method.options, *method.roles, *method.readings, *method.quantities):
         if not part.key.isidentifier() or len(part.key) > 40:
             yield f"The key “{part.key}” cannot stand in a formula. Use a letter, then letters, digits or underscores."
+        elif part.key in _TAKEN:
+            yield f"The key “{part.key}” has a meaning of its own in every record. Choose another word."
     for step in method.steps:
         if not step.key.replace("-", "_").isidentifier():
             yield f"The key “{step.key}” of a step must be letters and digits, joined by hyphens."

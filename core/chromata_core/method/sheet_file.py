@@ -4,7 +4,7 @@ import csv
 import io
 import json
 import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from dataclasses import dataclass, field
 
 from chromata_core.errors import ChromataError, SheetError
@@ -22,11 +22,12 @@ _MOST_CALIBRATIONS = 50
 
 @dataclass(frozen=True, slots=True)
 class SheetFile:
-    """What a file said: the sheet, the method it names (empty if none) and accepted values."""
+    """What a file said: the sheet, the method it names (empty if none), accepted values, calibrations as data."""
 
     sheet: Sheet
     method: str = ""
     accepted: dict[str, str] = field(default_factory=dict)
+    calibrations: dict[str, object] = field(default_factory=dict)
 
 
 def read_sheet(text: str) -> SheetFile:
@@ -68,7 +69,7 @@ def _from_json(text: str) -> SheetFile:
     if problems:
         raise SheetError(problems)
     sheet = Sheet(maps["options"], maps["instruments"], tuple(found for _, found in numbered), stock)
-    return SheetFile(sheet, str(data.get("method", "")), maps["accepted"])
+    return SheetFile(sheet, str(data.get("method", "")), maps["accepted"], data.get("calibrations", {}))
 
 
 def _once(pairs: list[tuple[str, object]]) -> dict[str, object]:
@@ -169,12 +170,17 @@ def _head(rows: list[tuple[int, list[str]]], problems: list[str]) -> dict[str, d
     return found
 
 
-def write_csv(method: str, sheet: Sheet, accepted: Mapping[str, str]) -> list[list[str]]:
-    """A sheet as rows of a CSV that reads back the same; calibrated instruments go with JSON alone."""
-    about = [("option", sheet.options), ("instrument", sheet.instruments), ("accepted", accepted)]
-    head = [["# method", method], *([f"# {kind}", key, text] for kind, said in about for key, text in said.items())]
+def csv_head(method: str, sheet: Sheet) -> list[list[str]]:
+    """What a CSV says of ``sheet`` before its readings; calibrated instruments go with JSON alone."""
+    about = [("option", sheet.options), ("instrument", sheet.instruments)]
+    return [["# method", method], *([f"# {kind}", key, text] for kind, said in about for key, text in said.items())]
+
+
+def write_csv(method: str, sheet: Sheet) -> list[list[str]]:
+    """A sheet as rows of a CSV that reads back the same."""
     places = (("" if place is None else str(place) for place in (g.trial, g.index)) for g in sheet.given)
-    return [*head, list(COLUMNS), *([g.key, *at, g.text] for g, at in zip(sheet.given, places, strict=True))]
+    rows = ([g.key, *at, g.text] for g, at in zip(sheet.given, places, strict=True))
+    return [*csv_head(method, sheet), list(COLUMNS), *rows]
 
 
 def _doubles(what: str, numbered: list[tuple[int, Given]]) -> list[str]:

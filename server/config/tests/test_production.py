@@ -17,7 +17,7 @@ PRODUCTION = {
 
 def manage(*words: str, **environment: str) -> "subprocess.CompletedProcess[str]":
     """manage.py in an environment that holds nothing of this checkout's own."""
-    bare = {key: value for key, value in os.environ.items() if not key.startswith(("CHROMATA", "PG"))}
+    bare = {key: value for key, value in os.environ.items() if not key.startswith(("CHROMATA", "PG", "DJANGO"))}
     command = [sys.executable, str(settings.ROOT / "server/manage.py"), *words]
     return subprocess.run(command, env={**bare, **environment}, capture_output=True, text=True)
 

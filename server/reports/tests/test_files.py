@@ -36,12 +36,18 @@ class Files(Room):
 
     def test_csv_of_readings_reads_back_and_names_corrections(self) -> None:
         text = self.file("readings.csv").decode()
-        rows = list(csv.DictReader(io.StringIO(text)))
+        body = [line for line in text.splitlines() if not line.startswith("#")]
+        rows = list(csv.DictReader(body))
         corrected = next(row for row in rows if row["corrected_from"])
         self.assertEqual(
             (corrected["text"], corrected["corrected_from"], corrected["reason"]), ("21.67", "21.64", "Misread")
         )
-        self.assertEqual(len(read_sheet(text).sheet.given), len(rows))
+        file = read_sheet(text)
+        self.assertEqual(len(file.sheet.given), len(rows))
+        self.bench.refresh_from_db()
+        self.assertEqual((file.method, file.sheet.options["c_t"]), ("acid-base-titration", "0.1026"))
+        result = evaluate(method(file.method), file.sheet).results[0].value
+        self.assertAlmostEqual(result, 0.1026 * (21.54 + 21.57) / 2 / 20, places=9)  # and not with the default titrant
 
     def test_a_text_that_a_spreadsheet_would_run_stays_a_text(self) -> None:
         write(self.as_(self.student), self.bench, entry("answer.2", "=HYPERLINK(1)"))
