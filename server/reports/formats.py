@@ -30,9 +30,8 @@ _PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
 
 def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
     """The readings that stand, with who and when, under what they were made with; the command line reads it."""
-    head = csv_head(bench.session.method, sheet_with(bench, ()))
-    rows: list[list[object]] = [
-        *(list(row) for row in head),
+    rows: list[Sequence[object]] = [
+        *csv_head(bench.session.method, sheet_with(bench, ())),
         [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
     ]
     for entry in standing(entries):

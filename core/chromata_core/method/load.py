@@ -57,8 +57,9 @@ def _keys(method: Method) -> Iterator[str]:
     for part in (*method.options, *method.roles, *method.readings, *method.quantities):
         if not part.key.isidentifier() or len(part.key) > 40:
             yield f"The key “{part.key}” cannot stand in a formula. Use a letter, then letters, digits or underscores."
-        elif part.key in _TAKEN:
-            yield f"The key “{part.key}” has a meaning of its own in every record. Choose another word."
+    for reading in method.readings:
+        if reading.key in _TAKEN:
+            yield f"The key “{reading.key}” has a meaning of its own in every record. Choose another word."
     for step in method.steps:
         if not step.key.replace("-", "_").isidentifier():
             yield f"The key “{step.key}” of a step must be letters and digits, joined by hyphens."
