@@ -81,7 +81,7 @@ web_build() {
   rm -f "$VAR/static.stamp"; printf '%s' "$now" >"$stamp"
 }
 
-# The server's secret: made once for this checkout. A department sets CHROMATA_SECRET instead.
+# The server's secret, also where no database was started here yet (see bin/pg). A department sets CHROMATA_SECRET.
 secret_ready() { [ -s "$VAR/secret.key" ] || (umask 077; od -An -N40 -tx1 /dev/urandom | tr -d ' \n' >"$VAR/secret.key"); }
 
 postgres_ready() { ls -d /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || debian postgresql; }
