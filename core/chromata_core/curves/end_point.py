@@ -139,6 +139,12 @@ def gran_from_start(volumes: Points, ph: Points) -> Points:
     return end
 
 
+def gran_strong(volumes: Points, ph: Points, start_volume: Points) -> Points:
+    """The same of a strong acid in ``start_volume`` of solution: (V₀ + V)·10^(−pH) is what is left of it."""
+    end: Points = gran(volumes - volumes[0], ph, start_volume) + volumes[0]
+    return end
+
+
 def gran_redox(volumes: Points, potentials: Points) -> Points:
     """The same for a reductant titrated by an oxidant, ``potentials`` in volts: [red]/[ox] = 10^(−E/k) is to the volume
     added as what is left is to what has reacted, so V·10^(−E/k) meets zero at the end point. k = 2.303·RT/F at 25 °C.

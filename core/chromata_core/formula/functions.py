@@ -138,6 +138,7 @@ FUNCTIONS: dict[str, Function] = {
     "first_derivative_end": Function(end_point.by_first_derivative, "first derivative top", (None, None), lists=2),
     "steepest_end": Function(end_point.steepest, "steepest", (None, None), lists=2),
     "gran_end": Function(end_point.gran_from_start, "Gran’s line", (None, ""), lists=2),
+    "gran_strong_end": Function(end_point.gran_strong, "Gran’s line", (None, "", 0), lists=2),
     "gran_redox_end": Function(end_point.gran_redox, "Gran’s line", (None, "V"), lists=2),
     "step_at_end": Function(end_point.step_at_jump, "step at the jump", (None, None), lists=2),
     "value_at": Function(end_point.value_at, "reading at", (None, None, 0), 1, lists=2),

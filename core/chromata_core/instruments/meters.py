@@ -112,7 +112,7 @@ def ammeter(scale: str, scales: tuple[str, ...], divisions: int, decimals: int) 
 
 RULER = Instrument(
     "ruler-300", "ruler", "the ruler, 1 mm", "Ruler 300 mm", "mm", "0", "300", "1", 1,
-    "Zero at the water in the beaker, eye level with the water in the tube. Judge to half a millimetre: 134.5.",
+    "Zero at one end, eye straight before the other. Judge to half a millimetre: 134.5.",
     (
         ErrorTerm("Reading the ruler", "readability", "1.0", "triangular", basis=f"±0.5 mm at each end; {_TYPICAL}"),
     ),

@@ -44,6 +44,7 @@ from chromata_core.uncertainty.columns import contributions_of, value_of
 from chromata_core.uncertainty.source import WORDS
 
 Accepted = Mapping[str, str]
+_SETTLED = ("identified",)  # good news that is an answer of the work, and not only a step that went well
 
 
 def context_of(method: Method, sheet: Sheet) -> Context:
@@ -74,6 +75,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         charts=[chart for drawing in method.charts if (chart := drawing.draw(at)) is not None],
         path=list(method.path),
         agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),
+        settled=[f for f in findings if f.level == "keep" and f.code in _SETTLED],
         replicates_pass=_replicates_pass(at),
         findings=[f for f in findings if f.level != "keep"],
         own=_own(at),

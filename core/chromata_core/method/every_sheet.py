@@ -121,17 +121,29 @@ def _agreement(at: Context) -> Iterator[Finding]:
     )
     if found.agree:
         count = {2: "Two", 3: "Three", 4: "Four"}.get(len(found.members), str(len(found.members)))
-        yield Finding("agree", "keep", f"{count} within {size}.", f"The class rule is {rule}.", "Go on.")
+        what = f"{count} agree{_AGREED[at.bound.options['agreement']].format(size)}."
+        yield Finding("agree", "keep", what, f"The class rule is {rule}.", "Go on.")
         return
     numbers = [n for n in at.trials() if not at.is_rough(n) and at.value(plan.agree, n) is not None]
     names = " and ".join([", ".join(map(str, numbers[:-1])), str(numbers[-1])])
     spare = len(numbers) < plan.maximum
     yield Finding(
-        "disagree", "repeat", f"{plan.noun}s {names} differ by {size}.", f"The class rule is {rule}.",
+        "disagree", "repeat",
+        f"{plan.noun}s {names} {_APART[at.bound.options['agreement']].format(size)}.", f"The class rule is {rule}.",
         f"Do {plan.noun.lower()} {max(at.trials(valid=False)) + 1}." if spare else
         "Ask your instructor before another: this is the most the plan allows.",
         trial=numbers[-1], word="What did you do differently in the last one? Do one more, slowly at the end.",
     )  # fmt: skip
+
+
+# What the class's rule measures is named: a relative average deviation is half of what two trials differ by.
+_AGREED = {
+    "range": " within {}", "rad": ": relative average deviation {}", "rsd": ": relative standard deviation {}",
+}  # fmt: skip
+_APART = {
+    "range": "differ by {}", "rad": "do not agree: relative average deviation {}",
+    "rsd": "do not agree: relative standard deviation {}",
+}  # fmt: skip
 
 
 def agreement_rule(at: Context) -> str:

@@ -37,7 +37,7 @@ class Identify:
         what = f"The water content fits {names}." if fitting else f"Nothing on the list fits; the nearest is {names}."
         why = f"Measured {plain(value, 2)} ± {plain(spread, 2)} %."
         do = "Name it with this reason." if len(fitting) == 1 else "Look for a second property, such as its colour."
-        yield Finding("identified", "look" if len(fitting) != 1 else "keep", what, why, do)
+        yield Finding("identified", "keep" if len(fitting) == 1 else "look", what, why, do)
 
 
 def water_percent(formula: str) -> float:

@@ -86,7 +86,8 @@ class CalibrationLine:
             (n, x, y) for n in at.trials(valid=False)
             if (x := at.value(self.found, n)) is not None and (y := at.value(self.unknown, n)) is not None
         ]  # fmt: skip
-        fitted, amount = _line(points), at.quantity(self.found)
+        through_origin = at.bound.options.get("fit") == "origin"
+        fitted, amount = _line(points, through_origin), at.quantity(self.found)
         lines = [ChartLine("Standards", "dots", points)]
         if fitted:
             lines.append(_drawn("Line", fitted, min(0.0, *xs), max([*xs, *(x for _, x, _ in unknowns)])))
@@ -104,7 +105,7 @@ class CalibrationLine:
     def _sentence(self, at: Context, fitted: Line | None, unknowns: list[tuple[int, float, float]]) -> str:
         if fitted is None:
             return "Two standards: a line with its uncertainty needs a third."
-        said = f"{fitted.n} standards; they lie within {with_figures(fitted.s, 2)} of their line."
+        said = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
         return said + "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
 
 
@@ -153,7 +154,8 @@ class AcrossLine:
         said = "A line needs three points."
         if fitted:
             lines.append(_drawn("Line", fitted, min(x for x, _ in points), max(x for x, _ in points)))
-            said = f"They lie within {with_figures(fitted.s, 2)} of their line, slope {with_figures(fitted.slope, 3)}."
+            s, slope = with_figures(fitted.s, 2), with_figures(fitted.slope, 3)
+            said = f"They scatter by s = {s} about their line, slope {slope}."
         return Chart(
             self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
             f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
@@ -189,9 +191,9 @@ class Spectrum:
         )  # fmt: skip
 
 
-def _line(points: list[Point]) -> Line | None:
+def _line(points: list[Point], through_origin: bool = False) -> Line | None:
     try:
-        return line([x for x, _ in points], [y for _, y in points])
+        return line([x for x, _ in points], [y for _, y in points], through_origin=through_origin)
     except CurveError:
         return None
 

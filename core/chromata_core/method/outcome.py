@@ -204,7 +204,8 @@ class PairMatrix:
 
 @dataclass(frozen=True, slots=True)
 class Evaluation:
-    """Everything the core says of one sheet. ``replicates_pass``: enough trials, and they agree by the class rule.
+    """Everything the core says of one sheet. ``settled`` are answers of the work that need no more looking at;
+    ``replicates_pass``: enough trials, and they agree by the class rule.
     ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
     """
 
@@ -221,6 +222,7 @@ class Evaluation:
     charts: list[Chart]
     path: list[str]
     agreement: Finding | None
+    settled: list[Finding]
     replicates_pass: bool
     findings: list[Finding]
     own: list[OwnAnswer]

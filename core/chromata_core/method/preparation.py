@@ -37,7 +37,8 @@ class Shared:
     (``places``), how long one needs it (``minutes``), and how long it takes to set it anew (``change``).
 
     With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
-    ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``meanwhile`` is for who waits.
+    ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
+    of work come before anybody needs it. ``meanwhile`` is for who waits.
     """
 
     label: str
@@ -48,6 +49,7 @@ class Shared:
     planned: PlanName = ""
     free_first: bool = False
     free_label: str = "Without it"
+    after: NumberName = ""
     meanwhile: str = ""
 
 

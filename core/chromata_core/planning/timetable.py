@@ -94,12 +94,15 @@ def timetable(bound: Bound, shared: Shared, benches: int) -> Timetable:
     while any(room.left.values()) and turns < _MOST_TURNS:
         _one_turn(room, turns, places, change, free)
         turns += 1
-    lanes = _lanes(room, shared, pieces, minutes, unit)
+    begins = int(bound.number(shared.after)) if shared.after else 0
+    lanes = _lanes(room, shared, pieces, minutes, unit, begins)
     taken = [Order(bench, room.taken[bench]) for bench in sorted(room.taken)]
     waits = sum(len(turn.benches) for lane in lanes for turn in lane.turns if lane.label == "Waiting")
-    sentence = f"{benches} benches are through after {turns * minutes} minutes"
+    whole = begins + turns * minutes
+    sentence = f"{benches} benches are through after {whole} minutes"
+    sentence += f", the first {begins} of them without the {shared.label.lower()}" if begins else ""
     sentence += f"; {waits} times a bench waits for a turn." if waits else "; nobody waits."
-    return Timetable(shared.label, turns * minutes, lanes, taken, sentence, shared.meanwhile if waits else "")
+    return Timetable(shared.label, whole, lanes, taken, sentence, shared.meanwhile if waits else "")
 
 
 def _values(bound: Bound, shared: Shared) -> tuple[list[str], str]:
@@ -154,7 +157,7 @@ def _place(room: _Room, lane: int, turn: int, value: str, benches: Sequence[int]
         room.taken.setdefault(bench, []).append(value)
 
 
-def _lanes(room: _Room, shared: Shared, pieces: int, minutes: int, unit: str) -> list[Lane]:
+def _lanes(room: _Room, shared: Shared, pieces: int, minutes: int, unit: str, begins: int) -> list[Lane]:
     names: Mapping[int, str] = {
         FREE: shared.free_label,
         **{piece: f"{shared.label} {piece + 1}" for piece in range(pieces)},
@@ -164,7 +167,12 @@ def _lanes(room: _Room, shared: Shared, pieces: int, minutes: int, unit: str) ->
     for lane, name in names.items():
         here = sorted((turn, value, benches) for place, turn, value, benches in room.placed if place == lane)
         turns = [
-            Turn(turn * minutes, (turn + 1) * minutes, f"{value} {unit}" if value and unit else "", benches)
+            Turn(
+                begins + turn * minutes,
+                begins + (turn + 1) * minutes,
+                f"{value} {unit}" if value and unit else "",
+                benches,
+            )
             for turn, value, benches in here
         ]
         if turns:

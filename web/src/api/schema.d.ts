@@ -1030,6 +1030,7 @@ export interface components {
             charts: components["schemas"]["Chart"][];
             path: string[];
             agreement: components["schemas"]["Finding"] | null;
+            settled: components["schemas"]["Finding"][];
             replicates_pass: boolean;
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];

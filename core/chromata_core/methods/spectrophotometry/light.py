@@ -55,13 +55,14 @@ def options(
         NumberOption("stale", "Zero again after", "20", "min", help="And after every break. Common practice.", low="1"),
         NumberOption("meters", "Spectrophotometers", "2", low="1", high="24", planning=True),
         NumberOption("meter_places", "Benches at one at a time", "1", low="1", high="6", planning=True),
+        NumberOption("make_minutes", "Before the first reading", "25", "min", "", "Goggles, flasks, pipetting and making up the standards.", high="120", planning=True),
         NumberOption("meter_minutes", "A bench's turn", "12", "min", "", "Blank, standards and unknown, cuvette rinsed each time.", low="1", high="90", planning=True),
     )  # fmt: skip
 
 
 SHARED = (
     Shared("Spectrophotometer", "meters", "meter_places", "meter_minutes",
-           meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
+           after="make_minutes", meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
 )  # fmt: skip
 ROLES = (
     Role("pipette", "For the standards", ("graduated pipette", "burette", "pipette"), "pipette-graduated-10"),

@@ -7,6 +7,7 @@ import { PairMatrix } from '../../identity/PairMatrix';
 import { PathBack } from '../../identity/PathBack';
 import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
+import { Settled } from '../../identity/Settled';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
@@ -59,6 +60,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
           </span>
         </Box>
       )}
+      <Settled evaluation={evaluation} />
       <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
       {!matrix && <TrialResults results={evaluation.results} />}

@@ -16,6 +16,7 @@ import { day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { BudgetTable, Schools, WhatIf } from './Beside';
 import { TrialResults } from '../../identity/TrialResults';
+import { Settled } from '../../identity/Settled';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
 import { Readings } from './Readings';
@@ -149,6 +150,7 @@ function Results({ report, colour }: PartProps) {
         <TrialResults results={evaluation.results} />
         {!first && 'No result yet: readings are missing.'}
         {first?.comparison && <Comparison comparison={first.comparison} />}
+        <Settled evaluation={evaluation} />
         {evaluation.agreement && (
           <Box sx={{ fontSize: 14 }}>
             <StateTag
