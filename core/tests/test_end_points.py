@@ -13,6 +13,8 @@ from chromata_core.curves.end_point import (
     by_second_derivative,
     derivatives,
     gran,
+    gran_from_start,
+    gran_strong,
     steepest,
     step_at_jump,
     value_at,
@@ -123,3 +125,17 @@ class KnownEquivalence(TestCase):
                     moved[shifted] += step
                     plain.append(find(moved, values).item())
                 self.assertAlmostEqual(exact, (plain[0] - plain[1]) / 2e-6, places=4)
+
+
+class StrongAcid(TestCase):
+    def test_gran_s_line_of_a_strong_acid_is_another_than_of_a_weak_one(self) -> None:
+        """By charge balance (any analytical text): [H⁺] = (n − c·V)/(V₀ + V) before the end point, here at 20.26 mL."""
+        volumes = np.array([*np.arange(0.0, 20.2, 0.4), 20.2, 20.3, 20.5, 21.0, 22.0])
+        left = (2.026 - 0.1 * volumes) / (100 + volumes)
+        root = np.sqrt(left**2 + 4 * KW)
+        hydrogen = np.where(left > 0, (left + root) / 2, 2 * KW / (root - left))
+        ph = -np.log10(hydrogen)
+        strong = gran_strong(volumes[:, None], ph[:, None], np.array([100.0]))
+        self.assertAlmostEqual(float(strong[0]), 20.26, places=3)
+        weak = gran_from_start(volumes[:, None], ph[:, None])
+        self.assertGreater(abs(float(weak[0]) - 20.26), 0.3)  # what every acid got before

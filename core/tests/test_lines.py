@@ -14,14 +14,19 @@ from chromata_core.chemistry.constants import GAS_CONSTANT
 from chromata_core.curves.calibration import (
     dilution,
     doubt_of_line,
+    doubt_of_line_origin,
     line_intercept,
     line_slope,
     line_tests,
     line_x,
     line_x_origin,
     scatter_of_reading,
+    scatter_of_reading_origin,
 )
 from chromata_core.curves.line import CurveError, line
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.sheet import Given, Sheet
+from chromata_core.methods.registry import method
 
 SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
 # EURACHEM/CITAC CG4, A5: cadmium standards in mg/L with three absorbances each (data also in GTC's documentation of
@@ -145,3 +150,41 @@ class Rates(TestCase):
         x, y = np.array([[1 / (t + 273.15)] for t in celsius]), np.log([[rate] for rate in rates])
         self.assertAlmostEqual(-GAS_CONSTANT * float(line_slope(x, y)[0]) / 1000, 103.3, delta=1.0)
         self.assertAlmostEqual(float(line_intercept(x, y)[0]), 31.27, delta=0.4)
+
+
+class ThroughTheOrigin(TestCase):
+    """NIST StRD NoInt1 and NoInt2: a line without intercept, its uncertainty with n − 1 degrees of freedom."""
+
+    CERTIFIED = (
+        (range(60, 71), range(130, 141), 2.07438016528926, 0.165289256198347e-01, 3.56753034006338),
+        ((4, 5, 6), (3, 4, 4), 0.727272727272727, 0.420827318078432e-01, 0.369274472937998),
+    )
+
+    def test_reading_off_such_a_line_has_its_own_scatter_and_freedom(self) -> None:
+        for x, y, slope, u_slope, s in self.CERTIFIED:
+            xs, ys = (np.array(list(values), dtype=float)[:, None] for values in (x, y))
+            y0, times = np.array([2.5]), np.array([4.0])
+            x0 = line_x_origin(xs, ys, y0)
+            self.assertAlmostEqual(x0[0], 2.5 / slope, places=12)
+            doubt = doubt_of_line_origin(xs, ys, y0)
+            self.assertAlmostEqual(doubt[0], x0[0] * u_slope / slope, places=12)
+            scatter = scatter_of_reading_origin(xs, ys, y0, times)
+            self.assertAlmostEqual(scatter[0], s / slope / 2, places=12)
+
+    def test_the_method_uses_it_and_draws_it(self) -> None:
+        """NoInt1, scaled to a photometer: 6.0 to 7.0 mL of stock in 10 mL, absorbances of 1.30 to 1.40."""
+        rows = [Given("zero", "zero"), Given("V_flask", "10.00")]
+        for n, (x, y) in enumerate(zip(*self.CERTIFIED[0][:2], strict=True), 1):
+            rows += [Given("V_std", f"{x / 10:.2f}", None, n), Given("A_std", f"{y / 100:.3f}", None, n)]
+        rows += [Given("rezero", "zero", 1), Given("A_x", "1.350", 1, 1)]
+        volumes = "; ".join(f"{x / 10:.1f}" for x in self.CERTIFIED[0][0])
+        sheet = Sheet({"fit": "origin", "c_stock": "100", "V_plan": volumes}, {}, tuple(rows))
+        at = context_of(method("beer-lambert"), sheet)
+        slope, s = self.CERTIFIED[0][2] / 100, self.CERTIFIED[0][4] / 100
+        self.assertAlmostEqual(at.value("c_x", 1) or 0, 1.350 / slope, places=6)
+        self.assertEqual(at.value("nu", None), 10)
+        beyond = at.value("u_read", 1) or 0  # of the scatter what the photometer and pipette do not explain
+        self.assertTrue(0.9 * s / slope < beyond <= s / slope * (1 + 1e-9))
+        drawn = evaluate(method("beer-lambert"), sheet).charts[0]
+        path = next(line for line in drawn.lines if line.style == "path")
+        self.assertTrue(all(abs(y - slope * x) < 1e-9 for x, y in path.points), path.points)

@@ -58,11 +58,12 @@ class Baths(TestCase):
 class Meters(TestCase):
     def test_benches_queue_at_spectrophotometers_and_are_told_what_to_do_meanwhile(self) -> None:
         table = timetables(bind(method("beer-lambert"), Sheet({"meters": "2"})), 8)[0]
-        self.assertEqual(table.minutes, 48)  # four turns of twelve minutes
+        self.assertEqual(table.minutes, 25 + 48)  # four turns of twelve minutes, once there are standards to read
+        self.assertEqual(table.lanes[0].turns[0].start, 25)
         self.assertEqual([turn.benches for turn in table.lanes[0].turns], [[1], [3], [5], [7]])
         self.assertIn("Make the standards", table.meanwhile)
         alone = timetables(bind(method("beer-lambert"), Sheet({"meters": "8"})), 8)[0]
-        self.assertEqual((alone.minutes, alone.meanwhile), (12, ""))
+        self.assertEqual((alone.minutes, alone.meanwhile), (25 + 12, ""))
         self.assertIn("nobody waits", alone.sentence)
 
     def test_methods_that_share_nothing_have_no_timetable(self) -> None:
