@@ -60,5 +60,12 @@ def unknown(kind: str, name: str, known: list[str]) -> str:
     """A sentence for a name nobody knows, with the nearest names that exist."""
     if len(name) > _LONGEST_NAME:
         name = f"{name[:_LONGEST_NAME]}…"
-    near = get_close_matches(name, known, n=3, cutoff=0.5) or sorted(known)[:6]
-    return f"There is no {kind} “{name}”. Did you mean {' or '.join(f'“{n}”' for n in near)}?"
+    near = get_close_matches(name, known, n=3, cutoff=0.5)
+    if near:
+        return f"There is no {kind} “{name}”. Did you mean {' or '.join(f'“{n}”' for n in near)}?"
+    there = ", ".join(f"“{n}”" for n in sorted(known)[:6])
+    return f"There is no {kind} “{name}”. {f'There are {there}' if there else 'None is known here'}{_others(known)}."
+
+
+def _others(known: list[str]) -> str:
+    return f" and {len(known) - 6} more" if len(known) > 6 else ""

@@ -10,8 +10,11 @@ from unittest import TestCase
 from unittest.mock import patch
 
 import jsonschema
+from scipy import stats
 
 from chromata_core.cli import main
+from chromata_core.method.vocabulary import ChoiceOption
+from chromata_core.methods.registry import methods
 
 SHEET = {
     "method": "acid-base-titration",
@@ -89,7 +92,7 @@ class CommandLine(Command):
                 '{"readings": [{"key": "V_x", "text": "1"}]}',
                 "Did you mean “V_s”",
             ),
-            (("compute", "acid-base-titration", "-"), '{"options": {"titrant": "milk"}}', "Did you mean"),
+            (("compute", "acid-base-titration", "-"), '{"options": {"titrant": "milk"}}', "There are “H2SO4”"),
             (("compute", "hydrate", "-"), json.dumps(SHEET), "not for “hydrate”"),
             (("describe", "titration"), "", "There is no method “titration”"),
         )
@@ -164,3 +167,123 @@ class OwnMethods(Command):
                     self.assertEqual((status, out), (1, ""))
                     self.assertIn(sentence, err)
         self.assertIn("“not-dry”", self.run_command("simulate", "hydrate", "--fault", "dry")[2])
+
+
+class MoreCommands(Command):
+    def simulated(self, slug: str, seed: int, folder: str) -> str:
+        _, out, _ = self.run_command("simulate", slug, "--seed", str(seed))
+        file = Path(folder) / f"{slug}-{seed}.csv"
+        file.write_text(out)
+        return str(file)
+
+    def first(self, slug: str, file: str, *flags: str) -> float:
+        """The first result of a file."""
+        return float(json.loads(self.run_command("compute", slug, file, *flags, "--json")[1])["results"][0]["value"])
+
+    def test_a_simulated_bench_computes_to_the_same_as_csv_and_as_json(self) -> None:
+        """The options go with the CSV: read without them a titration by acid 0.1 mol/L would be another number."""
+        for slug in ("acid-base-titration", "hydrate", "beer-lambert"):
+            with self.subTest(slug), tempfile.TemporaryDirectory() as folder:
+                _, as_json, _ = self.run_command("simulate", slug, "--seed", "4", "--json")
+                (Path(folder) / "a.json").write_text(as_json)
+                found = [
+                    self.first(slug, file) for file in (str(Path(folder) / "a.json"), self.simulated(slug, 4, folder))
+                ]
+                self.assertEqual(found[0], found[1])
+
+    def test_flags_go_before_the_file(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            file = self.simulated("acid-base-titration", 2, folder)
+            values = [
+                self.first("acid-base-titration", file, *flags) for flags in ((), ("--option", "c_t=205.2 mmol/L"))
+            ]
+        self.assertAlmostEqual(values[1] / values[0], 2, places=9)
+
+    def test_statistics_are_printed_and_are_data(self) -> None:
+        """The line's numbers beside scipy.stats.linregress on the same standards."""
+        with tempfile.TemporaryDirectory() as folder:
+            file = self.simulated("beer-lambert", 3, folder)
+            _, text, _ = self.run_command("compute", "beer-lambert", file)
+            data = json.loads(self.run_command("compute", "beer-lambert", file, "--json")[1])
+        said = {one["label"]: one for one in data["statistics"]}
+        dots = next(line for line in data["charts"][0]["lines"] if line["label"] == "Standards")["points"]
+        fit = stats.linregress(*zip(*dots, strict=True))
+        for label, value, u in (("Slope", fit.slope, fit.stderr), ("Intercept", fit.intercept, fit.intercept_stderr)):
+            self.assertAlmostEqual(said[label]["value"], value, places=9)
+            self.assertAlmostEqual(said[label]["u"], u, places=9)
+        self.assertAlmostEqual(said["r²"]["value"], fit.rvalue**2, places=9)
+        self.assertIn("Calibration line: Slope", text)
+
+    def test_what_is_missing_is_named(self) -> None:
+        _, out, _ = self.run_command("compute", "acid-base-titration", "-", stdin="key,text\nV_s,20.00\n")
+        self.assertIn("None yet.", out)
+        self.assertIn("Still to be written: Burette, start", out)
+
+    def test_several_sheets_are_compared(self) -> None:
+        """Welch's t and p beside scipy.stats.ttest_ind on the same results."""
+        with tempfile.TemporaryDirectory() as folder:
+            files = [self.simulated("hydrate", seed, folder) for seed in range(1, 7)]
+            values = [self.first("hydrate", file) for file in files]
+            status, out, _ = self.run_command("compare", "hydrate", *files, "--products", "A,A,A,B,B,B")
+            data = json.loads(self.run_command("compare", "hydrate", *files, "--products", "A,A,A,B,B,B", "--json")[1])
+            wrong = self.run_command("compare", "hydrate", *files, "--products", "A,B")
+        self.assertEqual(status, 0)
+        peer = stats.ttest_ind(values[:3], values[3:], equal_var=False)
+        self.assertAlmostEqual(abs(data["welch"]["t"]), abs(peer.statistic), places=9)
+        self.assertAlmostEqual(data["welch"]["p"], peer.pvalue, places=9)
+        self.assertIn("Robust (Huber)", out)
+        self.assertEqual((wrong[0], "names 2 products for 6 files" in wrong[2]), (1, True))
+
+    def test_a_plan_tells_targets_and_what_it_takes(self) -> None:
+        status, out, _ = self.run_command("plan", "beer-lambert", "--benches", "6", "--option", "c_stock=20 mmol/L")
+        self.assertEqual(status, 0)
+        for said in ("Aim for", "For 6 benches", "Spectrophotometer:", "Expect"):
+            self.assertIn(said, out)
+
+    def test_instruments_are_listed_and_choices_described(self) -> None:
+        self.assertIn("burette-50-b", self.run_command("instruments")[1])
+        _, out, _ = self.run_command("describe", "hydrate")
+        for said in ("identify: Unknown salt", "Instruments", "balance"):
+            self.assertIn(said, out)
+
+    def test_odd_input_gets_a_sentence_and_no_traceback(self) -> None:
+        for text in ("x" * 200_000, "null", "[]", "true", "\ufeff", "{}", '{"u": true}', "key\n", '{"readings": 7}'):
+            with self.subTest(text[:10]):
+                status, out, err = self.run_command("compute", "hydrate", "-", stdin=text)
+                self.assertIn(status, (0, 1))
+                self.assertTrue((out + err).strip())
+                self.assertNotIn("Traceback", out + err)
+        for arguments in (("simulate", "hydrate", "--seed", "-1"), ("plan", "hydrate", "--benches", "0"), ("compute",)):
+            with self.subTest(arguments), self.assertRaises(SystemExit) as left:
+                self.run_command(*arguments)
+            self.assertEqual(left.exception.code, 2)
+        self.assertEqual(self.run_command("compute", "hydrate", "/nonexistent")[0], 1)
+
+    def test_a_part_that_a_choice_switches_off_says_which(self) -> None:
+        _, _, err = self.run_command("compute", "beer-lambert", "-", stdin="key,text,index\nT_std,50,1\n")
+        self.assertIn("It would be if “Read as” were “%T”", err)
+        _, _, err = self.run_command("compute", "beer-lambert", "-", stdin="key,text\nzzzzzz,50\n")
+        self.assertNotIn("Did you mean", err)
+
+
+class SchemaAndParser(Command):
+    """Outside check: jsonschema on the schema that ``describe`` prints. What one takes the other takes."""
+
+    def test_every_method(self) -> None:
+        for slug, declared in methods().items():
+            schema = json.loads(self.run_command("describe", slug, "--json")[1])["schema"]
+            jsonschema.Draft202012Validator.check_schema(schema)
+            whole = json.loads(self.run_command("simulate", slug, "--json")[1])
+            choice = next((o for o in declared.options if isinstance(o, ChoiceOption)), None)
+            harms: list[dict[str, object]] = [
+                {}, {"method": "nothing"}, {"extra": 1}, {"instruments": {"nothing": "x"}},
+                {"instruments": {declared.roles[0].key: "nothing"}}, {"accepted": {"nothing": "1"}}, {"readings": {}},
+                {"readings": [{"key": 1, "text": "1"}]}, {"calibrations": {"own-1": {"base": "pipette-20-a"}}},
+                {"calibrations": {"x": {}}}, *([{"options": {choice.key: "nothing"}}] if choice else []),
+            ]  # fmt: skip
+            for harm in harms:
+                with self.subTest(slug, harm=harm):
+                    text = json.dumps({**whole, **harm})
+                    by_schema = jsonschema.Draft202012Validator(schema).is_valid(json.loads(text))
+                    status, _, _ = self.run_command("compute", slug, "-", stdin=text)
+                    self.assertEqual(by_schema, status == 0)

@@ -9,6 +9,7 @@ import numpy as np
 from chromata_core.errors import ReadingError
 from chromata_core.quantity.given import read_in
 from chromata_core.quantity.typed import Typed
+from chromata_core.sentences import first_upper
 from chromata_core.uncertainty.source import Distribution
 
 # Readability and repeatability scatter from reading to reading; a repeatability known for a whole method contains them.
@@ -81,7 +82,7 @@ class Instrument:
         low, high = Decimal(self.low), Decimal(self.high)
         if low == high != typed.value:
             raise ReadingError(
-                f"{_first_upper(self.label)} {self._gives()} {self.high} {self.unit} and nothing else. "
+                f"{first_upper(self.label)} {self._gives()} {self.high} {self.unit} and nothing else. "
                 f"Write {high:.{self.decimals}f}, or ask your instructor if yours is another one."
             )
         if typed.value < low:
@@ -109,7 +110,3 @@ class Instrument:
         if self.kind == "balance":
             return "Take the load off and weigh a smaller portion."
         return "Read it again; if the liquid ran past the mark, this trial cannot be used."
-
-
-def _first_upper(text: str) -> str:
-    return text[:1].upper() + text[1:]

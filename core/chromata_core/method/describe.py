@@ -7,6 +7,7 @@ from typing import Any
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
+from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.compute import mean_of
 from chromata_core.method.effects import Effect, example_sheet, slip_effects, what_if
 from chromata_core.method.evaluate import context_of, evaluate
@@ -22,6 +23,7 @@ from chromata_core.method.vocabulary import (
     Option,
     Quantity,
     Reading,
+    Role,
     Series,
     SubstanceOption,
 )
@@ -265,12 +267,14 @@ def _trials(method: Method) -> str:
 def readings_schema(method: Method) -> dict[str, Any]:
     """JSON Schema (2020-12) of the file that ``bin/chromata compute`` reads for this method."""
     readings = sorted({part.key for part in method.readings})
-    options = {o.key: {"type": "string", "title": o.label, "default": o.default} for o in method.options}
+    options = {o.key: _option_schema(o) for o in method.options}
     options |= {
         f"{o.key}.limit": {"type": "string", "title": f"{o.label}, ±", "default": o.limit or "0"}
         for o in method.options
-        if isinstance(o, NumberOption) and o.symbol
+        if isinstance(o, NumberOption)
     }
+    results = [q.key for q in method.quantities if q.result and q.accepted]
+    tools = {role.key: _fitting(role) for role in method.roles}
     place = {"type": ["integer", "null"]}
     reading = {
         "type": "object",
@@ -291,9 +295,58 @@ def readings_schema(method: Method) -> dict[str, Any]:
         "properties": {
             "method": {"const": method.slug},
             "options": {"type": "object", "properties": options, "additionalProperties": False},
-            "instruments": {"type": "object", "additionalProperties": {"type": "string"}},
-            "accepted": {"type": "object", "additionalProperties": {"type": "string"}},
-            "calibrations": {"type": "object", "description": "Calibrated instruments: base, name, points, source."},
-            "readings": {"type": "array", "items": reading},
+            "instruments": {"type": "object", "properties": tools, "additionalProperties": False},
+            "accepted": {
+                "type": "object",
+                "properties": {key: {"type": "string"} for key in dict.fromkeys(results)},
+                "additionalProperties": False,
+            },
+            "calibrations": {
+                "type": "object",
+                "patternProperties": {"^own-": _CALIBRATION},
+                "additionalProperties": False,
+            },
+            "readings": {"type": "array", "items": reading, "maxItems": 5000},
+            "results": {"type": "array", "description": "Written for people; computed anew, never read."},
         },
+        "additionalProperties": False,
     }
+
+
+_CALIBRATION = {
+    "type": "object",
+    "required": ["base", "name", "points", "source"],
+    "additionalProperties": False,
+    "properties": {
+        "base": {"enum": sorted(CATALOGUE)},
+        "name": {"type": "string"},
+        "source": {"type": "string"},
+        "points": {
+            "type": "array",
+            "minItems": 1,
+            "items": {
+                "type": "object",
+                "required": ["nominal", "actual", "u"],
+                "additionalProperties": False,
+                "properties": {
+                    "nominal": {"type": "number"}, "actual": {"type": "number"}, "u": {"type": "number", "minimum": 0},
+                },
+            },
+        },
+    },
+}  # fmt: skip
+
+
+def _option_schema(option: Option) -> dict[str, Any]:
+    said: dict[str, Any] = {"type": "string", "title": option.label, "default": option.default}
+    if isinstance(option, ChoiceOption):
+        said["enum"] = [choice.key for choice in option.choices]
+    if isinstance(option, NumberOption | SubstanceOption) and option.fixed:
+        said["const"] = option.default
+    return said
+
+
+def _fitting(role: Role) -> dict[str, Any]:
+    """The slugs that fit a role; a file's own calibrations may stand there as well."""
+    slugs = sorted(tool.slug for tool in CATALOGUE.values() if tool.kind in role.kinds)
+    return {"anyOf": [{"enum": slugs}, {"type": "string", "pattern": "^own-"}], "title": role.label}

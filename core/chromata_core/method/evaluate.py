@@ -10,6 +10,7 @@ from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Name, names
+from chromata_core.method.absent import absent
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
@@ -32,6 +33,7 @@ from chromata_core.method.outcome import (
 from chromata_core.method.pair_matrix import pair_matrix
 from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
 from chromata_core.method.sheet import Sheet, Slot, bind
+from chromata_core.method.statistics_out import statistics_of
 from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
 from chromata_core.quantity.given import read_in, written_in
@@ -72,6 +74,8 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         trials=[_trial(at, n, findings) for n in at.trials(valid=False)],
         quantities=_quantities(at, None),
         results=_results_out(at, accepted or {}),
+        absent=absent(at),
+        statistics=statistics_of(at),
         charts=[chart for drawing in method.charts if (chart := drawing.draw(at)) is not None],
         path=list(method.path),
         agreement=next((f for f in findings if f.code in ("agree", "disagree")), None),

@@ -8,6 +8,7 @@ from chromata_core.method.finding import Finding
 from chromata_core.method.vocabulary import Reading
 from chromata_core.quantity.rounding import plain
 from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.sentences import first_upper, with_article
 
 DIGITS = ("missing-digit", "too-many-digits")
 
@@ -38,18 +39,18 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
         return None
     if missing == 0 or (at.is_rough(trial) if trial is not None else False):
         return None
-    name = tool.kind
+    a_tool = with_article(tool.kind)
     if missing > 0:
         full = plain(typed.value, tool.decimals)
         do = "Copy every digit of the display, zeros too." if tool.digital else "Judge one digit between the marks."
         return Finding(
-            "missing-digit", "look", f"{typed.text} on a {name}: {full}?", f"{_article(name)} {name} tells "
+            "missing-digit", "look", f"{typed.text} on {a_tool}: {full}?", f"{first_upper(a_tool)} tells "
             f"{tool.decimals} decimals; {typed.text} claims fewer.", do, reading.key, trial, index, suggest=full,
-            word=f"What is the next digit? A {name} tells {tool.decimals} decimals.",
+            word=f"What is the next digit? {first_upper(a_tool)} tells {tool.decimals} decimals.",
         )  # fmt: skip
     return Finding(
-        "too-many-digits", "look", f"{typed.text} has more decimals than a {name} can tell.",
-        f"Its smallest {'step' if tool.digital else 'mark'} is {tool.graduation} {tool.unit}.",
+        "too-many-digits", "look", f"{typed.text} has more decimals than {a_tool} can tell.",
+        f"Its smallest {'step' if tool.digital else 'mark'} is {f'{tool.graduation} {tool.unit}'.rstrip()}.",
         f"Write {tool.decimals} decimals.", reading.key, trial, index, suggest=plain(typed.value, tool.decimals),
     )  # fmt: skip
 
@@ -69,10 +70,6 @@ def _spoiled(at: Context) -> Iterator[Finding]:
                     "spoiled", "repeat", f"{label}.", f"{name.capitalize()} stays on the record but is not averaged.",
                     f"Do another {at.bound.method.trials.noun.lower()}.", part.key, trial,
                 )  # fmt: skip
-
-
-def _article(noun: str) -> str:
-    return "An" if noun[0] in "aeiou" else "A"
 
 
 def _impossible(at: Context) -> Iterator[Finding]:

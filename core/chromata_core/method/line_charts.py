@@ -86,8 +86,7 @@ class CalibrationLine:
             (n, x, y) for n in at.trials(valid=False)
             if (x := at.value(self.found, n)) is not None and (y := at.value(self.unknown, n)) is not None
         ]  # fmt: skip
-        through_origin = at.bound.options.get("fit") == "origin"
-        fitted, amount = _line(points, through_origin), at.quantity(self.found)
+        fitted, amount = self.line(at), at.quantity(self.found)
         lines = [ChartLine("Standards", "dots", points)]
         if fitted:
             lines.append(_drawn("Line", fitted, min(0.0, *xs), max([*xs, *(x for _, x, _ in unknowns)])))
@@ -98,6 +97,10 @@ class CalibrationLine:
             self._sentence(at, fitted, unknowns), lines, marks,
             [ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
         )  # fmt: skip
+
+    def line(self, at: Context) -> Line | None:
+        """The line through the standards, as it is chosen; None while there are too few."""
+        return _line(self._standards(at), at.bound.options.get("fit") == "origin")
 
     def _standards(self, at: Context) -> list[Point]:
         return list(zip(at.listed(self.concentrations, None), at.listed(self.signals, None), strict=False))
@@ -145,11 +148,10 @@ class AcrossLine:
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn as soon as one trial is there."""
-        found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
-        points = [(x, y) for x, y in found if x is not None and y is not None]
+        points = self._points(at)
         if not points:
             return None
-        across, up, fitted = at.quantity(self.across), at.quantity(self.up), _line(points)
+        across, up, fitted = at.quantity(self.across), at.quantity(self.up), self.line(at)
         lines = [ChartLine(up.label, "dots", points)]
         said = "A line needs three points."
         if fitted:
@@ -160,6 +162,14 @@ class AcrossLine:
             self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
             f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
         )  # fmt: skip
+
+    def line(self, at: Context) -> Line | None:
+        """The line through the trials; None while there are too few."""
+        return _line(self._points(at))
+
+    def _points(self, at: Context) -> list[Point]:
+        found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
+        return [(x, y) for x, y in found if x is not None and y is not None]
 
 
 @dataclass(frozen=True, slots=True)

@@ -203,8 +203,23 @@ class PairMatrix:
 
 
 @dataclass(frozen=True, slots=True)
+class Statistic:
+    """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
+    where there is one. ``of`` says what it belongs to.
+    """
+
+    of: str
+    label: str
+    value: float
+    unit: str
+    u: float | None = None
+    critical: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
 class Evaluation:
-    """Everything the core says of one sheet. ``settled`` are answers of the work that need no more looking at;
+    """Everything the core says of one sheet. ``absent`` says what results that are not
+    there wait for; ``settled`` are answers of the work that need no more looking at;
     ``replicates_pass``: enough trials, and they agree by the class rule.
     ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
     """
@@ -219,6 +234,8 @@ class Evaluation:
     trials: list[TrialOut]
     quantities: list[QuantityOut]
     results: list[ResultOut]
+    absent: list[str]
+    statistics: list[Statistic]
     charts: list[Chart]
     path: list[str]
     agreement: Finding | None

@@ -31,6 +31,7 @@ from chromata_core.method.vocabulary import (
 )
 from chromata_core.quantity.given import limit_in, read_in, written_in
 from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.sentences import with_article
 
 Slot = tuple[str, int | None, int | None]
 VOID = "void"
@@ -351,7 +352,8 @@ def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str,
             problems.append(error.message)
             picked = instrument(role.default)
         if picked.kind not in role.kinds:
-            problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose a {' or a '.join(role.kinds)}.")
+            fitting = " or ".join(map(with_article, role.kinds))
+            problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose {fitting}.")
         found[role.key] = picked
     return found
 
@@ -407,5 +409,21 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
         return read_in(text, next(q.unit for q in bound.quantities if q.key == name))
     if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
         return text
+    part = next((part for part in bound.method.readings if part.key == given.key), None)
+    if part is not None:
+        raise ReadingError(f"“{part.label}” is not read here. {_switched_off(bound, part.when)}")
     known = [r.key for r in bound.parts]
     raise ReadingError(unknown("reading", given.key, known))
+
+
+def _switched_off(bound: Bound, when: When) -> str:
+    """Which choices would have to be others for a part to exist."""
+    options = {option.key: option for option in bound.method.options}
+    said = []
+    for key, wanted in (when or {}).items():
+        option = options[key]
+        choices = (wanted,) if isinstance(wanted, str) else wanted
+        labels = [c.label for c in getattr(option, "choices", ()) if c.key in choices] or list(choices)
+        if bound.options[key] not in choices:
+            said.append(f"“{option.label}” were “{' or '.join(labels)}”")
+    return f"It would be if {' and '.join(said)}."

@@ -90,7 +90,10 @@ def _calibrations(data: object, problems: list[str]) -> dict[str, Instrument]:
     """Calibrated instruments by slug, each with base, name, points and source."""
     try:
         if isinstance(data, dict) and len(data) <= _MOST_CALIBRATIONS:
-            return {slug: thawed(slug, kept) for slug, kept in data.items()}
+            named = [slug for slug in data if not slug.startswith("own-")]
+            if not named:
+                return {slug: thawed(slug, kept) for slug, kept in data.items()}
+            raise SheetError([f"“{named[0]:.40}” must begin with “own-”, so that it is no instrument of the catalogue"])
         reason: object = "they must pair names with calibrations"
     except (TypeError, ValueError, KeyError, AttributeError, ChromataError) as error:
         reason = error

@@ -1027,6 +1027,8 @@ export interface components {
             trials: components["schemas"]["TrialOut"][];
             quantities: components["schemas"]["QuantityOut"][];
             results: components["schemas"]["ResultOut"][];
+            absent: string[];
+            statistics: components["schemas"]["Statistic"][];
             charts: components["schemas"]["Chart"][];
             path: string[];
             agreement: components["schemas"]["Finding"] | null;
@@ -1686,6 +1688,18 @@ export interface components {
         /** @description What to do with a session. */
         StateRequest: {
             action: components["schemas"]["ActionEnum"];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Statistic: {
+            of: string;
+            label: string;
+            /** Format: double */
+            value: number;
+            unit: string;
+            /** Format: double */
+            u: number | null;
+            /** Format: double */
+            critical: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         StepOut: {

@@ -1,0 +1,150 @@
+"""Results of a sheet, of several sheets together, and of a plan before there is any reading."""
+
+import argparse
+from dataclasses import asdict, replace
+
+from chromata_core.commands.files import Said, method_of, pairs_of, sheet_of
+from chromata_core.errors import SheetError
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.explain import explain
+from chromata_core.method.finding import Finding
+from chromata_core.method.monte_carlo import draw_results
+from chromata_core.method.outcome import Evaluation, Statistic, WorkedLine
+from chromata_core.method.sheet import Sheet
+from chromata_core.method.sheet_file import SheetFile
+from chromata_core.planning.predict import predict
+from chromata_core.quantity.rounding import with_figures
+from chromata_core.statistics.class_comparison import BenchResult, class_comparison
+from chromata_core.statistics.comparing import welch
+from chromata_core.statistics.replicates import TooFewError
+from chromata_core.statistics.robust import robust
+
+
+def compute(options: argparse.Namespace) -> Said:
+    """Readings in, results with uncertainty out."""
+    chosen = method_of(options.method)
+    if options.draws is not None and not 1000 <= options.draws <= 10_000_000:
+        raise SheetError(["--draws must be from 1000 to 10000000."])
+    file = _with_flags(sheet_of(options.file, chosen), options)
+    outcome, at = evaluate(chosen, file.sheet, file.accepted), context_of(chosen, file.sheet)
+    lines = explain(at)
+    draws = draw_results(at, options.draws, options.seed) if options.draws else []
+    data = {**asdict(outcome), "lines": [asdict(line) for line in lines], "draws": [asdict(one) for one in draws]}
+    said = "".join(f"\n  {one.label}: {one.sentence}" for one in draws)
+    return _text(outcome, lines) + (f"\n\nRandom draws{said}" if draws else ""), data
+
+
+def _with_flags(file: SheetFile, options: argparse.Namespace) -> SheetFile:
+    """``file`` with what was said on the command line, which goes before what the file says."""
+    sheet = replace(
+        file.sheet, options={**file.sheet.options, **pairs_of(options.option, "option")},
+        instruments={**file.sheet.instruments, **pairs_of(options.instrument, "instrument")},
+    )  # fmt: skip
+    return replace(file, sheet=sheet, accepted={**file.accepted, **pairs_of(options.accepted, "accepted")})
+
+
+def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
+    named = [f"  {line.trial_name + ': ' if line.trial_name else ''}{line.plain}" for line in lines]
+    parts = ["Worked computation", *named, "", "Results"]
+    for result in outcome.results:
+        trial = f", {result.trial_name.lower()}" if result.trial_name else ""
+        parts.append(f"  {result.label}{trial}: {result.line}  (k = {result.k:.2f}, 95 %)")
+        parts += [f"      {line.label:<28} {line.share:6.1%}   {line.input}" for line in result.budget]
+        parts.append(f"      by significant figures {result.by_figures.text}; by apparatus errors {result.worst_case}")
+        parts += [f"      {result.comparison.sentence}"] if result.comparison else []
+    missing = [f"  {reason}" for reason in outcome.absent]
+    parts += missing if outcome.results else ["  None yet.", *missing]
+    if outcome.agreement:
+        parts += ["", "Agreement", f"  {outcome.agreement.what} {outcome.agreement.why}"]
+    if outcome.statistics:
+        parts += ["", "Statistics", *map(_statistic, outcome.statistics)]
+    settled = [f"  {f.what} {f.why}" for f in outcome.settled]
+    parts += ["", "Found", *settled] if settled else []
+    parts += ["", "Findings", *map(_finding, outcome.findings)] if outcome.findings else []
+    return "\n".join(parts)
+
+
+def _statistic(one: Statistic) -> str:
+    around = f" ± {with_figures(one.u, 2)} (u)" if one.u is not None else ""
+    held = f"; critical at 95 % {with_figures(one.critical, 3)}" if one.critical is not None else ""
+    number = with_figures(one.value, 6 if one.label in ("Slope", "Intercept", "r²", "Mean") else 3)
+    return f"  {one.of}: {one.label} {number}{around} {one.unit}".rstrip() + held
+
+
+def _finding(one: Finding) -> str:
+    place = ", ".join(
+        [*([f"trial {one.trial}"] if one.trial is not None else []), *([f"row {one.index}"] if one.index else [])]
+    )
+    return f"  {one.level}{f' ({place})' if place else ''}: {one.what} {one.why} {one.do}".rstrip()
+
+
+def compare(options: argparse.Namespace) -> Said:
+    """Several sheets of one experiment: mean and spread, robust mean, suspects; two products by Welch's test."""
+    chosen = method_of(options.method)
+    sheets = [sheet_of(name, chosen) for name in options.files]
+    outcomes = [evaluate(chosen, file.sheet, file.accepted) for file in sheets]
+    missing = [name for name, outcome in zip(options.files, outcomes, strict=True) if not outcome.results]
+    if missing:
+        raise SheetError([f"{', '.join(missing)} gives no result, so it cannot be compared."])
+    key = options.result or chosen.compares or outcomes[0].results[0].key
+    found = [next((r for r in outcome.results if r.key == key), None) for outcome in outcomes]
+    results = [
+        BenchResult(number, product or "all", result.value, result.expanded)
+        for number, (result, product) in enumerate(zip(found, _products(options), strict=True), 1)
+        if result is not None
+    ]
+    if len(results) < len(found):
+        raise SheetError([f"“{key}” is not a result of every file. Name another with --result."])
+    first = next(result for result in found if result is not None)
+    compared = class_comparison(first.label, first.unit, results)
+    assert compared is not None
+    everyone = [result.value for result in results]
+    middle = robust(everyone) if len(everyone) > 2 else None
+    test = _welch([[r.value for r in product.results] for product in compared.products])
+    lines = [f"{compared.label}, {compared.unit or 'a plain number'}", compared.sentence]
+    for product in compared.products:
+        mean, s = with_figures(product.mean, 5), with_figures(product.s, 2)
+        lines.append(f"  {product.label}: n = {len(product.results)}, mean {mean}, s {s}")
+        if product.suspect is not None:
+            lines.append(f"    {options.files[product.suspect - 1]} lies far from the others (Grubbs, 95 %).")
+    if middle:
+        mean, s = with_figures(middle.huber_mean, 5), with_figures(middle.huber_s, 2)
+        lines.append(f"  Robust (Huber): mean {mean}, s {s}")
+    if test:
+        t, dof, chance = with_figures(test["t"], 3), f"{test['dof']:.1f}", f"{test['p']:.3g}"
+        lines.append(f"  Welch: t = {t}, {dof} degrees of freedom, p = {chance}")
+    data = {"comparison": asdict(compared), "robust": asdict(middle) if middle else None, "welch": test}
+    return "\n".join(lines), data
+
+
+def _products(options: argparse.Namespace) -> list[str]:
+    """Which product each file is of, by --products A,A,B; all the same without it."""
+    named = options.products.split(",") if options.products else [""] * len(options.files)
+    if len(named) != len(options.files):
+        raise SheetError([f"--products names {len(named)} products for {len(options.files)} files."])
+    return [name.strip() for name in named]
+
+
+def _welch(sets: list[list[float]]) -> dict[str, float] | None:
+    if len(sets) != 2:
+        return None
+    try:
+        found = welch(*sets)
+    except TooFewError:
+        return None
+    return {"t": found.statistic, "dof": found.dof[0], "p": found.p}
+
+
+def plan(options: argparse.Namespace) -> Said:
+    """What a plan will give: targets, what is used up, turns at what is shared, and the uncertainty to expect."""
+    chosen = method_of(options.method)
+    given = Sheet(pairs_of(options.option, "option"), pairs_of(options.instrument, "instrument"))
+    told = predict(chosen, given, options.benches)
+    lines = ["Aim for", *(f"  {one.label}: {one.text}" for one in told.supplies.targets)]
+    lines += ["", f"For {options.benches} benches"]
+    lines += [f"  {one.label}: {one.whole_class}" for one in told.supplies.supplies]
+    lines += ["", *(f"{one.label}: {one.sentence}" for one in told.timetables)] if told.timetables else []
+    if told.result:
+        lines += ["", f"Expect {told.result} to ± {told.relative}. {told.advice} {told.improvement}".rstrip()]
+    lines += [f"  {warning}" for warning in told.warnings]
+    return "\n".join(lines), asdict(told)

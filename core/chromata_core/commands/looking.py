@@ -1,0 +1,62 @@
+"""What there is: methods, their pages, instruments, the words of declarations, choices behind the last digit."""
+
+import argparse
+from dataclasses import asdict
+
+from chromata_core.choices import CHOICES
+from chromata_core.commands.files import Said, method_of
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.method.describe import OptionOut, card, page, readings_schema
+from chromata_core.method.form import vocabulary
+from chromata_core.methods.registry import methods
+
+
+def list_methods(_: argparse.Namespace) -> Said:
+    cards = [card(found) for found in methods().values()]
+    width = max(len(found.slug) for found in cards)
+    lines = [f"{found.slug:<{width}}  {found.family_label}: {found.title}. {found.question}" for found in cards]
+    return "\n".join(lines), [asdict(found) for found in cards]
+
+
+def list_choices(_: argparse.Namespace) -> Said:
+    said = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
+    return "\n".join(said), [asdict(choice) for choice in CHOICES]
+
+
+def list_vocabulary(_: argparse.Namespace) -> Said:
+    lines = []
+    for record in vocabulary():
+        lines += ["", f"{record.name}{f' ({record.use})' if record.use else ''}: {record.help}"]
+        for field in record.fields:
+            of = f" of {' | '.join(field.of)}" if field.of else ""
+            form = f"{field.kind}{', many' if field.many else ''}{of}"
+            lines.append(f"  {field.name:<20} {form}{'' if field.required else ', may be left out'}")
+    return "\n".join(lines[1:]), [asdict(record) for record in vocabulary()]
+
+
+def list_instruments(_: argparse.Namespace) -> Said:
+    """Every instrument of the catalogue by the slug that files and flags name."""
+    width = max(map(len, CATALOGUE))
+    lines = [f"{tool.slug:<{width}}  {tool.kind}: {tool.short}" for tool in CATALOGUE.values()]
+    return "\n".join(lines), [asdict(tool) for tool in CATALOGUE.values()]
+
+
+def describe(options: argparse.Namespace) -> Said:
+    """One experiment: readings, choices, instruments, formulas."""
+    chosen = method_of(options.method)
+    shown = page(chosen)
+    lines = [shown.card.title, shown.card.question, "", "Readings"]
+    lines += [f"  {p.key:<12} {p.label}{f' ({p.unit})' if p.unit else ''}, {p.scope}, {p.kind}" for p in shown.parts]
+    lines += ["", "Options"]
+    for option in shown.options:
+        lines += [f"  {option.key:<18} {option.label}: {option.default} {option.unit}".rstrip(), *_choices(option)]
+    lines += ["", "Instruments"]
+    lines += [f"  {role.key:<18} {role.label}: {role.default} ({' or '.join(role.kinds)})" for role in shown.roles]
+    lines += ["", "Computed"]
+    lines += [f"  {q.plain}{f'   [{q.unit}]' if q.unit else ''}" for q in shown.quantities]
+    lines += ["", "Hazards", *(f"  {hazard}" for hazard in shown.hazards)]
+    return "\n".join(lines), {**asdict(shown), "schema": readings_schema(chosen)}
+
+
+def _choices(option: OptionOut) -> list[str]:
+    return [f"  {'':<18}   {choice.key}: {choice.label}" for choice in option.choices]
