@@ -9,7 +9,8 @@ import chromata_core
 ROOT = Path(chromata_core.__file__).parent
 # Lowest first. ``formula`` may call what chemistry and curves know; instruments carry error sources.
 ORDER = (
-    "errors", "sentences", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula", "instruments", "method",
+    "errors", "sentences", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula", "instruments",
+    "method",
     "methods", "planning", "simulation", "choices", "commands", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.

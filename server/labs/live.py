@@ -11,7 +11,7 @@ from chromata_core.method.describe import parts_out, told_of_trials
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import Given, Sheet, bind
+from chromata_core.method.sheet import Given, Sheet, active, bind, resolve_options
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
@@ -105,8 +105,9 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     )
     needs.sort(key=lambda need: (-_URGENCY[need.level], need.since))
     chosen = method_of(session)
-    whole = [q for q in chosen.quantities if q.result and q.scope != "trial"]
-    quantity = next(iter(whole), None) or next(q for q in chosen.quantities if q.result)
+    asked = active(chosen.quantities, resolve_options(chosen, session.options))
+    whole = [q for q in asked if q.result and q.scope != "trial"]
+    quantity = next(iter(whole), None) or next(q for q in asked if q.result)
     comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
     return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, comparison)
 

@@ -73,12 +73,20 @@ class Comparable:
 
 
 @dataclass(frozen=True, slots=True)
+class Named:
+    """Two texts that belong together: what something is for, and what it is."""
+
+    label: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any."""
 
     card: SessionCard
     options: list[OptionChosen]
-    instruments: list[str]
+    instruments: list[Named]
     benches: list[BenchPlace]
     students: list[StudentPlace]
     samples: list[SampleGiven]

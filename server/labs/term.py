@@ -8,7 +8,7 @@ from chromata_core.planning.timetable import timetables
 from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
-from labs.shapes import BenchPlace, Comparable, SampleGiven, SessionCard, SessionPlan, StudentPlace
+from labs.shapes import BenchPlace, Comparable, Named, SampleGiven, SessionCard, SessionPlan, StudentPlace
 from people.models import Person, Role
 from people.throttles import kept_out
 from stock.own import stock_of
@@ -61,7 +61,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     return SessionPlan(
         card=session_card(session),
         options=options_chosen(chosen, options),
-        instruments=[f"{label}: {short}" for label, short in tools],
+        instruments=[Named(label, short) for label, short in tools],
         benches=[
             BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", [p.name for p in b.team.all()])
             for b in benches

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from labs.shapes import Named
+
 
 @dataclass(frozen=True, slots=True)
 class CalibrationOut:
@@ -12,7 +14,7 @@ class CalibrationOut:
     name: str
     base: str
     kind: str
-    points: list[str]
+    points: list[Named]
     source: str
     found_at: str
 

@@ -13,6 +13,7 @@ from chromata_core.instruments.catalogue import instrument
 from chromata_core.quantity.report import report
 from config.answers import answer, asked, shape
 from labs.policy import bench_for, own_session_for
+from labs.shapes import Named
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
 from stock.actions import store
@@ -69,7 +70,9 @@ def _stock(person: Person) -> Stock:
 
 def _calibration(found: Calibration) -> CalibrationOut:
     base = instrument(found.base)
-    points = [f"set to {p['nominal']:g}: {report(p['actual'], 2 * p['u']).text} {base.unit}" for p in found.points]
+    points = [
+        Named(f"set to {p['nominal']:g}", f"{report(p['actual'], 2 * p['u']).text} {base.unit}") for p in found.points
+    ]
     return CalibrationOut(
         found.pk, slug_of(found), found.name, base.short, base.kind, points, found.source, found.found_at.isoformat()
     )

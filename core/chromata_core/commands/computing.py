@@ -65,10 +65,7 @@ def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
 
 
 def _statistic(one: Statistic) -> str:
-    around = f" ± {with_figures(one.u, 2)} (u)" if one.u is not None else ""
-    held = f"; critical at 95 % {with_figures(one.critical, 3)}" if one.critical is not None else ""
-    number = with_figures(one.value, 6 if one.label in ("Slope", "Intercept", "r²", "Mean") else 3)
-    return f"  {one.of}: {one.label} {number}{around} {one.unit}".rstrip() + held
+    return f"  {one.of}: {one.label} {one.text}"
 
 
 def _finding(one: Finding) -> str:

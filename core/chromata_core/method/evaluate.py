@@ -66,6 +66,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
     return Evaluation(
         method=method.slug,
         version=method.version,
+        trial_noun=method.trials.noun,
         progress=sum(needed) / len(needed) if needed else 0.0,
         hand=_hand(at, current_task(at, planned)),
         tasks=[hand_for(at, task) for task in planned],
@@ -279,10 +280,15 @@ def _as_read(at: Context, quantity: Quantity) -> bool:
     return reading is not None and reading.unit == quantity.unit
 
 
+def _short(at: Context, number: int) -> str:
+    """What stands above the column of a trial: “rough”, “2”, “Cu–Zn”."""
+    pair = at.bound.pair(number)
+    return "rough" if at.is_rough(number) else f"{pair.plus}–{pair.minus}" if pair else str(number)
+
+
 def _trial(at: Context, number: int, findings: list[Finding]) -> TrialOut:
     computed = at.computed
-    pair = at.bound.pair(number)
-    name = "rough" if at.bound.rough and number == 0 else f"{pair.plus}–{pair.minus}" if pair else str(number)
+    name = _short(at, number)
     complete = all(q.key in computed.trials[number] for q in at.bound.quantities if q.scope == "trial")
     if number in computed.voided:
         state, why = "void", computed.voided[number]
@@ -324,6 +330,7 @@ def _step(at: Context, step: Step, trial: int | None, state: str, begun: float |
         scope=step.scope,
         trial=trial,
         trial_name=trial_title(at, trial),
+        trial_short="" if trial is None else _short(at, trial),
         state=state,
         wait_label=worded(step.wait.label) if step.wait else "",
         wait_seconds=step.wait.seconds if step.wait else 0,

@@ -129,6 +129,7 @@ class StepOut:
     scope: str
     trial: int | None
     trial_name: str
+    trial_short: str
     state: str
     wait_label: str
     wait_seconds: int
@@ -205,13 +206,14 @@ class PairMatrix:
 @dataclass(frozen=True, slots=True)
 class Statistic:
     """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
-    where there is one. ``of`` says what it belongs to.
+    where there is one. ``of`` says what it belongs to, ``text`` all of it in words.
     """
 
     of: str
     label: str
     value: float
     unit: str
+    text: str
     u: float | None = None
     critical: float | None = None
 
@@ -226,6 +228,7 @@ class Evaluation:
 
     method: str
     version: int
+    trial_noun: str
     progress: float
     hand: Hand
     tasks: list[Hand]

@@ -19,7 +19,14 @@ def agreement_options(limit: str, unit: str, default: str = "range", relative: s
             default,
             "Only trials that agree are averaged; the rough one never is.",
         ),
-        NumberOption("agreement_limit", "Limit between trials", limit, unit, help="For “all within a limit”."),
+        NumberOption(
+            "agreement_limit",
+            "Limit between trials",
+            limit,
+            unit,
+            help="For “all within a limit”.",
+            when={"agreement": "range"},
+        ),
         NumberOption(
             "agreement_relative",
             "Relative limit",
@@ -27,6 +34,7 @@ def agreement_options(limit: str, unit: str, default: str = "range", relative: s
             "%",
             high="100",
             help="For the two relative rules.",
+            when={"agreement": ("rad", "rsd")},
         ),
     )
 

@@ -6,6 +6,8 @@ from chromata_core.curves.line import Line
 from chromata_core.method.context import Context
 from chromata_core.method.line_charts import AcrossLine, CalibrationLine
 from chromata_core.method.outcome import Statistic
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import with_figures
 from chromata_core.statistics.outliers import Suspect, dixon, grubbs
 from chromata_core.statistics.replicates import replicates
 
@@ -26,24 +28,33 @@ def _of_trials(at: Context) -> Iterator[Statistic]:
         return
     quantity, made = at.quantity(key), replicates(values)
     of = f"{quantity.label}, {made.n} trials"
-    yield Statistic(of, "Mean", made.mean, quantity.unit)
-    yield Statistic(of, "Standard deviation", made.s, quantity.unit)
-    yield Statistic(of, "Furthest apart", made.spread, quantity.unit)
-    yield Statistic(of, "Relative standard deviation", 100 * made.rsd, "%")
-    yield Statistic(of, "Relative average deviation", 100 * made.rad, "%")
+    yield _plain(of, "Mean", made.mean, quantity.unit, 6)
+    yield _plain(of, "Standard deviation", made.s, quantity.unit)
+    yield _plain(of, "Furthest apart", made.spread, quantity.unit)
+    yield _plain(of, "Relative standard deviation", 100 * made.rsd, "%")
+    yield _plain(of, "Relative average deviation", 100 * made.rad, "%")
     if made.n > 2:
         yield from (_of_test(of, grubbs(values)), _of_test(of, dixon(values)))
 
 
+def _plain(of: str, label: str, value: float, unit: str = "", figures: int = 3) -> Statistic:
+    return Statistic(of, label, value, unit, f"{with_figures(value, figures)} {unit}".rstrip())
+
+
+def _with_u(of: str, label: str, value: float, u: float) -> Statistic:
+    return Statistic(of, label, value, "", f"{report(value, u).text} (standard uncertainty)", u)
+
+
 def _of_test(of: str, found: Suspect) -> Statistic:
     name = {"Grubbs": "Grubbs’ G", "Dixon Q": "Dixon’s Q"}[found.test]
-    return Statistic(of, name, found.ratio, "", critical=found.critical)
+    text = f"{with_figures(found.ratio, 3)}; critical at 95 % {with_figures(found.critical, 3)}"
+    return Statistic(of, name, found.ratio, "", text, critical=found.critical)
 
 
 def _of_line(of: str, found: Line) -> Iterator[Statistic]:
-    yield Statistic(of, "Slope", found.slope, "", found.u_slope)
+    yield _with_u(of, "Slope", found.slope, found.u_slope)
     if not found.through_origin:
-        yield Statistic(of, "Intercept", found.intercept, "", found.u_intercept)
-    yield Statistic(of, "Residual standard deviation", found.s, "")
-    yield Statistic(of, "r²", found.r2, "")
-    yield Statistic(of, "Degrees of freedom", float(found.dof), "")
+        yield _with_u(of, "Intercept", found.intercept, found.u_intercept)
+    yield _plain(of, "Residual standard deviation", found.s)
+    yield _plain(of, "r²", found.r2, figures=6)
+    yield Statistic(of, "Degrees of freedom", float(found.dof), "", str(found.dof))

@@ -28,7 +28,7 @@ class Stock(Room):
     def test_a_calibration_is_used_by_a_later_session(self) -> None:
         stock = self.store(filled(self.section, "volumetric-calibration"), "Pipette 7").json()
         own = stock["calibrations"][0]
-        self.assertEqual([point.split(":")[0] for point in own["points"]], ["set to 0.5", "set to 1", "set to 3"])
+        self.assertEqual([point["label"] for point in own["points"]], ["set to 0.5", "set to 1", "set to 3"])
         shown = self.as_(self.instructor).get("/api/instruments").json()
         self.assertIn(("Pipette 7", own["slug"]), [(tool["short"], tool["slug"]) for tool in shown])
         later = self.bench_of("volumetric-calibration", {}, {"pipette": own["slug"]})

@@ -792,7 +792,7 @@ export interface components {
             name: string;
             base: string;
             kind: string;
-            points: string[];
+            points: components["schemas"]["Named"][];
             source: string;
             found_at: string;
         };
@@ -1018,6 +1018,7 @@ export interface components {
         Evaluation: {
             method: string;
             version: number;
+            trial_noun: string;
             /** Format: double */
             progress: number;
             hand: components["schemas"]["Hand"];
@@ -1266,6 +1267,11 @@ export interface components {
         /** @description What the thing will be called in plans. */
         NameRequest: {
             name: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Named: {
+            label: string;
+            text: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Need: {
@@ -1648,7 +1654,7 @@ export interface components {
         SessionPlan: {
             card: components["schemas"]["SessionCard"];
             options: components["schemas"]["OptionChosen"][];
-            instruments: string[];
+            instruments: components["schemas"]["Named"][];
             benches: components["schemas"]["BenchPlace"][];
             students: components["schemas"]["StudentPlace"][];
             samples: components["schemas"]["SampleGiven"][];
@@ -1696,6 +1702,7 @@ export interface components {
             /** Format: double */
             value: number;
             unit: string;
+            text: string;
             /** Format: double */
             u: number | null;
             /** Format: double */
@@ -1709,6 +1716,7 @@ export interface components {
             scope: string;
             trial: number | null;
             trial_name: string;
+            trial_short: string;
             state: string;
             wait_label: string;
             wait_seconds: number;

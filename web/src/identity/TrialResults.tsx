@@ -18,29 +18,37 @@ export function TrialResults({ results }: { results: Result[] }) {
   if (own.length === 0) return null;
   const rows = own.filter((one, place) => own.findIndex((other) => other.key === one.key) === place);
   const trials = [...new Set(own.map((result) => result.trial_name))];
+  const at = (row: Result, trial: string) =>
+    own.find((one) => one.key === row.key && one.trial_name === trial);
+  const named = (row: Result) => `${row.label}${row.unit && `, ${row.unit}`}`;
+  // Of many trials each has a line of its own, so that none runs off the page.
+  const down = trials.length > 3 && rows.length < trials.length;
+  const heads = down ? rows.map(named) : trials;
+  const lines = down
+    ? trials.map((trial) => ({ label: trial, cells: rows.map((row) => at(row, trial)) }))
+    : rows.map((row) => ({ label: named(row), cells: trials.map((trial) => at(row, trial)) }));
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <table style={{ borderCollapse: 'collapse', width: '100%', fontSize: 14.5 }}>
         <thead>
           <tr style={{ color: ink.inkSoft, fontSize: 13 }}>
             <td style={name} />
-            {trials.map((trial) => (
-              <th key={trial} scope="col" style={cell}>
-                {trial}
+            {heads.map((head) => (
+              <th key={head} scope="col" style={cell}>
+                {head}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => (
-            <tr key={row.key}>
+          {lines.map(({ label, cells }) => (
+            <tr key={label}>
               <th scope="row" style={name}>
-                {row.label}
-                {row.unit && `, ${row.unit}`}
+                {label}
               </th>
-              {trials.map((trial) => (
-                <td key={trial} style={cell}>
-                  <Cell result={own.find((one) => one.key === row.key && one.trial_name === trial)} />
+              {cells.map((result, place) => (
+                <td key={heads[place]} style={cell}>
+                  <Cell result={result} />
                 </td>
               ))}
             </tr>

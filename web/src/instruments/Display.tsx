@@ -7,6 +7,8 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
   const missing = text ? '_'.repeat(Math.max(0, tool.decimals - decimals)) : '';
   const filled = missing && !text.includes('.') ? `${text}.${missing}` : `${text}${missing}`;
   const balance = tool.kind === 'balance';
+  const unit = tool.unit.length * 9 + 12; // its place at the right end of the glass
+  const size = Math.min(29, (160 - unit) / (Math.max(filled.length, 1) * 0.64));
   return (
     <svg
       viewBox="0 0 250 230"
@@ -28,15 +30,15 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
       />
       <rect x={36} y={104} width={178} height={62} rx={6} fill={ink.liquid} stroke={ink.inkSoft} />
       <text
-        x={182}
+        x={208 - unit}
         y={147}
         textAnchor="end"
         fill={ink.ink}
-        style={{ fontFamily: FIGURES, fontSize: 29, letterSpacing: 0.5 }}
+        style={{ fontFamily: FIGURES, fontSize: size, letterSpacing: 0.5 }}
       >
         {filled || '–'}
       </text>
-      <text x={189} y={147} fill={ink.ink} style={{ fontFamily: FIGURES, fontSize: 15 }}>
+      <text x={208} y={147} textAnchor="end" fill={ink.ink} style={{ fontFamily: FIGURES, fontSize: 15 }}>
         {tool.unit}
       </text>
       <text x={125} y={190} textAnchor="middle" fill={ink.inkSoft} style={{ fontSize: 12 }}>

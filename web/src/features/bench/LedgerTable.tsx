@@ -5,7 +5,7 @@ import { Figure } from '../../identity/Figure';
 import { FIGURES, ink } from '../../identity/tokens';
 import { STATES } from '../../identity/Verdict';
 import type { Draft } from '../../queue/store';
-import { asSlot, sameSlot, trialName, type Bench, type Slot } from './hand';
+import { asSlot, sameSlot, type Bench, type Slot } from './hand';
 
 export const Table = styled('table')({
   borderCollapse: 'collapse',
@@ -88,7 +88,8 @@ function columnsOf(bench: Bench, pending: Draft[]): Column[] {
   const begun = [...new Set(pending.map((draft) => draft.trial ?? null))]
     .filter((number): number is number => number !== null && !known.some((trial) => trial.number === number))
     .sort((a, b) => a - b);
-  const name = (number: number) => trialName(bench, number).replace(/^.* /, '').replace('trial', 'rough');
+  const name = (number: number) =>
+    bench.evaluation.steps.find((step) => step.trial === number)?.trial_short ?? String(number);
   return [
     ...known.map((trial) => ({ ...trial, trial })),
     ...begun.map((number) => ({ number, name: name(number), why: '', state: 'open' })),
@@ -136,11 +137,10 @@ export function TrialReadings({ bench, pending, onChoose }: LedgerProps) {
 const opacity = ({ state }: Column) => (state === 'counted' || state === 'open' ? 1 : 0.65);
 
 function Head({ bench, trials }: { bench: Bench; trials: Column[] }) {
-  const named = bench.evaluation.steps.find((step) => step.trial !== null)?.trial_name ?? '';
   return (
     <thead>
       <tr>
-        <th>{named.replace(/^Rough /, '').replace(/ \d+$/, '')}</th>
+        <th>{bench.evaluation.trial_noun}</th>
         {trials.map((trial) => (
           <th key={trial.number} title={trial.why}>
             {trial.name}

@@ -14,7 +14,6 @@ interface Props {
 
 /** The unknowns or products, dealt out to the benches in turn; their accepted values stay hidden until release. */
 export function SamplesField({ samples, results, onChange }: Props) {
-  const [first] = results;
   const put = (at: number, sample: Sample) =>
     onChange(samples.map((old, place) => (place === at ? sample : old)));
   return (
@@ -24,7 +23,7 @@ export function SamplesField({ samples, results, onChange }: Props) {
           key={at}
           sx={{
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr auto' },
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fit, minmax(190px, 1fr))' },
             gap: 1,
             alignItems: 'start',
           }}
@@ -34,16 +33,19 @@ export function SamplesField({ samples, results, onChange }: Props) {
             value={sample.name}
             onChange={(event) => put(at, { ...sample, name: event.target.value })}
           />
-          {first && (
+          {results.map(({ key, label, unit }) => (
             <TextField
-              label={`Accepted ${first.label.toLowerCase()}${first.unit ? `, ${first.unit}` : ''}`}
-              value={sample.accepted[first.key] ?? ''}
+              key={key}
+              label={`Accepted ${label.toLowerCase()}${unit ? `, ${unit}` : ''}`}
+              value={sample.accepted[key] ?? ''}
               onChange={({ target }) =>
-                put(at, { ...sample, accepted: { ...sample.accepted, [first.key]: target.value } })
+                put(at, { ...sample, accepted: { ...sample.accepted, [key]: target.value } })
               }
-              slotProps={{ htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal' } }}
+              slotProps={{
+                htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal', maxLength: 40 },
+              }}
             />
-          )}
+          ))}
           <Button onClick={() => onChange(samples.filter((_, place) => place !== at))}>Remove</Button>
         </Box>
       ))}

@@ -20,6 +20,7 @@ import { Settled } from '../../identity/Settled';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
 import { Readings } from './Readings';
+import { Statistics } from './Statistics';
 import { PairMatrix } from '../../identity/PairMatrix';
 import { Pictures } from '../../identity/Pictures';
 import { PathBack } from '../../identity/PathBack';
@@ -148,7 +149,12 @@ function Results({ report, colour }: PartProps) {
           <ResultCard key={result.key} result={result} colour={colour} small />
         ))}
         <TrialResults results={evaluation.results} />
-        {!first && 'No result yet: readings are missing.'}
+        {!first && 'No result yet.'}
+        {evaluation.absent.map((reason) => (
+          <Box key={reason} sx={{ fontSize: 14, color: ink.inkSoft }}>
+            {reason}
+          </Box>
+        ))}
         {first?.comparison && <Comparison comparison={first.comparison} />}
         <Settled evaluation={evaluation} />
         {evaluation.agreement && (
@@ -174,6 +180,7 @@ function Budget({ report, colour }: PartProps) {
       <Box sx={{ mt: 1, color: ink.inkSoft }}>{first.advice}</Box>
       <Schools result={first} draws={report.draws[0]?.sentence ?? ''} />
       <BudgetTable lines={first.budget} unit={first.unit} />
+      <Statistics statistics={report.evaluation.statistics} />
       <Basis report={report} />
     </Sheet>
   );

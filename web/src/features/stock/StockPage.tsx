@@ -59,7 +59,7 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
             below={`${one.base} · ${one.source}`}
             action={out('calibrations', one.id)}
           >
-            <Pairs rows={one.points.map((point) => point.split(': ') as [string, string])} />
+            <Pairs rows={one.points.map(({ label, text }) => [label, text])} />
           </Item>
         ))}
       </Sheet>

@@ -82,7 +82,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         </Sheet>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Instruments at each bench">
-            <Pairs rows={plan.instruments.map((line) => line.split(': ') as [string, string])} />
+            <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
           </Sheet>
           {plan.timetables.map((one) => (
             <Sheet key={one.label} title="Who is where, when" note={one.label}>
