@@ -45,7 +45,7 @@ class Planning(Room):
     def test_what_does_not_go_together_is_refused_and_nothing_is_kept(self) -> None:
         before = Session.objects.count()
         for changes, sentence in (
-            ({"options": {"titrant": "milk"}}, "Did you mean"),
+            ({"options": {"titrant": "milk"}}, "There are “H2SO4”"),
             ({"options": {"c_t": "0"}}, "zero makes the result meaningless"),
             ({"options": {"M_s": "Xx9"}}, "not a chemical formula"),
             ({"instruments": {"burette": "balance-0.01"}}, "cannot be the burette"),

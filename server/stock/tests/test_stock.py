@@ -34,7 +34,7 @@ class Stock(Room):
         later = self.bench_of("volumetric-calibration", {}, {"pipette": own["slug"]})
         self.assertEqual(later.session.stock[own["slug"]]["name"], "Pipette 7")
         tool = sheet_of(later, []).stock[own["slug"]]
-        self.assertIn(f"{tool.corrected(3.0):.5f} ± ", own["points"][2])
+        self.assertIn(f"{tool.corrected(3.0):.5f} ± ", own["points"][2]["text"])
 
     def test_what_was_opened_keeps_what_it_used(self) -> None:
         own = self.store(filled(self.section, "volumetric-calibration"), "Pipette 7").json()["calibrations"][0]
