@@ -217,3 +217,6 @@ class HeatedSeries(TestCase):
         outcome = evaluate(HYDRATE, crucible(f"{dry:.3f}", f"{dry:.3f}", options={"task": "identify"}))
         self.assertEqual([f.code for f in outcome.findings], [])
         self.assertEqual([r.key for r in outcome.results], ["w"])
+        [found] = outcome.settled  # the answer of the whole work: said, not dropped because nothing is wrong with it
+        self.assertIn("The water content fits BaCl₂·2H₂O", found.what)
+        self.assertEqual(found.do, "Name it with this reason.")

@@ -108,7 +108,7 @@ class WhatIsWrongIsSaid(TestCase):
         self.says(("readings", 0, "role"), "scale", "no instrument role “scale”")
         self.says(("roles", 0, "default"), "burette-50-a", "none of balance")
         self.says(("roles", 0, "default"), "kitchen-scale", "no instrument")
-        self.says(("readings", 0, "when"), {"task": "guess"}, "“formula” or “identify”")
+        self.says(("readings", 0, "when"), {"task": "guess"}, "“formula”, “identify”")
         self.says(("readings", 0, "when"), {"weather": "fine"}, "weather")
         self.says(("readings", 3, "until"), None, "until")
         self.says(("faults", 0, "changes"), {"m_heated": "y + 1"}, "not-dry")

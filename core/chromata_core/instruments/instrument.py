@@ -27,6 +27,7 @@ class ErrorTerm:
     reading when ``relative``.
 
     ``shared``: one cause for every reading with this instrument, so repeating does not average it away.
+    ``by_load``: one cause for the same reading in every trial, where the same load stands on the balance.
     ``cause``: shared by every instrument in the room that names the same cause (the laboratory's temperature).
     ``on_delivery``: belongs to the volume delivered, so the starting reading does not carry it a second time.
     """
@@ -36,6 +37,7 @@ class ErrorTerm:
     half_width: str
     distribution: Distribution
     shared: bool = False
+    by_load: bool = False
     relative: bool = False
     on_delivery: bool = False
     cause: str = ""

@@ -43,8 +43,8 @@ def balance(
         slug, "balance", f"the {name}", name.capitalize(), "g", "0", high, step, decimals,
         "Wait until the display stands still. Copy every digit it shows, zeros too.",
         (
-            ErrorTerm("Balance linearity", "tolerance", linearity, "rectangular",
-                      basis=f"±{linearity} g at each weighing, uncorrelated: the treatment of EURACHEM/CITAC CG4, A2"),
+            ErrorTerm("Balance linearity", "tolerance", linearity, "rectangular", by_load=True,
+                      basis=f"±{linearity} g at each load, uncorrelated between loads (EURACHEM/CITAC CG4, A2) and the same at the same one"),
             ErrorTerm("Balance repeatability", "repeatability", repeatability, "normal",
                       basis="about one display step; common practice, no published source"),
             ErrorTerm("Balance display", "readability", step, "resolution", basis="readability d, d/√12"),

@@ -66,6 +66,7 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
             continue
         half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
         common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
+        common = common or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
             unit="%" if term.relative else read_with.unit,

@@ -18,10 +18,7 @@ from chromata_core.uncertainty.monte_carlo import Drawn, monte_carlo, tolerance
 from chromata_core.uncertainty.source import DIVISORS
 
 _WIDER = 2.1  # from here on U is clearly wider than the draws, and they must not seem to contradict it
-_FEW = (
-    " That is how wide the causes are; how little a spread of so few trials is worth itself is not in the draws but in "
-    "k = {:.2f}, so the stated U is wider."
-)
+_FEW = " The stated U is wider still, by k = {:.2f}: so few readings say little of how far they scatter."
 
 
 @dataclass(frozen=True, slots=True)

@@ -42,7 +42,7 @@ def _plain(of: str, label: str, value: float, unit: str = "", figures: int = 3) 
 
 
 def _with_u(of: str, label: str, value: float, u: float) -> Statistic:
-    return Statistic(of, label, value, "", f"{report(value, u).text} (standard uncertainty)", u)
+    return Statistic(of, label, value, "", f"{report(value, u).text} (u)", u)
 
 
 def _of_test(of: str, found: Suspect) -> Statistic:

@@ -20,6 +20,11 @@ STANDARD_STATE = (
     NumberOption("T_s", "Standard temperature", "0", "°C", "T_s", low="-1", fixed=True),
     NumberOption("p_s", "Standard pressure", repr(ATMOSPHERE / 1000), "kPa", "p_s", fixed=True),
 )
+# Water weighed in air: steel weights of 8.0 g/mL by convention, air of 1.2 mg/mL (OIML R 111, from memory).
+BUOYANCY = (
+    NumberOption("rho_air", "Density of the air", "0.0012", "g/mL", "ρ_air", fixed=True),
+    NumberOption("rho_weights", "Density of the balance's weights", "8.0", "g/mL", "ρ_w", fixed=True),
+)
 # Which conditions are “standard” is a school; 0 °C and 1 atm is the default (22.414 L/mol).
 STANDARD_CONDITIONS = (
     ChoiceOption(

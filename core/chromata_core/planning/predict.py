@@ -78,7 +78,7 @@ def _of_the_example(code: str) -> bool:
 def _expected(method: Method, bound: Bound, plan: Sheet) -> Sheet:
     """The worked example under these choices, as these instruments would show it."""
     readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
-    example = example_sheet(method, plan.options).given
+    example = example_sheet(method, bound.options).given
     given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
     return replace(plan, given=tuple(given))
 

@@ -1,5 +1,7 @@
 """Enthalpy of a reaction in a cup: acid and base, or a solid that dissolves."""
 
+from dataclasses import replace
+
 from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
 from chromata_core.method.outcome_checks import SignOf, TooSmall
@@ -29,7 +31,7 @@ _ACID, _SALT = {"process": "neutralisation"}, {"process": "dissolution"}
 
 METHOD = Method(
     slug="heat-of-reaction",
-    version=1,
+    version=2,
     family=CALORIMETRY,
     title="Heat of a reaction",
     question="How much heat does a mole give or take?",
@@ -46,8 +48,10 @@ METHOD = Method(
         ), "neutralisation"),
         NumberOption("c_a", "Acid concentration", "1.000", "mol/L", "c_a", "", "0.005", "normal95", "Acid concentration", when=_ACID),
         NumberOption("c_b", "Base concentration", "1.100", "mol/L", "c_b", "A little more than the acid, so that all acid reacts.", "0.005", "normal95", "Base concentration", when=_ACID),
-        NumberOption("rho", "Density of the solution", "1.02", "g/mL", "ρ", "0.5 mol/L sodium chloride: 1.02 g/mL.", low="0.5", when=_ACID),
-        cup.HEAT_CAPACITY,
+        NumberOption("rho", "Density of the solution", "1.02", "g/mL", "ρ", "0.5 mol/L sodium chloride: 1.02 g/mL.", "0.01", "rectangular", "Density of the solution, assumed", low="0.5", when=_ACID),
+        replace(cup.HEAT_CAPACITY, label="Heat capacity of the solution", limit="0.20", limit_distribution="rectangular",
+                limit_label="Heat capacity of the solution, assumed",
+                help="As of water. Half a mole of salt in a litre makes it about 4.0, from memory; the ± says so."),
         *cup.CUP,
         *cup.peak("extrapolated", "extreme"),
         NumberOption("H_lit", "Accepted enthalpy", "-55.8", "kJ/mol", "ΔH_lit",

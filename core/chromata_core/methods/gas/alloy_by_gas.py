@@ -31,12 +31,13 @@ from chromata_core.methods.gas import pressure
 from chromata_core.methods.weighing import tared
 
 _CYLINDER, _BALANCE, _BOTH = "cylinder", "balance", "both"
+_ML_OF_A_GRAM = "(1 - rho_air / rho_weights) / (water_density(T) - rho_air)"
 _GAS = "p_gas * V / (R * T)"
 _IMPOSSIBLE = "impossible composition: gas was lost, air was added, or a reading is wrong."
 
 METHOD = Method(
     slug="alloy-by-gas",
-    version=1,
+    version=2,
     family=GAS,
     title="An alloy by its hydrogen",
     question="How much zinc and how much aluminium are in an alloy?",
@@ -58,7 +59,7 @@ METHOD = Method(
         NumberOption("portions", "Weighed in so many portions", "2", symbol="N", help="For “weighed”: a balance has a capacity.", low="1", high="10",
                      when={"volume_by": _BALANCE}),
         NumberOption("apart", "Cylinder and balance agree within", "3", "mL", help="Common practice."),
-        *pressure.SOURCE, constants.R,
+        *pressure.SOURCE, constants.R, *constants.BUOYANCY,
         *constants.STANDARD_STATE,
         NumberOption("V_wanted", "Wanted gas at 0 °C and 1 atm", "200", "mL", help="What the collecting vessel holds well.", low="10", planning=True),
         NumberOption("w_expected", "Expected aluminium in the alloy", "10", "%", help="To plan with.", low="0.1", high="99.9", planning=True),
@@ -103,9 +104,9 @@ METHOD = Method(
         Quantity("recovery", "Hydrogen recovered from the pure metal", "last(share)", "%", "r_last", "bench"),
         Quantity("V_cyl", "Volume by cylinder", "poured(V_out, V_out, V_full)", "mL", "V_cylinder", when={"volume_by": _BOTH}),
         Quantity("V", "Gas volume", "poured(V_out, V_out, V_full)", "mL", "V", when={"volume_by": _CYLINDER}, positive="No gas was collected; read the portions again."),
-        Quantity("V", "Gas volume", "poured(m_out, V_out, V_full) / water_density(T)", "mL", "V", when={"volume_by": _BOTH},
+        Quantity("V", "Gas volume", f"poured(m_out, V_out, V_full) * {_ML_OF_A_GRAM}", "mL", "V", when={"volume_by": _BOTH},
                  positive="No gas was collected; weigh the portions again."),
-        Quantity("V", "Gas volume", "sum_of(m_out, portions) / water_density(T)", "mL", "V", when={"volume_by": _BALANCE},
+        Quantity("V", "Gas volume", f"sum_of(m_out, portions) * {_ML_OF_A_GRAM}", "mL", "V", when={"volume_by": _BALANCE},
                  positive="No gas was collected; weigh the portions again."),
         Quantity("n", "Hydrogen collected", _GAS, "mmol", "n_H₂"),
         Quantity("n_low", "Least possible, all zinc", "m / M_Zn", "mmol", "n_least"),
@@ -171,7 +172,7 @@ METHOD = Method(
         Slip("vapour-added", "the water vapour is added instead of taken off", "p_gas", "p_air + vapour_pressure(T)"),
         Slip("swapped", "zinc and aluminium are exchanged", "w_t", "m_Zn / m"),
         Slip("standard-volume", "22.4 L/mol is used at the room's temperature and pressure", "n", "p_s * V / (R * T_s)"),
-        Slip("last-portion", "only the last portion of water is counted", "V", "last(m_out) / water_density(T)", when={"volume_by": (_BALANCE, _BOTH)}),
+        Slip("last-portion", "only the last portion of water is counted", "V", f"last(m_out) * {_ML_OF_A_GRAM}", when={"volume_by": (_BALANCE, _BOTH)}),
     ),
     faults=(
         Fault("leak", "A joint leaks", {"m_out": "x * 0.985", "V_out": "x * 0.985"}, "Bubbles at a joint; the pure metal gives too little too.",

@@ -61,7 +61,7 @@ METHOD = Method(
         NumberOption("T_plan", "Expected temperature of the water", "22", "°C", "T_plan", "To foretell the volume before the metal goes in.",
                      low="5", high="40"),
         NumberOption("longest", "Longest ribbon", "40", "mm", help="More than that runs past the last mark of a 50 mL tube. Common practice."),
-        NumberOption("V_wanted", "Wanted volume of gas", "40", "mL", help="Tells the mass to cut.", low="1", planning=True),
+        NumberOption("V_wanted", "Wanted volume of gas", "38", "mL", help="Tells the mass to cut.", low="1", planning=True),
         *constants.STANDARD_CONDITIONS, constants.R, constants.GRAVITY, constants.ZERO,
         NumberOption("rho_Hg", "Density of mercury at 0 °C", "13.5951", "g/mL", "ρ_Hg", fixed=True),
         *agreement_options("1", "", "rad", "3"),
@@ -178,6 +178,17 @@ METHOD = Method(
             ("T", 2, None, "21.6"),
         ),
         {"levels": "column"},
+    ),
+    # Pieces cut to one length: where their mass is asked for, unlike ones would be two unknowns and no repeat.
+    more_examples=(
+        Example(
+            (
+                ("p_bar", None, None, "1009.4"),
+                ("L", 1, None, "37.5"), ("bubble", 1, None, "none"), ("end", 1, None, "gone"), ("V", 1, None, "37.36"), ("h", 1, None, "86.5"), ("T", 1, None, "21.4"),
+                ("L", 2, None, "37.5"), ("bubble", 2, None, "none"), ("end", 2, None, "gone"), ("V", 2, None, "37.48"), ("h", 2, None, "86.0"), ("T", 2, None, "21.6"),
+            ),
+            {"question": "m"},
+        ),
     ),
     trials=Trials("Trial", 2, 5, agree="y"),
     slips=(

@@ -19,7 +19,7 @@ def options(limit: str = "0.005") -> tuple[Option, ...]:
         ),
         NumberOption(LIMIT, "Constant mass: last two within", limit, "g",
                      help="0.005 g on a 0.001 g balance, 0.02 g on a 0.01 g balance. Common practice."),
-        NumberOption(TIMES, "How many times", "2", help="For “a fixed number of times”.", low="1", high="10"),
+        NumberOption(TIMES, "How many times", "2", low="1", high="10", when={SCHOOL: "fixed"}),
     )  # fmt: skip
 
 

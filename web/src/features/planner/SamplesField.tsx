@@ -23,7 +23,7 @@ export function SamplesField({ samples, results, onChange }: Props) {
           key={at}
           sx={{
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fit, minmax(190px, 1fr))' },
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(250px, 1fr))' },
             gap: 1,
             alignItems: 'start',
           }}
@@ -46,7 +46,12 @@ export function SamplesField({ samples, results, onChange }: Props) {
               }}
             />
           ))}
-          <Button onClick={() => onChange(samples.filter((_, place) => place !== at))}>Remove</Button>
+          <Button
+            sx={{ justifySelf: 'start' }}
+            onClick={() => onChange(samples.filter((_, place) => place !== at))}
+          >
+            Remove
+          </Button>
         </Box>
       ))}
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
