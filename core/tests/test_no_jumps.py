@@ -5,7 +5,9 @@ from unittest import TestCase
 
 import numpy as np
 
-from chromata_core.method.evaluate import evaluate
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.method.effects import example_sheet
+from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.methods.registry import method
 from chromata_core.uncertainty.replicates import spread_of
 from tests.sheets import titration
@@ -50,3 +52,25 @@ class NoJumps(TestCase):
                 k = 2.0 if not weight or variance**2 / weight > 50 else stats.t.ppf(0.975, max(variance**2 / weight, 1))
                 held += abs(values.mean()) <= k * np.sqrt(variance)
             self.assertGreater(held / len(trials), 0.885, unknown)
+
+
+class WhoseError(TestCase):
+    """Errors are correlated as the equipment is: by the load on a balance, by the thermometer in the tube."""
+
+    def test_the_linearity_of_a_balance_is_not_averaged_over_equal_loads(self) -> None:
+        """Ten deliveries of one volume: repeatability divides by √10, linearity stays whole (0.15 mg/√3 for 3.003 mL)."""
+        calibration = method("volumetric-calibration")
+        results = evaluate(calibration, example_sheet(calibration)).results
+        parts = {line.label: line for r in results if (r.key, r.trial) == ("V_mean", 3) for line in r.budget}
+        tool = next(instrument(role.default) for role in calibration.roles if "balance" in role.kinds)
+        limit = next(float(term.half_width) for term in tool.errors if term.label == "Balance linearity")
+        self.assertAlmostEqual(parts["Balance linearity"].u, limit / 3**0.5 * 1.00315, delta=2e-7)
+        self.assertTrue(parts["Balance repeatability"].input.startswith("10 ×"))
+
+    def test_two_thermometers_of_one_role_have_two_calibrations(self) -> None:
+        rates = method("rate-temperature")
+        sources = {
+            s.id for s in context_of(rates, example_sheet(rates)).computed.columns.sources if "thermometer" in s.id
+        }
+        shared = {one for one in sources if one.startswith("thermometer:T_")}
+        self.assertEqual(len({one.split(":")[1] for one in shared}), 2, sources)

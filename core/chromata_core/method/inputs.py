@@ -65,7 +65,7 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
         if (term.on_delivery and begins_delivery(reading, slot)) or (scatters and known_scatter):
             continue
         half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
-        common = term.cause or (f"{reading.role}:{term.label}" if term.shared else "")
+        common = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")
         common = common or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
@@ -73,6 +73,12 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
         )  # fmt: skip
         sources.append((source, si if term.relative else 1.0))
     return Input(si, tuple(sources))
+
+
+def _piece(bound: Bound, reading: Reading) -> str:
+    """Which piece of equipment a reading is made with: that of its role, or one of its own."""
+    role = next(role for role in bound.method.roles if role.key == reading.role)
+    return f"{role.key}:{reading.key}" if role.several else role.key
 
 
 def begins_delivery(reading: Reading, slot: Slot) -> bool:

@@ -143,12 +143,15 @@ Option = ChoiceOption | NumberOption | SubstanceOption | ListOption
 
 @dataclass(frozen=True, slots=True)
 class Role:
-    """A place for an instrument, with the kinds that fit it."""
+    """A place for an instrument, with the kinds that fit it. ``several``: each reading has a piece of its own, such as
+    a thermometer in each of two tubes, so that their calibrations are two.
+    """
 
     key: str
     label: str
     kinds: tuple[str, ...]
     default: str
+    several: bool = False
 
 
 @dataclass(frozen=True, slots=True)

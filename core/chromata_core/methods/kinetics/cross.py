@@ -23,7 +23,13 @@ AGREE: tuple[Option, ...] = (
     NumberOption("V_acid_plan", "Acid for a run", "2", "mL", low="0.1", planning=True),
 )  # fmt: skip
 ROLES = (
-    Role("thermometer", "Thermometers, one for each tube", ("thermometer", "glass thermometer"), "thermometer-0.1"),
+    Role(
+        "thermometer",
+        "Thermometers, one for each tube",
+        ("thermometer", "glass thermometer"),
+        "thermometer-0.1",
+        several=True,
+    ),
     Role("stopwatch", "Stopwatch", ("stopwatch",), "stopwatch-0.1s"),
 )
 READINGS: tuple[Reading | Observation, ...] = (
