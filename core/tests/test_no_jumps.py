@@ -58,7 +58,7 @@ class WhoseError(TestCase):
     """Errors are correlated as the equipment is: by the load on a balance, by the thermometer in the tube."""
 
     def test_the_linearity_of_a_balance_is_not_averaged_over_equal_loads(self) -> None:
-        """Ten deliveries of one volume: repeatability divides by √10, linearity stays whole (0.15 mg/√3 for 3.003 mL)."""
+        """Ten deliveries of one volume: repeatability divides by √10, linearity stays whole (0.15 mg/√3 for 3 mL)."""
         calibration = method("volumetric-calibration")
         results = evaluate(calibration, example_sheet(calibration)).results
         parts = {line.label: line for r in results if (r.key, r.trial) == ("V_mean", 3) for line in r.budget}

@@ -50,6 +50,18 @@ class Comparison(Room):
         self.assertIn("There is no reading", str(self.prepare(readings=[{"key": "nonsense", "text": "1"}]).json()))
         self.assertIn("give no result", str(self.prepare(readings=[]).json()))
 
+    def test_a_file_of_a_calibrated_instrument_brings_its_calibration(self) -> None:
+        """As the application itself writes it: the pipette delivers 20.40 mL where 20.00 are written."""
+        point = {"nominal": 20.0, "actual": 20.4, "u": 0.002}
+        own = {"base": "pipette-20-a", "name": "Pipette 7", "source": "weighed", "points": [point]}
+        plain = self.prepare()
+        self.assertEqual(plain.status_code, 200)
+        titrate(self.as_(self.student), self.bench, ("0.00", "22.60"), ("0.10", "22.68"))
+        before = self.seen()["results"][0]["value"]
+        made = self.prepare(calibrations={"own-1": own}, instruments={"pipette": "own-1"})
+        self.assertEqual(made.status_code, 200, made.content)
+        self.assertAlmostEqual(self.seen()["results"][0]["value"] / before, 20 / 20.4, places=9)
+
     def test_only_the_instructor_prepares_it(self) -> None:
         for who, status in ((self.student, 403), (self.assistant, 403), (self.stranger, 404)):
             body = {"name": OTHER, "file": "{}"}
