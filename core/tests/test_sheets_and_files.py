@@ -9,7 +9,8 @@ from unittest import TestCase
 from chromata_core.errors import SheetError
 from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import Given, Sheet, bind, resolve_options
+from chromata_core.method.options import resolve_options
+from chromata_core.method.sheet import Given, Sheet, bind
 from chromata_core.method.sheet_file import read_sheet, write_csv
 from chromata_core.methods.registry import method, methods
 from tests.sheets import titration

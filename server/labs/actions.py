@@ -11,7 +11,8 @@ from django.db import transaction
 from django.utils import timezone
 
 from chromata_core.method.as_json import to_json
-from chromata_core.method.sheet import Sheet, bind, resolve_options
+from chromata_core.method.options import resolve_options
+from chromata_core.method.sheet import Sheet, bind
 from chromata_core.method.vocabulary import Method
 from chromata_core.planning.timetable import orders
 from chromata_core.quantity.given import written_in

@@ -10,8 +10,9 @@ from django.utils import timezone
 from chromata_core.method.describe import parts_out, told_of_trials
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
+from chromata_core.method.options import active, resolve_options
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import Given, Sheet, active, bind, resolve_options
+from chromata_core.method.sheet import Given, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison

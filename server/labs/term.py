@@ -2,7 +2,8 @@
 
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.describe import options_chosen
-from chromata_core.method.sheet import Sheet, active, bind, resolve_options
+from chromata_core.method.options import active, resolve_options
+from chromata_core.method.sheet import Sheet, bind
 from chromata_core.method.vocabulary import Reading
 from chromata_core.planning.timetable import timetables
 from labs.declared import method_of

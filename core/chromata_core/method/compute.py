@@ -15,7 +15,8 @@ from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, Node, names
 from chromata_core.method.inputs import covered, inputs_of
-from chromata_core.method.sheet import VOID, Bound, listed
+from chromata_core.method.options import listed
+from chromata_core.method.sheet import VOID, Bound
 from chromata_core.method.vocabulary import (
     NumberOption,
     OwnError,

@@ -7,8 +7,9 @@ from decimal import Decimal
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.compute import Computed
 from chromata_core.method.figures_school import Known, as_decimal, shown
+from chromata_core.method.options import listed
 from chromata_core.method.outcome import Shown
-from chromata_core.method.sheet import Bound, listed
+from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import Quantity, Reading, Step
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed

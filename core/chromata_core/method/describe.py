@@ -12,8 +12,9 @@ from chromata_core.method.compute import mean_of
 from chromata_core.method.effects import Effect, example_sheet, slip_effects, what_if
 from chromata_core.method.evaluate import context_of, evaluate
 from chromata_core.method.explain import constants, explain, option_text, renames, symbols, without
+from chromata_core.method.options import holds
 from chromata_core.method.outcome import ResultOut, Shown, WorkedLine
-from chromata_core.method.sheet import Bound, holds
+from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import (
     ChoiceOption,
     ListOption,

@@ -17,7 +17,7 @@ from chromata_core.method.compute import Others, mean_of, summarise, trial_by_tr
 from chromata_core.method.context import Context, Place
 from chromata_core.method.generic_slips import AfterSlip, Variant, after_slips, generic_variants
 from chromata_core.method.inputs import inputs_of
-from chromata_core.method.sheet import active
+from chromata_core.method.options import active
 from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.typed import Typed, parse_reading

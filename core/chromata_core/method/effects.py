@@ -5,7 +5,8 @@ from dataclasses import dataclass, replace
 from math import isfinite
 
 from chromata_core.method.compute import Computed, compute
-from chromata_core.method.sheet import Bound, Given, Sheet, active, bind
+from chromata_core.method.options import active
+from chromata_core.method.sheet import Bound, Given, Sheet, bind
 from chromata_core.method.vocabulary import ChoiceOption, Example, Method, Quantity, Slip
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit

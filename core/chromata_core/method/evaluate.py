@@ -1,16 +1,12 @@
 """The engine's front door: a sheet in, everything the core has to say of it out."""
 
-from collections.abc import Mapping
 from math import inf, isfinite
 
-import numpy as np
-
-from chromata_core.errors import ChromataError, SheetError, unknown
-from chromata_core.formula.compute import numeric
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Name, names
+from chromata_core.formula.tree import Name
 from chromata_core.method.absent import absent
+from chromata_core.method.accepted import Accepted, compared, must_be_accepted, value_of_nature
 from chromata_core.method.compute import compute
 from chromata_core.method.context import Context, Place
 from chromata_core.method.diagnose import diagnose
@@ -19,7 +15,6 @@ from chromata_core.method.figures_school import figures_of
 from chromata_core.method.finding import SEVERITY, Finding, Level, gravest
 from chromata_core.method.outcome import (
     BudgetOut,
-    Comparison,
     Evaluation,
     Hand,
     OwnAnswer,
@@ -34,18 +29,15 @@ from chromata_core.method.pair_matrix import pair_matrix
 from chromata_core.method.progress import Task, current_task, guided, task_title, tasks
 from chromata_core.method.sheet import Sheet, Slot, bind
 from chromata_core.method.statistics_out import statistics_of
-from chromata_core.method.vocabulary import Method, NumberOption, Observation, Quantity, Reading, Series, Step
+from chromata_core.method.vocabulary import Method, Observation, Quantity, Reading, Series, Step
 from chromata_core.method.worst_case import worst_cases
-from chromata_core.quantity.given import read_in, written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
-from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.budget import Budget, BudgetLine, budget
 from chromata_core.uncertainty.columns import contributions_of, value_of
 from chromata_core.uncertainty.source import WORDS
 
-Accepted = Mapping[str, str]
 _SETTLED = ("identified",)  # good news that is an answer of the work, and not only a step that went well
 
 
@@ -58,7 +50,7 @@ def context_of(method: Method, sheet: Sheet) -> Context:
 
 def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> Evaluation:
     """Everything the core says of ``sheet``. ``accepted`` holds accepted values by result key, in the result's unit."""
-    _must_be_accepted(method, accepted or {})
+    must_be_accepted(method, accepted or {})
     at = context_of(method, sheet)
     findings = find(at)
     planned = tasks(at)
@@ -89,22 +81,6 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
     )
 
 
-def _must_be_accepted(method: Method, accepted: Accepted) -> None:
-    """SheetError for accepted values of nothing that can have one, or that are no numbers in its unit."""
-    known = {q.key: q for q in method.quantities if q.result and q.accepted}
-    problems = []
-    for key, text in accepted.items():
-        if key not in known:
-            problems.append(unknown("result with an accepted value", key, list(known)))
-            continue
-        try:
-            read_in(text, known[key].unit)
-        except ChromataError as error:
-            problems.append(f"Accepted value of “{known[key].label}”: {error.message}")
-    if problems:
-        raise SheetError(problems)
-
-
 def _replicates_pass(at: Context) -> bool:
     agreed, plan = at.computed.agreement, at.bound.method.trials
     enough = at.bound.most_trials if plan.each else plan.minimum
@@ -131,28 +107,14 @@ def _results_out(at: Context, accepted: Accepted) -> list[ResultOut]:
     found = result_places(at)
     worst = worst_cases(at) if found else {}
     return [
-        result_of(at, place, accepted.get(place[0].key) or _known(at, place), worst.get((place[0].key, place[1]), ""))
+        result_of(
+            at,
+            place,
+            accepted.get(place[0].key) or value_of_nature(at, *place),
+            worst.get((place[0].key, place[1]), ""),
+        )
         for place in found
     ]
-
-
-def _known(at: Context, place: Place) -> str | None:
-    """The value that nature fixes for a result, as text in its unit; None if it fixes none."""
-    quantity, trial = place
-    here = at.computed.bench if trial is None else at.computed.trials[trial]
-    if not quantity.known:
-        return None
-    option = next((o for o in at.bound.method.options if o.key == quantity.known), None)
-    if isinstance(option, NumberOption) and parse_reading(at.bound.options[option.key]).figures < 6:
-        return at.bound.options[option.key]
-    tree = parse_formula(quantity.known)
-    if any(name not in here for name in names(tree)):
-        return None
-    with np.errstate(all="ignore"):
-        value = float(np.real(numeric(tree)(here)).flat[0])
-    if not isfinite(value) or not value:
-        return None
-    return with_figures(unit(quantity.unit).from_si(value), 5)
 
 
 def stated(at: Context, quantity: Quantity, trial: int | None) -> tuple[float, Budget, float]:
@@ -190,7 +152,7 @@ def result_of(at: Context, place: Place, accepted: str | None, worst: str) -> Re
         worst_case=worst,
         budget=lines,
         advice=_advice(lines),
-        comparison=_compare(quantity, value, made.expanded * factor, accepted) if accepted else None,
+        comparison=compared(quantity, value, made.expanded * factor, accepted) if accepted else None,
     )
 
 
@@ -213,26 +175,6 @@ def _advice(lines: list[BudgetOut]) -> str:
     top = lines[0]
     least = f" {lines[-1].label} hardly matters." if len(lines) > 1 and lines[-1].share < 0.05 else ""
     return f"{top.label} makes {top.share:.0%} of the uncertainty.{least}"
-
-
-def _compare(quantity: Quantity, value: float, expanded: float, accepted: str) -> Comparison | None:
-    typed = read_in(accepted, quantity.unit)
-    true = float(typed.value)
-    plain_text = written_in(accepted, quantity.unit)
-    said = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text
-    if true == 0 or not isfinite(value):
-        return None
-    percent = (value - true) / true * 100
-    text = f"{'+' if percent >= 0 else '−'}{with_figures(abs(percent), 2)} %"
-    within = abs(value - true) <= expanded
-    holds = "holds" if within else "does not hold"
-    return Comparison(
-        accepted,
-        percent,
-        text,
-        within,
-        f"{text} from {f'{said} {quantity.unit}'.rstrip()}; the stated interval {holds} it.",
-    )
 
 
 def _level_at(findings: list[Finding], slot: Slot) -> Level:

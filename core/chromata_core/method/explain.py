@@ -9,8 +9,8 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Name, Negative, Node, names, rewritten
 from chromata_core.method.context import Context
 from chromata_core.method.evaluate import stated
+from chromata_core.method.options import listed
 from chromata_core.method.outcome import Shown, WorkedLine
-from chromata_core.method.sheet import listed
 from chromata_core.method.vocabulary import ListOption, NumberOption, Option, Quantity, Series, SubstanceOption
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures

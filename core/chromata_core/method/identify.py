@@ -7,7 +7,7 @@ from chromata_core.chemistry.molar_mass import formula_text, molar_mass
 from chromata_core.method.context import Context
 from chromata_core.method.finding import Finding
 from chromata_core.method.names import QuantityName
-from chromata_core.method.sheet import holds
+from chromata_core.method.options import holds
 from chromata_core.quantity.rounding import plain
 from chromata_core.uncertainty.budget import budget
 from chromata_core.uncertainty.columns import contributions_of, value_of

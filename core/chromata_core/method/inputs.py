@@ -7,7 +7,8 @@ import numpy as np
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
-from chromata_core.method.sheet import Bound, Slot, listed
+from chromata_core.method.options import listed
+from chromata_core.method.sheet import Bound, Slot
 from chromata_core.method.vocabulary import ListOption, NumberOption, Reading, Series, SubstanceOption
 from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.source import Input, Source, standard

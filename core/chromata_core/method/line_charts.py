@@ -7,8 +7,8 @@ from chromata_core.curves.line import CurveError, Line, line
 from chromata_core.method.chart import Chart, ChartArea, ChartLine, ChartMark, Point, axis
 from chromata_core.method.context import Context
 from chromata_core.method.names import ListName, NumberName, QuantityName, SeriesName
+from chromata_core.method.options import holds
 from chromata_core.method.rules import curve_of
-from chromata_core.method.sheet import holds
 from chromata_core.quantity.rounding import plain, with_figures
 
 

@@ -10,8 +10,8 @@ from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.checks import Within
 from chromata_core.method.names import When, misnamed
+from chromata_core.method.options import active, resolve_options
 from chromata_core.method.schools import AGREEMENT
-from chromata_core.method.sheet import active, resolve_options
 from chromata_core.method.units_fit import misfits
 from chromata_core.method.vocabulary import (
     ChoiceOption,

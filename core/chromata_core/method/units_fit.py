@@ -7,8 +7,8 @@ from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node
+from chromata_core.method.options import active
 from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.sheet import active
 from chromata_core.method.vocabulary import (
     ListOption,
     Method,

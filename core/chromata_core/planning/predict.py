@@ -7,8 +7,9 @@ from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.describe import PartOut, parts_out
 from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
+from chromata_core.method.options import holds
 from chromata_core.method.outcome import BudgetOut
-from chromata_core.method.sheet import Bound, Sheet, bind, holds
+from chromata_core.method.sheet import Bound, Sheet, bind
 from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.planning.timetable import Timetable, timetables

@@ -9,8 +9,9 @@ import numpy as np
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.method.inputs import inputs_of
+from chromata_core.method.options import active
 from chromata_core.method.preparation import Supply
-from chromata_core.method.sheet import Bound, active
+from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import (
     NumberOption,
 )

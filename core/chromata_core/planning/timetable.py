@@ -8,8 +8,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from math import ceil
 
+from chromata_core.method.options import listed
 from chromata_core.method.preparation import Shared
-from chromata_core.method.sheet import Bound, listed
+from chromata_core.method.sheet import Bound
 from chromata_core.method.vocabulary import (
     ListOption,
 )
