@@ -50,7 +50,7 @@ class Correcting(BrowserCase):
         expect(page.get_by_text("23.56 may be read upside down: 22.44?").first).to_be_visible()
         page.get_by_role("button", name="Write 22.44").click()
         page.get_by_role("button", name="Keep reading").click()
-        expect(page.get_by_text("Two within 0.06 mL.")).to_be_visible()
+        expect(page.get_by_text("Two agree within 0.06 mL.")).to_be_visible()
 
 
 class FastHands(BrowserCase):

@@ -38,7 +38,7 @@ class EveryBench(BenchCase):
         ]
         with_third = {(key, trial, index): self.typed(text) for key, trial, index, text in texts if key not in _SEEN}
         self.follow(page, bench, {**readings, **with_third})
-        expect(page.get_by_text("Two within").first).to_be_visible()
+        expect(page.get_by_text("Two agree").first).to_be_visible()
         expect(page.get_by_text("10.379").first).to_be_visible()
 
     def test_a_curve_grows_and_a_volume_that_does_not_is_stopped(self) -> None:

@@ -80,7 +80,7 @@ class Light(BenchCase):
         self.follow(page, bench, {("A_x", 1, 2): dilute})
         expect(page.get_by_text("0.0255").first).to_be_visible()
         expect(page.get_by_text("The way back to the sample").first).to_be_visible()
-        expect(page.get_by_role("img", name="4 standards; they lie within").first).to_be_visible()
+        expect(page.get_by_role("img", name="4 standards; they scatter by s =").first).to_be_visible()
 
     def test_a_spectrum_is_taken_over_from_a_file(self) -> None:
         page, bench = self.bench_of("beer-lambert", {"wavelength_by": "spectrum"})

@@ -73,7 +73,7 @@ class PlanToReport(BrowserCase):
         page.get_by_role("button", name="The colour held for 30 s").click()
         reading(page, "21.78", "Burette, end, trial 1")
         trial(page, 2, "0.10", "21.64")
-        expect(page.get_by_text("Two within 0.00 mL.")).to_be_visible()
+        expect(page.get_by_text("Two agree within 0.00 mL.")).to_be_visible()
         reading_own(page, "0.1077")
         for answer in ("The burette.", "It does not change the amount.", "Too high."):
             page.get_by_label("Your answer").fill(answer)

@@ -19,7 +19,7 @@ class Rates(BenchCase):
         apart = looked_at("99.0", "Two runs of the same kind must lie within 10 %")
         self.follow(page, bench, {("clear", 1, None): cloudy, ("t", 1, 2): apart})
         expect(page.get_by_text("43.4").first).to_be_visible()
-        expect(page.get_by_role("img", name="4 points. They lie within").first).to_be_visible()
+        expect(page.get_by_role("img", name="4 points. They scatter by s =").first).to_be_visible()
 
     def test_the_stopwatch_of_the_bench_runs_through_a_reload(self) -> None:
         page, _ = self.bench_of("rate-concentration")
