@@ -44,7 +44,9 @@ def with_entries(bench: Bench) -> list[Entry]:
 def evaluation_of(bench: Bench, with_accepted: bool) -> Evaluation:
     """What the core says of a bench, computed once for what stands on its sheet."""
     accepted = tuple(sorted(accepted_values(bench).items())) if with_accepted else ()
-    return _evaluated(bench.pk, bench.session.state, given_of(bench.entries.all()), accepted)
+    # A plan may still change, and with it what its empty sheets are worth.
+    evaluated = _evaluated.__wrapped__ if bench.session.state == Session.State.PLANNED else _evaluated
+    return evaluated(bench.pk, bench.session.state, given_of(bench.entries.all()), accepted)
 
 
 @lru_cache(maxsize=1024)

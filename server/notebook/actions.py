@@ -1,6 +1,7 @@
 """The one way to write at a bench: checked, in one transaction, chained to what was written before."""
 
 import logging
+from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
@@ -86,6 +87,8 @@ class _Record:
     def __init__(self, bench: Bench, author: Person) -> None:
         self.bench, self.author = bench, author
         self.entries = list(bench.entries.order_by("sequence"))
+        self.here = {place(entry): entry for entry in standing(self.entries)}
+        self.said = Counter(entry.key for entry in self.entries if entry.key in TALK)
         self.added = 0
         self.bound: Bound | None = None
 
@@ -105,10 +108,9 @@ class _Record:
             return ""
         if len(self.entries) >= _MOST_ENTRIES:
             return f"This bench's record holds {_MOST_ENTRIES} entries and is full. Ask your instructor."
-        said = [entry for entry in self.entries if entry.key in TALK]
-        if draft.key == "photo" and sum(entry.key == "photo" for entry in said) >= _MOST_PHOTOS:
+        if draft.key == "photo" and self.said["photo"] >= _MOST_PHOTOS:
             return f"This bench has {_MOST_PHOTOS} photos, and more are not kept. Choose what shows most."
-        if draft.key in TALK and len(said) >= _MOST_SAID:
+        if draft.key in TALK and self.said.total() >= _MOST_SAID:
             return f"This bench has {_MOST_SAID} notes and calls, and more are not kept. Tell your instructor by word."
         return ""
 
@@ -135,7 +137,7 @@ class _Record:
 
     def _place_problem(self, draft: Draft) -> str:
         """What is corrected is what stands in that very place now; only some places are written again without."""
-        here = next((e for e in standing(self.entries) if place(e) == (draft.key, draft.trial, draft.index)), None)
+        here = self.here.get((draft.key, draft.trial, draft.index))
         if draft.supersedes is not None:
             if here is None or here.id != draft.supersedes:
                 return "Somebody corrected this reading in the meantime. Look at it again before you correct it."
@@ -173,6 +175,10 @@ class _Record:
             return _ELSEWHERE
         self.entries.append(entry)
         self.added += 1
+        if entry.key in TALK:
+            self.said[entry.key] += 1
+        else:
+            self.here[place(entry)] = entry
         return ""
 
     def _before(self, last: Entry | None) -> str:

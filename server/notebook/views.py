@@ -12,7 +12,7 @@ from chromata_core.method.outcome import Verdict
 from chromata_core.method.sheet import Given
 from config.answers import answer, asked, shape
 from config.errors import Refused
-from config.throttles import Trying
+from config.throttles import Trying, Writing
 from labs.declared import method_of
 from labs.policy import bench_for
 from notebook.actions import Draft, Kept, write
@@ -32,6 +32,7 @@ from people.policy import person_of
 class Entries(APIView):
     """The bench's record."""
 
+    throttle_classes = (Writing,)
     largest_body = 2_500_000  # a photo in base64, and some readings beside it
 
     @extend_schema(operation_id="entries", responses=EntrySerializer(many=True))
@@ -55,6 +56,7 @@ class Entries(APIView):
 class Curve(APIView):
     """A logged curve, taken over from a file."""
 
+    throttle_classes = (Writing,)
     largest_body = 450_000
 
     @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=KeptSerializer(many=True))

@@ -10,7 +10,7 @@ from django.test import Client, SimpleTestCase, TestCase
 
 from chromata_core.method.effects import example_sheet
 from chromata_core.methods.registry import method
-from config.throttles import PerPerson, Trying, Working
+from config.throttles import PerPerson, Trying, Working, Writing
 from labs import actions
 from labs.models import Bench, Session
 from notebook.seals import RecordCheck, check_record
@@ -80,7 +80,7 @@ class Room(Furnished, TestCase):
 
 def unhurried(case: SimpleTestCase) -> None:
     """Lifts the limits of how often one person may ask, for a test that asks everything."""
-    for throttle in (PerPerson, Trying, Working):
+    for throttle in (PerPerson, Trying, Working, Writing):
         lifted = patch.object(throttle, "rate", "100000/min")
         lifted.start()
         case.addCleanup(lifted.stop)
