@@ -1,4 +1,4 @@
-"""Does one student who asks for reports without end make the floor wait? Median answer of the floor alone, and beside it.
+"""Does one student who asks for reports without end make the floor wait? Its median answer alone, and beside that.
 
 bin/bench starving        against a demo that runs: URL=http://127.0.0.1:8000
 """
