@@ -17,6 +17,7 @@ from chromata_core.simulation.walk import follow
 from chromata_core.simulation.weighed_deliveries import deliver
 from labs import actions
 from labs.declared import method_of
+from labs.demo.hours import at_work
 from labs.demo.writing import Pen
 from labs.models import Bench, Session
 from people.models import Person, Section
@@ -34,14 +35,14 @@ _PIPETTES = ((-0.0041, 0.0021), (0.0008, 0.0015), (0.0012, 0.0061), (-0.0003, 0.
 
 def make_pasts(section: Section, now: datetime) -> None:
     """All of them."""
-    _hydrate(section, now - timedelta(days=13, hours=3))
-    _pipettes(section, now - timedelta(days=20, hours=2))
-    _lime(section, now - timedelta(days=9, hours=1))
-    _tubes(section, now - timedelta(days=27, hours=2))
-    _ice(section, now - timedelta(days=34, hours=3))
-    _nickel_bath(section, now - timedelta(days=41, hours=1))
-    _cells(section, now - timedelta(days=48, hours=2))
-    _cross(section, now - timedelta(days=55, hours=3))
+    _hydrate(section, at_work(now, -13, 9))
+    _pipettes(section, at_work(now, -20, 13))
+    _lime(section, at_work(now, -9, 10))
+    _tubes(section, at_work(now, -27, 14))
+    _ice(section, at_work(now, -34, 9))
+    _nickel_bath(section, at_work(now, -41, 13))
+    _cells(section, at_work(now, -48, 10))
+    _cross(section, at_work(now, -55, 9))
 
 
 def _opened(section: Section, slug: str, title: str, start: datetime, options: dict[str, str], benches: int,

@@ -8,6 +8,7 @@ from django.utils import timezone
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
 from labs import actions
 from labs.declared import method_of
+from labs.demo.hours import at_work
 from labs.demo.pasts import make_pasts
 from labs.demo.writing import Pen
 from labs.live import evaluation_of
@@ -28,9 +29,9 @@ def make_sessions(section: Section) -> None:
     """All of them."""
     now = timezone.now().replace(second=0, microsecond=0)
     make_pasts(section, now)
-    _past(section, now - timedelta(days=6, hours=2))
+    _past(section, at_work(now, -6, 9))
     _running(section, now - timedelta(minutes=52))
-    _planned(section, now + timedelta(days=7))
+    _planned(section, at_work(now, 7, 13))
 
 
 def _bench_data(session: Session, true: float, seed: int, trials: int) -> SimulatedBench:

@@ -5,6 +5,7 @@ from statistics import mean, stdev
 
 from django.core.management import call_command
 from django.test import TestCase
+from django.utils import timezone
 
 from experiments.actions import latest, looked_at
 from experiments.models import Experiment
@@ -26,6 +27,12 @@ class Demo(TestCase):
         self.assertEqual(
             [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8]
         )
+
+    def test_sessions_stand_at_hours_when_people_work(self) -> None:
+        """But for the running one, which is running now."""
+        for session in Session.objects.exclude(state="open"):
+            at = timezone.localtime(session.starts_at)
+            self.assertTrue(at.weekday() < 5 and 8 <= at.hour <= 15, f"{session.title}: {at}")
 
     def test_every_past_bench_is_finished_and_whole(self) -> None:
         for bench in Bench.objects.filter(session__state="closed").exclude(session__method="acid-base-titration"):
