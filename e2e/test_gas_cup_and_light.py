@@ -28,7 +28,7 @@ class Gas(BenchCase):
 
         self.follow(page, bench, {("V_pure", None, 1): leaking})
         expect(page.get_by_text("9.3").first).to_be_visible()
-        expect(page.get_by_role("img", name="Trial 2: 8.95 mmol, inside the").first).to_be_visible()
+        expect(page.get_by_role("img", name="Trial 2: 8.96 mmol, inside the").first).to_be_visible()
 
 
 class Cup(BenchCase):

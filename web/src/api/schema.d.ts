@@ -1001,6 +1001,7 @@ export interface components {
             half_width: string;
             distribution: components["schemas"]["DistributionEnum"];
             shared: boolean;
+            by_load: boolean;
             relative: boolean;
             on_delivery: boolean;
             cause: string;
