@@ -50,6 +50,13 @@ class OnlyArithmetic(TestCase):
         self.assertEqual(plain_text(parse_formula("a - (b - c)"), str), "a − (b − c)")
         self.assertEqual(plain_text(parse_formula("a / (b / c)"), str), "a / (b / c)")
 
+    def test_the_base_of_a_power_keeps_its_brackets(self) -> None:
+        """Otherwise (−a)² reads as −a², and (a/b)² as a/b²."""
+        self.assertEqual(plain_text(parse_formula("(-a) ** 2"), str), "(−a)^2")
+        self.assertEqual(plain_text(parse_formula("(a ** 2) ** 3"), str), "(a^2)^3")
+        self.assertIn("<mo>(</mo><mfrac>", mathml(parse_formula("(a / b) ** 2"), symbol_mathml))
+        self.assertNotIn("<mo>(</mo>", mathml(parse_formula("a / b * c"), symbol_mathml))
+
 
 class Units(TestCase):
     def test_conversions_people_need(self) -> None:

@@ -52,8 +52,12 @@ def _told(function: str, arguments: tuple[Node, ...]) -> tuple[Node, ...]:
 
 def _wrapped(node: Node, needed: int, render: Render) -> str:
     inside = mathml(node, render)
-    weak = isinstance(node, Binary) and node.operator != "/" and _STRENGTH[node.operator] < needed
-    return f"<mrow><mo>(</mo>{inside}<mo>)</mo></mrow>" if weak or isinstance(node, Negative) else inside
+    return f"<mrow><mo>(</mo>{inside}<mo>)</mo></mrow>" if _weak(node, needed) else inside
+
+
+def _weak(node: Node, needed: int) -> bool:
+    """Whether ``node`` wants brackets where it stands: (−a)² is not −a², and (a / b)² is not a / b²."""
+    return isinstance(node, Negative) or (isinstance(node, Binary) and _STRENGTH[node.operator] < needed)
 
 
 def plain_text(node: Node, render: Render) -> str:
@@ -72,9 +76,10 @@ def plain_text(node: Node, render: Render) -> str:
             here = _STRENGTH[operator]
             sign = {"*": " × ", "/": " / ", "**": "^"}.get(operator, f" {_SHOWN.get(operator, operator)} ")
             after = here + 1 if operator in "-/" else here
-            return f"{_bracketed(left, 2 if operator == '/' else here, render)}{sign}{_bracketed(right, after, render)}"
+            before = {"/": 2, "**": here + 1}.get(operator, here)
+            return f"{_bracketed(left, before, render)}{sign}{_bracketed(right, after, render)}"
 
 
 def _bracketed(node: Node, needed: int, render: Render) -> str:
     inside = plain_text(node, render)
-    return f"({inside})" if isinstance(node, Binary) and _STRENGTH[node.operator] < needed else inside
+    return f"({inside})" if _weak(node, needed) else inside
