@@ -14,11 +14,17 @@ const LONGEST = 1_800_000; // characters of one request: pictures are long, read
 // Refusals of what was sent. Any other is about who asks or when, and the same entries may be welcome later.
 const UNREADABLE = [400, 404, 413, 415, 422];
 
-/** Sends what waits. Answers with the sentences of refused entries; throws when it cannot be sent now. */
-export async function send(bench: number, author: Author): Promise<string[]> {
+/** Sends what waits, also what is written meanwhile, and tells at once what the server has kept. Answers with the sentences of refused entries; throws when it cannot be sent now. */
+export async function send(
+  bench: number,
+  author: Author,
+  onKept: (drafts: Draft[]) => void,
+): Promise<string[]> {
   const problems: string[] = [];
   for (let drafts = await ready(bench, author); drafts.length > 0; drafts = await ready(bench, author)) {
     const { answers, unread } = await sent(batch(drafts), (entries) => post(bench, author, entries));
+    const kept = new Set(answers.filter((answer) => answer.kept).map((answer) => answer.id));
+    onKept(drafts.filter((draft) => kept.has(draft.id)));
     await Promise.all(answers.map((answer) => drop(answer.id)));
     await Promise.all(unread.map(({ id, problem }) => hold(id, problem)));
     problems.push(...answers.filter((answer) => !answer.kept).map((answer) => answer.problem));

@@ -50,9 +50,7 @@ export function useOutbox(bench: number, author: Author): Outbox {
     const here = await show();
     if (here.length === 0 && acknowledged.current.length === 0) return;
     try {
-      const problems = await send(bench, { id, name });
-      const kept = new Set((await of(bench, { id, name })).map((one) => one.id));
-      acknowledged.current.push(...here.filter((draft) => !kept.has(draft.id)));
+      const problems = await send(bench, { id, name }, (drafts) => acknowledged.current.push(...drafts));
       setOnline(true);
       setTrouble('');
       if (problems.length > 0) setRefused(problems);
