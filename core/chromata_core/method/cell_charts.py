@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from chromata_core.chemistry.standard_potentials import METALS, metal_potential
-from chromata_core.method.cell_checks import rungs
+from chromata_core.method.cell_checks import measured, rungs
 from chromata_core.method.chart import Chart, ChartLine, ChartMark
 from chromata_core.method.context import Context
 from chromata_core.method.names import ReadingName
@@ -20,8 +20,7 @@ class PairsOfMetals:
 
     def draw(self, at: Context) -> Chart | None:
         """From the first pair on."""
-        made = [(n, pair, at.typed(self.reading, n)) for n, pair in enumerate(at.bound.pairs, 1)]
-        done = [(n, pair, float(typed.value)) for n, pair, typed in made if typed is not None]
+        planned, done = list(enumerate(at.bound.pairs, 1)), measured(at, self.reading)
         if not done:
             return None
         poles = ", ".join(
@@ -32,10 +31,10 @@ class PairsOfMetals:
             self.key, self.title, "", "V", f"Cathode over anode: {poles}.",
             [
                 ChartLine("Measured", "bars", [(float(n), volts) for n, _, volts in done]),
-                ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair, _ in made]),
+                ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair in planned]),
             ],
             [], [],
-            ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair, _ in made],
+            ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair in planned],
         )  # fmt: skip
 
 

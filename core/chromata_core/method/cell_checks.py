@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from chromata_core.chemistry.standard_potentials import METALS
+from chromata_core.chemistry.standard_potentials import METALS, MetalPair
 from chromata_core.curves.ladder import Ladder, ladder
 from chromata_core.curves.line import CurveError
 from chromata_core.method.context import Context
@@ -65,7 +65,8 @@ class BadContact:
         if found is None or found.suspect is None:
             return
         plus, minus = found.suspect
-        trial = next(n for n, pair in enumerate(at.bound.pairs, 1) if (pair.plus, pair.minus) == found.suspect)
+        pairs = enumerate(at.bound.pairs, 1)
+        trial = at.last_try(next(n for n, pair in pairs if (pair.plus, pair.minus) == found.suspect))
         off = found.residuals[found.suspect]
         yield Finding(
             "bad-contact", "repeat", f"{METALS[plus].capitalize()}–{METALS[minus]} disagrees with all the other pairs.",
@@ -75,14 +76,20 @@ class BadContact:
         )  # fmt: skip
 
 
+def measured(at: Context, reading: str) -> list[tuple[int, MetalPair, float]]:
+    """Every pair that was measured, with its number in the plan and what its last try that counts shows, V."""
+    tries = [(n, pair, at.last_try(n)) for n, pair in enumerate(at.bound.pairs, 1)]
+    return [
+        (n, pair, float(typed.value))
+        for n, pair, trial in tries
+        if trial not in at.computed.voided and (typed := at.typed(reading, trial)) is not None
+    ]
+
+
 def rungs(at: Context, reading: str) -> Ladder | None:
     """The ladder of half-cells from every pair measured so far; None while the metals are not connected."""
-    measured = {
-        (pair.plus, pair.minus): float(typed.value)
-        for n, pair in enumerate(at.bound.pairs, 1)
-        if (typed := at.typed(reading, n)) is not None and n not in at.computed.voided
-    }
+    known = {(pair.plus, pair.minus): volts for _, pair, volts in measured(at, reading)}
     try:
-        return ladder(measured, at.bound.pairs[-1].minus)
+        return ladder(known, at.bound.pairs[-1].minus)
     except (CurveError, IndexError):
         return None

@@ -352,7 +352,7 @@ def _choose(
 ) -> tuple[Agreement | None, tuple[int, ...]]:
     """The trials to be averaged: never the rough one, never a void one, and of the rest those that agree."""
     plan = bound.method.trials
-    usable = [n for n in sorted(trials) if n >= 1 and n not in voided and _complete(bound, trials[n])]
+    usable = [n for n in trials if n >= 1 and n not in voided and _complete(bound, trials[n])]
     if not plan.agree or len(usable) < 2:
         return None, tuple(usable)
     quantity = next(q for q in bound.quantities if q.key == plan.agree)

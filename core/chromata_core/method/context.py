@@ -37,7 +37,19 @@ class Context:
         if number is None:
             return "the bench"
         noun = self.bound.method.trials.noun.lower()
-        return f"the rough {noun}" if self.bound.rough and number == 0 else f"{noun} {number}"
+        if self.bound.rough and number == 0:
+            return f"the rough {noun}"
+        return f"{noun} {self.bound.place(number)}{self.again(number)}"
+
+    def again(self, number: int) -> str:
+        """“, try 2” behind the name of a planned trial that is made again."""
+        tries = self.bound.tries(number)
+        return f", try {tries}" if tries > 1 else ""
+
+    def last_try(self, planned: int) -> int:
+        """The trial that stands for a planned one: its last that counts, or its last."""
+        tries = [n for n in self.computed.trials if self.bound.place(n) == planned]
+        return max([n for n in tries if n not in self.computed.voided] or tries, default=planned)
 
     def is_rough(self, trial: int | None) -> bool:
         """Whether ``trial`` is the rough one, which is never judged nor averaged."""
@@ -71,7 +83,9 @@ class Context:
     def planned(self, option: str, trial: int) -> Decimal:
         """What a list option plans for ``trial``, in its unit."""
         planned = next(one for one in self.bound.lists if one.key == option)
-        return listed(planned, self.bound.options[option])[trial - 1]
+        place = self.bound.place(trial)
+        assert place is not None
+        return listed(planned, self.bound.options[option])[place - 1]
 
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""

@@ -30,10 +30,11 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
     example = method.example if options is None else _example_under(method, options)
     sheet = Sheet(example.options if options is None else options, example.instruments)
     bound = bind(method, sheet)
+    last = bound.planned or bound.most_trials
     given = tuple(
         Given(key, text, trial, index)
         for key, trial, index, text in example.readings
-        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= bound.most_trials
+        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= last
     )
     return replace(sheet, given=given)
 

@@ -83,8 +83,8 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
 
 def _replicates_pass(at: Context) -> bool:
     agreed, plan = at.computed.agreement, at.bound.method.trials
-    enough = at.bound.most_trials if plan.each else plan.minimum
-    return len(at.computed.counted) >= enough and (agreed is None or agreed.agree)
+    made = {at.bound.place(n) for n in at.computed.counted}
+    return len(made) >= (at.bound.planned or plan.minimum) and (agreed is None or agreed.agree)
 
 
 def find(at: Context) -> list[Finding]:
@@ -225,7 +225,9 @@ def _as_read(at: Context, quantity: Quantity) -> bool:
 def _short(at: Context, number: int) -> str:
     """What stands above the column of a trial: “rough”, “2”, “Cu–Zn”."""
     pair = at.bound.pair(number)
-    return "rough" if at.is_rough(number) else f"{pair.plus}–{pair.minus}" if pair else str(number)
+    if at.is_rough(number):
+        return "rough"
+    return (f"{pair.plus}–{pair.minus}" if pair else f"{at.bound.place(number)}") + at.again(number)
 
 
 def _trial(at: Context, number: int, findings: list[Finding]) -> TrialOut:

@@ -122,8 +122,9 @@ def number_text(at: Context, key: str, trial: int | None, row: int | None = None
             return f"{at.bound.options[key]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, ListOption):
             values = [str(value) for value in listed(option, at.bound.options[key])]
-            place = (trial - 1 if trial else None) if at.bound.by_trial(option) else row
-            return f"{_row(values) if place is None else values[place]} {option.unit}".rstrip()
+            if at.bound.by_trial(option) and trial:
+                row = (at.bound.place(trial) or 1) - 1
+            return f"{_row(values) if row is None else values[row]} {option.unit}".rstrip()
         if option.key == key and isinstance(option, SubstanceOption):
             return f"{with_figures(value_of(at.computed.bench[key]) * 1000, 6)} g/mol"
     reading = at.reading(key)

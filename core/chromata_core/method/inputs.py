@@ -28,9 +28,12 @@ def _constants(bound: Bound) -> dict[object, Input]:
             found[option.key] = _number_input(bound, option)
         elif isinstance(option, ListOption):
             scale = unit(option.unit)
-            for place, value in enumerate(listed(option, bound.options[option.key]), 1):
-                slot = (option.key, place, None) if bound.by_trial(option) else (option.key, None, place)
-                found[slot] = Input(scale.to_si(float(value)))
+            values = [Input(scale.to_si(float(value))) for value in listed(option, bound.options[option.key])]
+            if bound.by_trial(option):
+                trials = {*range(1, len(values) + 1), *(trial for trial in bound.trial_numbers() if trial)}
+                found |= {(option.key, trial, None): values[(trial - 1) % len(values)] for trial in trials}
+            else:
+                found |= {(option.key, None, row): value for row, value in enumerate(values, 1)}
     return found
 
 

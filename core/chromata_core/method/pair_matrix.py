@@ -16,7 +16,7 @@ def pair_matrix(at: Context, findings: Sequence[Finding]) -> PairMatrix | None:
     if not pairs or reading is None:
         return None
     metals = list(dict.fromkeys(metal for pair in pairs for metal in (pair.plus, pair.minus)))
-    cells = [_cell(at, reading.key, n, pair, findings) for n, pair in enumerate(pairs, 1)]
+    cells = [_cell(at, reading.key, at.last_try(n), pair, findings) for n, pair in enumerate(pairs, 1)]
     return PairMatrix(reading.key, reading.label, reading.unit, metals, [METALS[metal] for metal in metals], cells)
 
 

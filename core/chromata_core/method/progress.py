@@ -39,15 +39,19 @@ def tasks(at: Context) -> list[Task]:
 
 
 def planned_trials(at: Context) -> list[int]:
-    """Trials begun and trials still asked for: the minimum, and one more while they do not agree."""
+    """Trials begun and trials still asked for: the minimum, and one more while they do not agree, or for one
+    that was rejected.
+    """
     plan = at.bound.method.trials
     first = 0 if at.bound.rough else 1
     numbers = [n for n in at.trials(valid=False) if n >= first]
     if at.bound.rough and 0 not in numbers:
         numbers.insert(0, 0)
     valid = [n for n in numbers if n >= 1 and n not in at.computed.voided]
-    if plan.each:
-        return sorted({*numbers, *range(1, at.bound.most_trials + 1)})
+    if at.bound.planned is not None:
+        planned = {*numbers, *range(1, at.bound.planned + 1)}
+        planned |= {again for n in at.computed.voided if (again := at.bound.next_try(n))}
+        return sorted(planned, key=lambda n: (at.bound.place(n) or 0, n))
     while len(valid) < plan.minimum:
         numbers.append(max(numbers, default=first - 1) + 1)
         valid.append(numbers[-1])

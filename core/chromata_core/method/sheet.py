@@ -35,6 +35,7 @@ Slot = tuple[str, int | None, int | None]
 VOID = "void"
 _LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
+_MOST_TRIES = 3
 _MOST_LISTED = 24
 
 
@@ -107,7 +108,10 @@ class Bound:
             if isinstance(option, NumberOption)
         }
         for option in self.lists:
-            values, place = listed(option, self.options[option.key]), trial if self.by_trial(option) else row
+            values, place = (
+                listed(option, self.options[option.key]),
+                self.place(trial) if self.by_trial(option) else row,
+            )
             said = values[place - 1 : place] if place else [f"{values[0]} to {values[-1]}"]
             planned[option.key] = " ".join((*map(str, said), option.unit)).rstrip()
         pair = self.pair(trial)
@@ -122,7 +126,8 @@ class Bound:
 
     def pair(self, trial: int | None) -> MetalPair | None:
         """The pair of ``trial``."""
-        return self.pairs[trial - 1] if trial and self.pairs else None
+        place = self.place(trial)
+        return self.pairs[place - 1] if place and self.pairs else None
 
     def by_trial(self, option: ListOption) -> bool:
         """Whether this list plans trials; else it plans the rows of a series."""
@@ -134,12 +139,30 @@ class Bound:
         return tuple(option for option in self.method.options if isinstance(option, ListOption))
 
     @property
-    def most_trials(self) -> int:
-        """How many trials there can be."""
+    def planned(self) -> int | None:
+        """How many trials are planned one by one; None where one measures until trials agree."""
         each = next((o for o in self.method.options if o.key == self.method.trials.each), None)
         if isinstance(each, ListOption):
             return len(listed(each, self.options[each.key]))
-        return int(self.number(each.key)) if each else _MOST_TRIALS
+        return int(self.number(each.key)) if each else None
+
+    @property
+    def most_trials(self) -> int:
+        """The highest number of a trial."""
+        return _MOST_TRIALS if self.planned is None else self.planned * _MOST_TRIES
+
+    def place(self, trial: int | None) -> int | None:
+        """Which planned trial ``trial`` makes: of five, trial 7 is the second try of the second."""
+        return (trial - 1) % self.planned + 1 if trial and self.planned else trial
+
+    def tries(self, trial: int) -> int:
+        """The how manieth try ``trial`` is of what it makes."""
+        return (trial - 1) // self.planned + 1 if self.planned and trial else 1
+
+    def next_try(self, trial: int) -> int | None:
+        """The trial that makes a planned one again, None after the last try."""
+        again = trial + (self.planned or 0)
+        return again if trial < again <= self.most_trials else None
 
     @property
     def parts(self) -> tuple[Reading | Observation, ...]:
@@ -159,8 +182,9 @@ class Bound:
         return parse_reading(self.options[option]).value
 
     def trial_numbers(self) -> list[int]:
-        """Every trial on the sheet, in order; 0 is the rough one."""
-        return sorted({slot[1] for slot in (*self.typed, *self.texts) if slot[1] is not None})
+        """Every trial on the sheet, in the order of the plan; 0 is the rough one."""
+        numbers = {slot[1] for slot in (*self.typed, *self.texts) if slot[1] is not None}
+        return sorted(numbers, key=lambda n: (self.place(n) or 0, n))
 
     def series(self, key: str, trial: int | None) -> list[Typed]:
         """The readings of a series in order."""

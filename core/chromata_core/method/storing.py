@@ -44,6 +44,8 @@ def _calibration(at: Context) -> StoredCalibration:
     quantity, tool = at.quantity(stores.result), at.bound.instruments[stores.role]
     points = []
     for trial in at.computed.counted:
+        if trial != at.last_try(at.bound.place(trial) or trial):
+            continue
         value, made, factor = stated(at, quantity, trial)
         points.append(CalibrationPoint(float(at.planned(stores.nominal, trial)), value, made.u * factor))
     if not points:

@@ -76,7 +76,7 @@ def _supply(bound: Bound, supply: Supply, benches: int) -> SupplyOut:
 
 def _trials(bound: Bound) -> int:
     plan = bound.method.trials
-    return bound.most_trials if plan.each else plan.minimum + bound.rough
+    return bound.planned or plan.minimum + bound.rough
 
 
 def _value(bound: Bound, formula: str, trial: int) -> float:

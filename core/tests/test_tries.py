@@ -1,0 +1,73 @@
+"""A planned trial that was rejected is made again: its value, its pair, its place in the plan."""
+
+import unittest
+from dataclasses import replace
+
+from chromata_core.method.effects import example_sheet
+from chromata_core.method.evaluate import context_of, evaluate
+from chromata_core.method.sheet import Given, Sheet
+from chromata_core.method.storing import StoredCalibration, to_store
+from chromata_core.methods.registry import method as method_called
+from chromata_core.methods.registry import methods
+
+
+def with_void(slug: str, trial: int, again: bool = False) -> tuple[Sheet, int]:
+    """The worked example with one trial rejected, and, if ``again``, made once more with the same readings."""
+    method = method_called(slug)
+    sheet = example_sheet(method)
+    planned = context_of(method, sheet).bound.planned or 0
+    given = [*sheet.given, Given("void", "spilled", trial)]
+    if again:
+        given += [replace(one, trial=trial + planned) for one in sheet.given if one.trial == trial]
+    return replace(sheet, given=tuple(given)), planned
+
+
+PLANNED = [method.slug for method in methods().values() if method.trials.each]
+
+
+class Again(unittest.TestCase):
+    def test_the_rejected_one_is_asked_for_next_with_its_own_value(self) -> None:
+        for slug in PLANNED:
+            with self.subTest(slug):
+                method = method_called(slug)
+                sheet, planned = with_void(slug, 1)
+                hand = next(task for task in evaluate(method, sheet).tasks if task.trial not in (None, 1))
+                self.assertEqual((hand.trial, hand.done), (1 + planned, False))
+                self.assertTrue(hand.title.endswith(f"{method.trials.noun.lower()} 1, try 2"), hand.title)
+                self.assertFalse(evaluate(method, sheet).replicates_pass)
+
+    def test_made_again_it_gives_what_the_first_gave(self) -> None:
+        for slug in PLANNED:
+            with self.subTest(slug):
+                method = method_called(slug)
+                sheet, planned = with_void(slug, 1, again=True)
+                before, after = evaluate(method, example_sheet(method)), evaluate(method, sheet)
+                asked = {(r.key, r.trial): r.line for r in after.results}
+                for result in before.results:
+                    place = result.trial + planned if result.trial == 1 else result.trial
+                    self.assertEqual(asked[(result.key, place)], result.line)
+                self.assertEqual(after.hand.kind, before.hand.kind)
+
+    def test_after_the_third_try_nothing_more_is_asked(self) -> None:
+        method = method_called("nernst")
+        sheet, planned = with_void("nernst", 1)
+        voids = tuple(Given("void", "again", 1 + planned * n) for n in (1, 2))
+        marks = tuple(replace(one, trial=1 + planned * n) for n in (1, 2) for one in sheet.given if one.trial == 1)
+        tasks = evaluate(method, replace(sheet, given=(*sheet.given, *marks, *voids))).tasks
+        self.assertEqual(max(task.trial or 0 for task in tasks), 1 + 2 * planned)
+
+    def test_a_pair_shows_its_last_try(self) -> None:
+        method = method_called("voltaic-cells")
+        sheet, planned = with_void("voltaic-cells", 1, again=True)
+        matrix = evaluate(method, sheet).matrix
+        assert matrix is not None
+        self.assertEqual((matrix.cells[0].trial, matrix.cells[0].void), (1 + planned, False))
+        self.assertEqual(len(matrix.cells), planned)
+
+    def test_a_calibration_is_stored_by_its_plan(self) -> None:
+        method = method_called("volumetric-calibration")
+        sheet, _ = with_void("volumetric-calibration", 1, again=True)
+        stored = to_store(context_of(method, sheet))
+        assert isinstance(stored, StoredCalibration)
+        nominal = [point.nominal for point in stored.points]
+        self.assertEqual(nominal, sorted(nominal))
