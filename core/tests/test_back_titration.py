@@ -21,7 +21,8 @@ def trial(number: int, mass: float, power: float = PER_GRAM, at_once: str = "cle
     """A trial with 50.00 mL of 0.1000 mol/L acid and 0.1000 mol/L base on ``mass`` g of something."""
     back = 50.00 - mass * power / 0.1
     readings = (
-        ("step.weigh", "done"), ("m_before", "20.0000"), ("m_after", f"{20 - mass:.4f}"), ("V_a", "50.00"),
+        ("step.weigh", "done"), ("m_before", "20.0000"), ("m_after", f"{20 - mass:.4f}"),
+        ("V_a_start", "0.00"), ("V_a", "50.00"),
         ("at_once", at_once), ("V_start", "0.00"), ("end_point", "held"), ("V_end", f"{max(back, 0):.2f}"),
     )  # fmt: skip
     return [Given(key, text, number) for key, text in readings if not key.startswith("step")]
@@ -60,3 +61,11 @@ class BackTitration(TestCase):
         near = evaluated(*trial(1, 0.2), *trial(2, 0.2, power=18.2))
         far = evaluated(*trial(1, 0.2), *trial(2, 0.2, power=17.5))
         self.assertEqual([o.agreement.code if o.agreement else "" for o in (near, far)], ["agree", "disagree"])
+
+    def test_the_acid_burette_is_read_twice_or_the_acid_is_measured_once(self) -> None:
+        """0.40 to 50.00 mL are 49.60 mL of acid; a pipette of 50 mL gives 50.00."""
+        readings = [one for one in trial(1, 0.2000) if one.key not in ("V_a", "V_a_start")]
+        by_burette = evaluated(*readings, Given("V_a_start", "0.40", 1), Given("V_a", "50.00", 1))
+        sheet = Sheet({"acid_by": "measured"}, {}, (Given("m_tablet", "1.25"), *readings, Given("V_a", "50.00", 1)))
+        added = [{q.key: q.value for q in o.trials[0].quantities}["n"] for o in (by_burette, evaluate(ANTACID, sheet))]
+        self.assertAlmostEqual(added[1] - added[0], 0.04, places=6)

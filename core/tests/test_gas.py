@@ -71,7 +71,9 @@ class OneApparatusFourQuestions(TestCase):
 
     def test_the_mass_and_the_molar_mass(self) -> None:
         mass = tube({"question": "m"}, L="40.0", **self.read)
-        self.assertAlmostEqual(mass.results[0].value, self.amount * MG * 1e3, delta=5e-3)
+        found = {result.key: result.value for result in mass.results}
+        self.assertAlmostEqual(found["m_found"], self.amount * MG * 1e3, delta=5e-3)
+        self.assertAlmostEqual(found["lambda_mean"], self.amount * MG / 0.040, delta=2e-4)
         molar = tube({"question": "M"}, m="0.0435", **self.read)
         self.assertAlmostEqual(molar.results[0].value, 0.0435 / self.amount, delta=2e-3)
 

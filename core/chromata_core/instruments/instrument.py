@@ -24,7 +24,7 @@ Kind = Literal[
 @dataclass(frozen=True, slots=True)
 class ErrorTerm:
     """One cause of error. ``half_width`` is a limit (or resolution) in the instrument's unit, or a fraction of the
-    reading when ``relative``.
+    reading when ``relative`` (of degrees Celsius: counted from 0 °C).
 
     ``shared``: one cause for every reading with this instrument, so repeating does not average it away.
     ``by_load``: one cause for the same reading in every trial, where the same load stands on the balance.

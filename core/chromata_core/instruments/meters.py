@@ -8,6 +8,11 @@ from chromata_core.instruments.instrument import ErrorTerm, Instrument, Kind
 _TYPICAL = "common practice, no published source"
 
 
+# What an error of the zero leaves of a difference: two temperatures with one thermometer still share its scale.
+_SCALE = ErrorTerm("Thermometer scale", "tolerance", "0.005", "rectangular", shared=True, relative=True,
+                   basis=f"±0.5 % of the reading, ±0.5 °C at 100 °C; {_TYPICAL}")  # fmt: skip
+
+
 def meter(
     kind: Kind, slug: str, name: str, unit: str, span: tuple[str, str], step: str, decimals: int, limit: str
 ) -> Instrument:
@@ -30,6 +35,7 @@ THERMOMETER = Instrument(
     (
         ErrorTerm("Thermometer calibration", "tolerance", "0.5", "rectangular", shared=True,
                   basis="±0.5 °C, typical of a school thermometer; common practice, no published source"),
+        _SCALE,
         ErrorTerm("Thermometer display", "readability", "0.1", "resolution", basis="readability d, d/√12"),
     ),
     digital=True,
@@ -58,6 +64,7 @@ GLASS_THERMOMETER = Instrument(
     "-10", "110", "1", 1, "Bulb in the liquid, eye level with the thread. The smallest mark is 1 °C: judge a tenth.",
     (
         ErrorTerm("Thermometer calibration", "tolerance", "0.5", "rectangular", shared=True, basis=f"±0.5 °C; {_TYPICAL}"),
+        _SCALE,
         ErrorTerm("Reading the thermometer", "readability", "0.2", "triangular", basis=f"a fifth of a division; {_TYPICAL}"),
     ),
     numbers_run="up",

@@ -63,26 +63,31 @@ def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> Input:
     read_with, known_scatter = bound.instruments[reading.role], covered(bound)
-    si, sources = unit(reading.unit).to_si(read_with.corrected(value)), []
+    true, sources = read_with.corrected(value), []
+    scale = unit(read_with.unit).factor
     for term in read_with.errors:
         scatters = reading.scope == "trial" and term.kind in ("readability", "repeatability")
         if (term.on_delivery and begins_delivery(reading, slot)) or (scatters and known_scatter):
             continue
-        half = float(term.half_width) * (1.0 if term.relative else unit(read_with.unit).factor)
+        half = float(term.half_width) * (1.0 if term.relative else scale)
         common = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")
         common = common or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
         source = Source(
             common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
             unit="%" if term.relative else read_with.unit,
         )  # fmt: skip
-        sources.append((source, si if term.relative else 1.0))
-    return Input(si, tuple(sources))
+        sources.append((source, true * scale if term.relative else 1.0))
+    return Input(unit(reading.unit).to_si(true), tuple(sources))
 
 
 def _piece(bound: Bound, reading: Reading) -> str:
-    """Which piece of equipment a reading is made with: that of its role, or one of its own."""
-    role = next(role for role in bound.method.roles if role.key == reading.role)
-    return f"{role.key}:{reading.key}" if role.several else role.key
+    """Which piece of equipment a reading is made with: that of its role, or one of its own. A meter or a calibrated
+    piece is the same one in whatever role it is chosen; of plain glassware there are more that look alike.
+    """
+    role, tool = next(role for role in bound.method.roles if role.key == reading.role), bound.instruments[reading.role]
+    if role.several:
+        return f"{role.key}:{reading.key}"
+    return tool.slug if tool.digital or tool.corrections else role.key
 
 
 def begins_delivery(reading: Reading, slot: Slot) -> bool:

@@ -16,7 +16,7 @@ def neutralise(
     """Readings of ``trials`` portions of a tablet of ``tablet`` g that takes ``power`` mmol of acid for each gram."""
     bound = bind(method, Sheet(options))
     random = np.random.default_rng(seed)
-    balance, acid, base = (bound.instruments[role] for role in ("balance", "pipette", "burette"))
+    balance, acid, base = (bound.instruments[role] for role in ("balance", "acid_burette", "burette"))
     c_a, c_b = float(bound.number("c_a")), float(bound.number("c_b"))
     off = calibration_of(base, random) - calibration_of(acid, random)
     found = [Written("m_tablet", read(balance, tablet, random))]
@@ -28,7 +28,8 @@ def neutralise(
         found += [
             Written("m_before", read(balance, vial, random), trial),
             Written("m_after", read(balance, vial - portion, random), trial),
-            Written("V_a", plain(poured, 2), trial), Written("V_start", plain(start, 2), trial),
+            Written("V_a_start", "0.00", trial), Written("V_a", plain(poured, 2), trial),
+            Written("V_start", plain(start, 2), trial),
             Written("V_end", plain(start + back, 2), trial),
         ]  # fmt: skip
         vial -= portion

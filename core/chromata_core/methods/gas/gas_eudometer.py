@@ -31,7 +31,7 @@ _LOST = "Gas escaped, or the open end left the water"
 
 METHOD = Method(
     slug="gas-eudometer",
-    version=1,
+    version=2,
     family=GAS,
     title="Hydrogen over water",
     question="What do a piece of metal and the gas it gives say of each other?",
@@ -40,7 +40,7 @@ METHOD = Method(
         ChoiceOption("question", "Question", (
             Choice("R", "The gas constant", words={"wanted": "gas constant"}),
             Choice("V_m", "The molar volume at standard conditions", words={"wanted": "molar volume"}),
-            Choice("m", "The mass of an unknown ribbon", words={"wanted": "mass of your ribbon"}),
+            Choice("m", "The mass of an unknown ribbon", words={"wanted": "mass of one metre of your ribbon"}),
             Choice("M", "The molar mass of the metal", words={"wanted": "molar mass"}),
         ), "R", "One apparatus answers all four; the last two take the gas constant as known."),
         SubstanceOption("M_metal", "Metal", (
@@ -79,7 +79,7 @@ METHOD = Method(
                 when={"question": _KNOWN_RIBBON, "metal_by": "mass"}),
         Reading("L", "Length of the ribbon", "mm", "ruler", "L", hint="Sanded bright, straight, under 4 cm.", echo="V_pred",
                 when={"question": _KNOWN_RIBBON, "metal_by": "length"}),
-        Reading("L", "Length of the ribbon", "mm", "ruler", "L", hint="Cut all your pieces to the same length, so that they must agree.",
+        Reading("L", "Length of the ribbon", "mm", "ruler", "L", hint="Sanded bright, straight, under 4 cm.",
                 when={"question": "m"}),
         Observation("bubble", "Top of the tube", (
             Choice("none", "Water to the very top"), Choice("trapped", "An air bubble is trapped"),
@@ -114,14 +114,15 @@ METHOD = Method(
         Quantity("V_0", "Volume at standard conditions", "V * p_gas / p_s * T_s / T", "mL", "V_0", when={"question": "V_m"}),
         Quantity("y", "Molar volume, this trial", "V_0 / n_2", "L/mol", "V_m", when={"question": "V_m"},
                  positive="No gas was read; look at the tube again."),
-        Quantity("y", "Mass of the ribbon, this trial", "n_gas / nu * M_metal", "mg", "m", when={"question": "m"},
+        Quantity("m_found", "Mass of the ribbon", "n_gas / nu * M_metal", "mg", "m", result=True, when={"question": "m"}),
+        Quantity("y", "Mass of one metre, this trial", "m_found / L", "g/m", "λ", when={"question": "m"},
                  positive="No gas was read; look at the tube again."),
         Quantity("y", "Molar mass, this trial", "nu * m_metal / n_gas", "g/mol", "M", when={"question": "M"},
                  positive="No gas was read; look at the tube again."),
         Quantity("R_mean", "Gas constant", "mean(y)", "J/(mol·K)", "R", "summary", result=True, accepted=True, known="R", when={"question": "R"}),
         Quantity("V_mean", "Molar volume at standard conditions", "mean(y)", "L/mol", "V_m", "summary", result=True, accepted=True,
                  known="R * T_s / p_s", when={"question": "V_m"}),
-        Quantity("m_mean", "Mass of a ribbon", "mean(y)", "mg", "m", "summary", result=True, accepted=True, when={"question": "m"}),
+        Quantity("lambda_mean", "Mass of one metre", "mean(y)", "g/m", "λ", "summary", result=True, accepted=True, when={"question": "m"}),
         Quantity("M_mean", "Molar mass of the metal", "mean(y)", "g/mol", "M", "summary", result=True, accepted=True, when={"question": "M"}),
     ),
     steps=(
@@ -136,7 +137,7 @@ METHOD = Method(
         Step("ribbon", "Sand and measure the ribbon", "Sand the ribbon bright,", "then measure its length.",
              "Oxide weighs and gives no gas.", reads=("L",), when={"metal_by": "length", "question": _KNOWN_RIBBON}),
         Step("ribbon", "Sand and measure the ribbon", "Sand the ribbon bright,", "then measure its length.",
-             "All pieces the same length: then they must give the same mass.", reads=("L",), when={"question": "m"}),
+             "Two pieces are two masses; what they must agree in is the mass of one metre.", reads=("L",), when={"question": "m"}),
         Step("cage", "Cage it below the marks", "Fold the ribbon into a copper cage and fix it at the stopper,", "below the last mark.",
              "The cage keeps pieces from floating up. Copper takes no part."),
         Step("fill", "Acid, then water to the brim", "Pour the acid in, then water gently down the wall, to the brim;", "stopper it, turn it over in the beaker.",
@@ -151,7 +152,7 @@ METHOD = Method(
         Step("warmth", "Temperature of the water", "Read the thermometer", "in the water at the tube.", "", reads=("T",)),
         *(Step("own", "Own calculation", "Work out the {wanted} yourself", "and compare.", "Vapour off, kelvin, moles of hydrogen.", "closing",
                (f"own.{result}",), when={"question": question})
-          for question, result in (("R", "R_mean"), ("V_m", "V_mean"), ("m", "m_mean"), ("M", "M_mean"))),
+          for question, result in (("R", "R_mean"), ("V_m", "V_mean"), ("m", "lambda_mean"), ("M", "M_mean"))),
         conclusion(4),
         Step("clean", "Let the gas out, clean up", "Let the gas out under the hood, pour the acid away by your instructor's rule,", "rinse the tube.",
              "", "closing", cautions=(cautions.HYDROGEN, cautions.NEUTRAL_WASTE, cautions.DEFER)),
@@ -178,17 +179,6 @@ METHOD = Method(
             ("T", 2, None, "21.6"),
         ),
         {"levels": "column"},
-    ),
-    # Pieces cut to one length: where their mass is asked for, unlike ones would be two unknowns and no repeat.
-    more_examples=(
-        Example(
-            (
-                ("p_bar", None, None, "1009.4"),
-                ("L", 1, None, "37.5"), ("bubble", 1, None, "none"), ("end", 1, None, "gone"), ("V", 1, None, "37.36"), ("h", 1, None, "86.5"), ("T", 1, None, "21.4"),
-                ("L", 2, None, "37.5"), ("bubble", 2, None, "none"), ("end", 2, None, "gone"), ("V", 2, None, "37.48"), ("h", 2, None, "86.0"), ("T", 2, None, "21.6"),
-            ),
-            {"question": "m"},
-        ),
     ),
     trials=Trials("Trial", 2, 5, agree="y"),
     slips=(

@@ -26,11 +26,13 @@ from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 
-_N = "c_a * V_a - c_b * V"
+_N = "c_a * V_added - c_b * V"
+
+_BY_BURETTE = {"acid_by": "burette"}
 
 METHOD = Method(
     slug="back-titration",
-    version=1,
+    version=2,
     family=TITRATION,
     title="Back titration of an antacid",
     question="How much acid can a tablet neutralise?",
@@ -48,6 +50,9 @@ METHOD = Method(
         NumberOption("q_expected", "Expected neutralising power", "10", "mmol/g", "", "About 10 for a common tablet; 20 is pure chalk.",
                      low="0.1", planning=True),
         NumberOption("used_up", "Share of the acid to be used up", "70", "%", help="The rest is titrated back.", low="1", high="99", planning=True),
+        ChoiceOption("acid_by", "The acid is measured with", (
+            Choice("burette", "A burette, read before and after"), Choice("measured", "A pipette or cylinder"),
+        ), "burette", "A burette gives any volume; a pipette is quicker and gives one."),
         burette.INDICATOR,
         ChoiceOption("titrant", "In the burette", (
             Choice("NaOH", "Sodium hydroxide", words={"titrant": "sodium hydroxide", "burn": cautions.BASE_BURNS}),
@@ -57,13 +62,17 @@ METHOD = Method(
     ),
     roles=(
         Role("balance", "Balance", ("balance",), "balance-0.0001"),
-        Role("pipette", "For the acid", ("burette", "pipette", "cylinder"), "burette-50-a"),
+        Role("acid_burette", "Burette for the acid", ("burette", "piston burette"), "burette-50-a"),
+        Role("pipette", "For the acid", ("pipette", "cylinder"), "pipette-50-a"),
         Role("burette", "Burette for the base", ("burette", "piston burette"), "burette-50-b"),
     ),
     readings=(
         Reading("m_tablet", "Whole tablet", "g", "balance", "m_tablet", scope="bench", hint="Before it is crushed."),
         *by_difference("Vial", "About half the tablet, never more than 0.5 g."),
-        Reading("V_a", "Acid added", "mL", "pipette", "V_a", hint="45 to 50 mL, exactly measured."),
+        Reading("V_a_start", "Acid burette, start", "mL", "acid_burette", "V_a,start", zero_of="V_a", when=_BY_BURETTE,
+                hint="Wherever it stands; a full burette is 0.00."),
+        Reading("V_a", "Acid burette, end", "mL", "acid_burette", "V_a,end", when=_BY_BURETTE, hint="After 45 to 50 mL of acid."),
+        Reading("V_a", "Acid added", "mL", "pipette", "V_a", when={"acid_by": "measured"}, hint="45 to 50 mL, exactly measured."),
         Observation(
             "at_once",
             "Colour with the indicator",
@@ -75,6 +84,9 @@ METHOD = Method(
     ),
     quantities=(
         difference("Sample", "Vial"),
+        Quantity("V_added", "Acid added", "V_a - V_a_start", "mL", "V_a", when=_BY_BURETTE,
+                 positive="The acid burette's end reading is not above its start reading; its numbers grow downward."),
+        Quantity("V_added", "Acid added", "V_a", "mL", "V_a", when={"acid_by": "measured"}),
         burette.DELIVERED,
         Quantity("n", "Acid neutralised by the sample", _N, "mmol", "n",
                  positive="More base was used than acid was there; look at both volumes again."),
@@ -92,13 +104,15 @@ METHOD = Method(
              cautions=(cautions.GOGGLES, cautions.DEFER)),
         Step("tablet", "Weigh the whole tablet", "Weigh the whole tablet", "before you crush it.", "", "setup", ("m_tablet",),
              cautions=(cautions.NO_MOUTH,)),
-        Step("crush", "Crush it, fill the burettes", "Crush the tablet to a fine powder", "and fill both burettes.",
+        Step("crush", "Crush it, fill every burette", "Crush the tablet to a fine powder", "and fill every burette.",
              "Powder left in the mortar is sample lost only if you weigh it as taken.", "setup",
              cautions=(cautions.BELOW_EYES, cautions.ACID_BURNS, "{burn}")),
         Step("weigh", "Weigh a portion by difference", "Weigh the vial, tip about half out,", "weigh it again.",
              "About half the tablet, never more than 0.5 g.", reads=("m_before", "m_after")),
+        Step("acid", "Add the acid", "Read the acid burette, add 45 to 50 mL of acid,", "read it again.", reads=("V_a_start", "V_a"),
+             cautions=(cautions.ACID_BURNS,), when=_BY_BURETTE),
         Step("acid", "Add the acid", "Add 45 to 50 mL of acid,", "exactly measured.", reads=("V_a",),
-             cautions=(cautions.ACID_BURNS,)),
+             cautions=(cautions.ACID_BURNS,), when={"acid_by": "measured"}),
         Step("boil", "Boil", "Boil gently for 1 minute.", "", "It drives carbon dioxide out. Weigh the next portion meanwhile.",
              wait=Wait("Boiling", 60), meanwhile="weigh", cautions=(cautions.BUMPING,)),
         Step("cool", "Cool, add indicator", "Cool it until you can hold the flask,", "add 3 drops of {indicator} and look.",
@@ -116,6 +130,7 @@ METHOD = Method(
              cautions.DEFER),
     checks=(
         SameStart("V_start"),
+        SameStart("V_a_start"),
         Within("m", "It may take more acid than there is.", "Take less: about half the tablet, never more than 0.5 g.",
                high="option:most_sample", level="stop", on="m_after"),
         Within("V", "Hardly any acid was left over, so the difference is badly known.", "Start again with less sample.",
@@ -131,20 +146,33 @@ METHOD = Method(
     example=Example(
         (
             ("m_tablet", None, None, "1.3120"),
-            ("m_before", 1, None, "12.8841"), ("m_after", 1, None, "12.5302"), ("V_a", 1, None, "48.50"), ("at_once", 1, None, "clear"),
+            ("m_before", 1, None, "12.8841"), ("m_after", 1, None, "12.5302"), ("V_a_start", 1, None, "0.00"), ("V_a", 1, None, "48.50"), ("at_once", 1, None, "clear"),
             ("V_start", 1, None, "0.15"), ("end_point", 1, None, "held"), ("V_end", 1, None, "12.88"),
-            ("m_before", 2, None, "12.5302"), ("m_after", 2, None, "12.1894"), ("V_a", 2, None, "48.20"), ("at_once", 2, None, "clear"),
+            ("m_before", 2, None, "12.5302"), ("m_after", 2, None, "12.1894"), ("V_a_start", 2, None, "0.10"), ("V_a", 2, None, "48.30"), ("at_once", 2, None, "clear"),
             ("V_start", 2, None, "0.40"), ("end_point", 2, None, "held"), ("V_end", 2, None, "14.22"),
         ),
         {"c_a": "0.1018", "c_b": "0.0992"},
+    ),
+    more_examples=(
+        Example(
+            (
+                ("m_tablet", None, None, "1.3120"),
+                ("m_before", 1, None, "12.8841"), ("m_after", 1, None, "12.5302"), ("V_a", 1, None, "50.00"), ("at_once", 1, None, "clear"),
+                ("V_start", 1, None, "0.15"), ("end_point", 1, None, "held"), ("V_end", 1, None, "14.42"),
+                ("m_before", 2, None, "12.5302"), ("m_after", 2, None, "12.1894"), ("V_a", 2, None, "50.00"), ("at_once", 2, None, "clear"),
+                ("V_start", 2, None, "0.40"), ("end_point", 2, None, "held"), ("V_end", 2, None, "15.97"),
+            ),
+            {"acid_by": "measured", "c_a": "0.1018", "c_b": "0.0992"},
+        ),
     ),
     trials=Trials("Trial", 2, 5, agree="q"),
     compares="n_tablet",
     slips=(
         Slip("base-alone", "the amount of base is taken for the amount neutralised", "n", "c_b * V"),
-        Slip("reversed", "the subtraction is turned round", "n", "c_b * V - c_a * V_a"),
-        Slip("acid-alone", "the acid left over is not subtracted", "n", "c_a * V_a"),
+        Slip("reversed", "the subtraction is turned round", "n", "c_b * V - c_a * V_added"),
+        Slip("acid-alone", "the acid left over is not subtracted", "n", "c_a * V_added"),
         Slip("final-reading", "the burette's final reading is used instead of the difference", "V", "V_end"),
+        Slip("acid-final-reading", "the acid burette's final reading is used instead of the difference", "V_added", "V_a", when=_BY_BURETTE),
         Slip("whole-tablet", "the whole tablet's mass is used for the sample's", "q", "n / m_tablet"),
         Slip("one-to-one", "carbonate is taken to neutralise one H⁺ instead of two", "m_k", "n_tablet * M_k"),
     ),
