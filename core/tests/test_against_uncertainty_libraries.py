@@ -73,13 +73,15 @@ class Replicates(TestCase):
         result = evaluate(method("acid-base-titration"), sheet).results[0]
         # What a titre is known to vary by: two readings to 0.02 mL and an end point to 0.05 mL, both triangular.
         known = 2 * (0.02 / sqrt(6)) ** 2 + (0.05 / sqrt(6)) ** 2
+        # The pipette of 20 mL is filled anew for each: 0.01 mL, in proportion.
+        known += fmean((titre * 0.01 / 20.00) ** 2 for titre in titres) / 6
         seen = variance(titres)
         excess = max(seen - known, 0) / 3
         freedom = 2 * excess / (seen / 3) if excess else float("inf")
         mean = GTC.ureal(fmean(titres), sqrt(known / 3)) + GTC.ureal(0, sqrt(excess), freedom)
         room = GTC.ureal(1, 0.00063 / 1.959963984540054)
         titre = mean * room + GTC.ureal(0, 0.10 / sqrt(6))
-        sample = (GTC.ureal(20.00, 0.03 / sqrt(6)) + GTC.ureal(0, 0.01 / sqrt(6))) * room
+        sample = GTC.ureal(20.00, 0.03 / sqrt(6)) * room
         peer = GTC.ureal(0.1, 0.0005 / 1.959963984540054) * titre / sample
         self.assertAlmostEqual(result.value / peer.x, 1, delta=TOLERANCE)
         self.assertAlmostEqual(result.u / peer.u, 1, delta=1e-7)

@@ -1,5 +1,7 @@
 """Pairs of metals beside standard potentials: poles, reversed leads, a path that must close, one bad contact."""
 
+from itertools import combinations
+from math import sqrt
 from pathlib import Path
 from unittest import TestCase
 
@@ -7,6 +9,7 @@ import chemicals
 
 from chromata_core.chemistry.standard_potentials import metal_pairs, metal_potential
 from chromata_core.errors import ChromataError
+from chromata_core.method.effects import example_sheet
 from chromata_core.method.evaluate import evaluate
 from chromata_core.method.outcome import Evaluation
 from chromata_core.method.sheet import Given, Sheet
@@ -82,3 +85,16 @@ class Cells(TestCase):
         for text in ("Cu", "Cu; Cu", "Cu; Kryptonite", "Ag; Cu; Pb; Sn; Ni; Fe; Zn"):
             with self.subTest(text), self.assertRaises(ChromataError):
                 evaluate(CELLS, Sheet({"cells": text}))
+
+
+class LadderInNumbers(TestCase):
+    def test_all_pairs_of_four_metals(self) -> None:
+        """Of all pairs each half-cell is the mean over its row, with u = s·√(2/k): a balanced design, by hand."""
+        told = {one.label: one for one in evaluate(CELLS, example_sheet(CELLS)).statistics}
+        volts = {(r.key, r.trial): float(r.text) for r in example_sheet(CELLS).given if r.key == "E"}
+        pairs = {(a, b): volts[("E", n)] for n, (a, b) in enumerate(combinations(("Ag", "Cu", "Pb", "Zn"), 2), 1)}
+        row = {m: sum(v * ((a == m) - (b == m)) for (a, b), v in pairs.items()) for m in ("Cu", "Zn")}
+        self.assertAlmostEqual(told["Cu against Zn"].value, (row["Cu"] - row["Zn"]) / 4, places=9)
+        s = told["Residual standard deviation"].value
+        self.assertAlmostEqual(told["Cu against Zn"].u or 0, s * sqrt(2 / 4), places=9)
+        self.assertEqual(told["Degrees of freedom"].value, 3)

@@ -93,7 +93,7 @@ CATALOGUE: dict[str, Instrument] = {
             "0.1",
             1,
             "0.5",
-            "The moment the cross is gone for the same eye, from above. Write a tenth of a second.",
+            "Stop it the moment it happens, the same hand each time. Write a tenth of a second.",
         ),
         shown(
             "voltmeter",

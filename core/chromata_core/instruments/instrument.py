@@ -43,6 +43,11 @@ class ErrorTerm:
     cause: str = ""
     basis: str = ""
 
+    @property
+    def scatters(self) -> bool:
+        """Whether it is another one at every reading."""
+        return self.kind in ("readability", "repeatability")
+
 
 @dataclass(frozen=True, slots=True)
 class Instrument:

@@ -4,7 +4,7 @@ What the columns hold decides what comes out: a complex step gives values and th
 formulas or readings give slips and faults; random columns give the Monte Carlo (``monte_carlo.py``).
 """
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -92,8 +92,19 @@ def trial_by_trial(
 
 
 def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
-    """The errors of judgement of ``quantity`` that are counted."""
-    return [error for error in quantity.errors if error.covers or not covered(bound)]
+    """The errors of judgement of ``quantity`` that are counted, and how vessels filled anew at each trial scatter."""
+    return [error for error in (*quantity.errors, *_fillings(bound, quantity)) if error.covers or not covered(bound)]
+
+
+def _fillings(bound: Bound, quantity: Quantity) -> Iterator[OwnError]:
+    for reading in bound.readings:
+        typed = bound.typed.get((reading.key, None, None))
+        if reading.anew != quantity.key or quantity.per or typed is None or not typed.value:
+            continue
+        for term in bound.instruments[reading.role].errors:
+            if term.scatters:
+                share = float(term.half_width) / abs(float(typed.value))
+                yield OwnError(term.label, repr(share), term.distribution, relative=True)
 
 
 def reserved(bound: Bound) -> list[Source]:
@@ -149,6 +160,8 @@ def _judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float
 
     Zero where its limit is a quantity that is not known yet.
     """
+    if error.limit[0].isdigit():  # a filling: its size is known from the vessel
+        return standard(float(error.limit), error.distribution)
     option = next((o for o in bound.method.options if o.key == error.limit), None)
     if option is None:
         limit = float(np.real(known[error.limit]).mean()) if error.limit in known else 0.0

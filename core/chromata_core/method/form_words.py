@@ -51,6 +51,7 @@ LABELS = {
     "zero_of": "Start of",
     "echo": "Say back",
     "follows": "Follows",
+    "anew": "Filled anew, its scatter shows in",
     "voids": "Choices that void",
     "lead": "Do this",
     "then": "… and then",

@@ -66,8 +66,8 @@ def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> 
     true, sources = read_with.corrected(value), []
     scale = unit(read_with.unit).factor
     for term in read_with.errors:
-        scatters = reading.scope == "trial" and term.kind in ("readability", "repeatability")
-        if (term.on_delivery and begins_delivery(reading, slot)) or (scatters and known_scatter):
+        told_elsewhere = reading.anew or (known_scatter and reading.scope == "trial")
+        if (term.on_delivery and begins_delivery(reading, slot)) or (term.scatters and told_elsewhere):
             continue
         half = float(term.half_width) * (1.0 if term.relative else scale)
         common = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")

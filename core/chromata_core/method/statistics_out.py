@@ -3,11 +3,13 @@
 from collections.abc import Iterator
 
 from chromata_core.curves.line import Line
+from chromata_core.method.cell_charts import LadderOfHalfCells
+from chromata_core.method.cell_checks import rungs
 from chromata_core.method.context import Context
 from chromata_core.method.line_charts import AcrossLine, CalibrationLine
 from chromata_core.method.outcome import Statistic
 from chromata_core.quantity.report import report
-from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.statistics.outliers import Suspect, dixon, grubbs
 from chromata_core.statistics.replicates import replicates
 
@@ -18,6 +20,8 @@ def statistics_of(at: Context) -> list[Statistic]:
     for drawing in at.bound.method.charts:
         if isinstance(drawing, CalibrationLine | AcrossLine) and (fitted := drawing.line(at)) is not None:
             found += _of_line(drawing.title, fitted)
+        if isinstance(drawing, LadderOfHalfCells):
+            found += _of_ladder(at, drawing)
     return found
 
 
@@ -41,14 +45,32 @@ def _plain(of: str, label: str, value: float, unit: str = "", figures: int = 3) 
     return Statistic(of, label, value, unit, f"{with_figures(value, figures)} {unit}".rstrip())
 
 
-def _with_u(of: str, label: str, value: float, u: float) -> Statistic:
-    return Statistic(of, label, value, "", f"{report(value, u).text} (u)", u)
+def _with_u(of: str, label: str, value: float, u: float, unit: str = "") -> Statistic:
+    return Statistic(of, label, value, unit, f"{report(value, u).text} {unit}".rstrip() + " (u)", u)
 
 
 def _of_test(of: str, found: Suspect) -> Statistic:
     name = {"Grubbs": "Grubbs’ G", "Dixon Q": "Dixon’s Q"}[found.test]
     text = f"{with_figures(found.ratio, 3)}; critical at 95 % {with_figures(found.critical, 3)}"
     return Statistic(of, name, found.ratio, "", text, critical=found.critical)
+
+
+def _of_ladder(at: Context, drawing: LadderOfHalfCells) -> Iterator[Statistic]:
+    """Every half-cell against the one at the foot, and what is left over where more pairs than needed were read."""
+    found = rungs(at, drawing.reading)
+    if found is None:
+        return
+    foot = at.bound.pairs[-1].minus
+    spare = len(found.residuals) - len(found.potentials) + 1
+    for metal, volts in sorted(found.potentials.items(), key=lambda rung: -rung[1]):
+        label = f"{metal} against {foot}"
+        if metal != foot and spare:
+            yield _with_u(drawing.title, label, volts, found.u[metal], "V")
+        elif metal != foot:
+            yield Statistic(drawing.title, label, volts, "V", f"{plain(volts, 3)} V")
+    if spare:
+        yield _plain(drawing.title, "Residual standard deviation", found.s, "V")
+        yield Statistic(drawing.title, "Degrees of freedom", float(spare), "", str(spare))
 
 
 def _of_line(of: str, found: Line) -> Iterator[Statistic]:

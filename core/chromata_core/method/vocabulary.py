@@ -160,6 +160,8 @@ class Reading:
 
     ``echo`` names the quantity to say back when it is kept; ``optional`` readings are made only if needed and count as
     zero until then, unless the one they ``follow`` was made: the two belong together.
+    ``anew``: written once, but the vessel is filled anew for each trial or row. How its filling scatters is then new in
+    each, in proportion, in the quantity named here; where that is a list, the scatter about its line holds it.
     """
 
     key: str
@@ -173,6 +175,7 @@ class Reading:
     echo: QuantityName = ""
     optional: bool = False
     follows: ReadingName = ""
+    anew: QuantityName = ""
     when: When = None
 
 

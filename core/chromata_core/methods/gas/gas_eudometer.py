@@ -88,7 +88,7 @@ METHOD = Method(
             Choice("gone", "All metal gone, nothing escaped"), Choice("left", "Metal is left: wait"), Choice("lost", _LOST),
         ), voids=("lost",), until=("gone",), hint="Tap the tube: bubbles on the wall belong to the gas."),
         Reading("V", "Gas, as the numbers stand", "mL", "tube", "V", echo="p_gas"),
-        Reading("h", "Water column in the tube", "mm", "ruler", "h", hint="Zero at the water in the beaker, up to the water in the tube, eye level with it.", when={"levels": "column"}),
+        Reading("h", "Water column in the tube", "mm", "ruler", "h", hint="From the water in the beaker up to the water in the tube.", when={"levels": "column"}),
         Reading("T", "Water at the tube", "°C", "thermometer", "T", hint="In the water beside the tube: its vapour is in your gas."),
     ),
     quantities=(

@@ -82,7 +82,7 @@ def dilution_roles(pipette: str = "pipette-10-a") -> tuple[Role, ...]:
 
 STANDARDS: tuple[Reading | Observation, ...] = (
     Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
-    Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", hint="The same size for all."),
+    Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", hint="The same size for all.", anew="c_std"),
     Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered."),
     Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", beside="V_std", when=BY_A,
            hint="Rinsed three times with it."),

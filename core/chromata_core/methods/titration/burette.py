@@ -96,4 +96,4 @@ CARBON_DIOXIDE = Fault(
 
 def sample_volume(key: str, label: str) -> Reading:
     """The volume of sample, once for all trials."""
-    return Reading(key, label, "mL", "pipette", key, scope="bench", hint="The same one for every trial.")
+    return Reading(key, label, "mL", "pipette", key, scope="bench", hint="The same one for every trial.", anew="V")

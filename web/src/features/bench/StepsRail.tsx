@@ -179,7 +179,7 @@ function StepLine({ step, task, colour, pending, ends, clock, onTimer, onChoose 
         {step.title}
         {step.state === 'void' && ' (void)'}
       </Button>
-      {now && step.detail && (
+      {now && step.detail && step.detail !== task.detail && (
         <Box sx={{ fontSize: 13, color: ink.inkSoft, lineHeight: 1.35, mb: 0.5 }}>{step.detail}</Box>
       )}
       {running && <StepTimer step={step} begun={started} colour={colour} onStart={() => onTimer(step)} />}
