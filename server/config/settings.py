@@ -83,6 +83,7 @@ MIDDLEWARE = [
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
+    "people.department.InItsTime",
 ]
 
 TEMPLATES = [
@@ -124,6 +125,13 @@ CACHES = {
 }
 
 AUTHENTICATION_BACKENDS = ["axes.backends.AxesStandaloneBackend", "django.contrib.auth.backends.ModelBackend"]
+_CHECKS = "django.contrib.auth.password_validation."
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": f"{_CHECKS}MinimumLengthValidator", "OPTIONS": {"min_length": 10}},
+    {"NAME": f"{_CHECKS}CommonPasswordValidator"},
+    {"NAME": f"{_CHECKS}UserAttributeSimilarityValidator", "OPTIONS": {"user_attributes": ("username", "name")}},
+]
+PIN_DIGITS = int(os.environ.get("CHROMATA_PIN_DIGITS", "4"))
 PASSWORD_HASHERS = [
     "django.contrib.auth.hashers.Argon2PasswordHasher",
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",

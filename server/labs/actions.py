@@ -22,7 +22,7 @@ from labs.comparison import comparison_of
 from labs.declared import method_of
 from labs.models import Bench, HiddenValue, Sample, Session
 from notebook.seals import seal_end
-from people.models import Role, Section
+from people.models import Section
 from stock.own import instruments_of, stock_of, to_freeze
 
 
@@ -48,7 +48,7 @@ def plan_session(
     )  # fmt: skip
     places = [Bench.objects.create(session=session, number=number) for number in range(1, benches + 1)]
     set_samples(session, samples)
-    for place, student in enumerate(section.students.filter(role=Role.STUDENT).order_by("name")):
+    for place, student in enumerate(section.roster):
         places[place % benches].team.add(student)
     return session
 
@@ -156,7 +156,7 @@ def set_teams(session: Session, places: Sequence[tuple[int, int | None]]) -> Non
     if session.state == Session.State.CLOSED:
         raise Refused("The session is closed; its teams stay as they were.")
     benches = {bench.number: bench for bench in session.benches.all()}
-    people = {person.pk: person for person in session.section.students.filter(role=Role.STUDENT)}
+    people = {person.pk: person for person in session.section.roster}
     for person_id, number in places:
         if person_id not in people:
             raise Refused("Somebody on this list is not in the section. Reload the page.", 422)

@@ -10,7 +10,7 @@ from django.http import Http404
 
 from labs.models import Bench, Session
 from people.models import Person
-from people.policy import sections_for
+from people.policy import owns, sections_for
 
 
 def sessions_for(person: Person) -> QuerySet[Session]:
@@ -22,7 +22,7 @@ def session_for(person: Person, session_id: int) -> Session:
     """A session for its floor; PermissionDenied for students, Http404 for sections of others."""
     if not person.teaches:
         raise PermissionDenied("The floor belongs to your instructor. Your own bench is where you work.")
-    found = sessions_for(person).filter(pk=session_id).select_related("section").first()
+    found = sessions_for(person).filter(pk=session_id).select_related("section__owner").first()
     if found is None:
         raise Http404
     return found
@@ -31,7 +31,7 @@ def session_for(person: Person, session_id: int) -> Session:
 def own_session_for(person: Person, session_id: int) -> Session:
     """A session of a section of one's own; PermissionDenied for everybody else, also for who assists there."""
     found = session_for(person, session_id)
-    if found.section.owner_id != person.pk:
+    if not owns(person, found.section):
         raise PermissionDenied("Only the instructor of this section may do this with its sessions.")
     return found
 
@@ -54,4 +54,4 @@ def bench_for(person: Person, bench_id: int) -> Bench:
 
 def may_see_accepted(person: Person, session: Session) -> bool:
     """Hidden values: the section's own instructor always, everybody else once they are released."""
-    return session.section.owner_id == person.pk or session.released
+    return owns(person, session.section) or session.released

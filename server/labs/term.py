@@ -10,7 +10,7 @@ from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchPlace, Comparable, Named, SampleGiven, SessionCard, SessionPlan, StudentPlace
-from people.models import Person, Role
+from people.models import Person
 from people.throttles import kept_out
 from stock.own import stock_of
 
@@ -77,7 +77,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
 
 def _students(session: Session) -> list[StudentPlace]:
     numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
-    roster = session.section.students.filter(role=Role.STUDENT).order_by("name")
+    roster = list(session.section.roster)
     waiting = kept_out(one.username for one in roster)
     return [StudentPlace(one.pk, one.name, numbers.get(one.pk), one.username in waiting) for one in roster]
 

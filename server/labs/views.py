@@ -31,7 +31,7 @@ from labs.serializers import (
 )
 from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
-from people.policy import must_own, person_of, sections_for
+from people.policy import must_own, owns, person_of, sections_for
 from stock.own import instruments_of
 
 
@@ -92,8 +92,8 @@ class Sessions(APIView):
     def post(self, request: Request) -> Response:
         must_own(person_of(request))
         said = asked(PlanSerializer, request)
-        section = sections_for(person_of(request)).filter(pk=said.pop("section"), owner=person_of(request)).first()
-        if section is None:
+        section = sections_for(person_of(request)).filter(pk=said.pop("section"), archived=False).first()
+        if section is None or not owns(person_of(request), section):
             raise Refused("Choose one of your own sections.", 422)
         session = actions.plan_session(section, said.pop("method"), **said)
         made = answer(session_plan(session, person_of(request)))

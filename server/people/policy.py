@@ -2,7 +2,7 @@
 
 from django.core.exceptions import PermissionDenied
 from django.db.models import Q, QuerySet
-from django.http import HttpRequest
+from django.http import Http404, HttpRequest
 
 from people.models import Person, Role, Section
 
@@ -14,10 +14,54 @@ def person_of(request: HttpRequest) -> Person:
 
 
 def sections_for(person: Person) -> QuerySet[Section]:
-    """Sections whose sessions this person may see whole."""
+    """Sections whose sessions this person may see whole: one's own, those one assists in, and for who keeps the
+    accounts those of instructors who have left.
+    """
     if not person.teaches:
         return Section.objects.none()
-    return Section.objects.filter(Q(owner=person) | Q(assistants=person)).distinct()
+    mine = Q(owner=person) | Q(assistants=person)
+    if person.keeper:
+        mine |= Q(owner__is_active=False)
+    return Section.objects.filter(mine).select_related("owner").distinct()
+
+
+def owns(person: Person, section: Section) -> bool:
+    """Whether ``person`` decides in ``section``: its instructor, or who keeps the accounts once that one has left."""
+    return section.owner_id == person.pk or (person.keeper and not section.owner.is_active)
+
+
+def own_section(person: Person, section_id: int) -> Section:
+    """A section that ``person`` decides in; Http404 for any they may not see, PermissionDenied for who assists."""
+    must_own(person)
+    found = sections_for(person).filter(pk=section_id).first()
+    if found is None:
+        raise Http404
+    if not owns(person, found):
+        raise PermissionDenied("Only the instructor of this section may change it.")
+    return found
+
+
+def student_of(person: Person, student_id: int) -> Person:
+    """A student of a section that ``person`` teaches or assists in."""
+    students = Person.objects.filter(pk=student_id, role=Role.STUDENT, is_active=True)
+    found = students.filter(section__in=sections_for(person)).select_related("section").first()
+    if found is None:
+        raise Http404
+    return found
+
+
+def own_student(person: Person, student_id: int) -> Person:
+    """A student of a section that ``person`` decides in."""
+    found = student_of(person, student_id)
+    assert found.section is not None
+    own_section(person, found.section.pk)
+    return found
+
+
+def must_keep(person: Person) -> None:
+    """Accounts of the staff are kept by few."""
+    if not person.keeper:
+        raise PermissionDenied("Only who keeps the department's accounts may do this.")
 
 
 def must_teach(person: Person) -> None:
@@ -27,6 +71,6 @@ def must_teach(person: Person) -> None:
 
 
 def must_own(person: Person) -> None:
-    """Planning, opening, closing and releasing are the instructor's."""
+    """Sections and sessions are the instructor's."""
     if person.role != Role.INSTRUCTOR:
-        raise PermissionDenied("Only the instructor plans, opens and releases a session.")
+        raise PermissionDenied("Only instructors make sections and plan, open and release sessions.")

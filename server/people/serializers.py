@@ -4,7 +4,9 @@ from typing import Any
 
 from rest_framework import serializers
 
-from people.models import Person, Section
+from config.fields import ShortList
+from people.models import Person, Role
+from people.roster import MOST
 
 
 class MeSerializer(serializers.ModelSerializer[Person]):
@@ -14,25 +16,14 @@ class MeSerializer(serializers.ModelSerializer[Person]):
 
     class Meta:
         model = Person
-        fields = ("id", "name", "role", "section_name")
+        fields = ("id", "name", "role", "keeper", "section_name")
 
 
-class SectionSerializer(serializers.ModelSerializer[Section]):
-    """A section, with how many are on its roster."""
+class RosterNameSerializer(serializers.Serializer[Any]):
+    """A name to pick when joining; with its number only where two have the same name."""
 
-    students = serializers.IntegerField(source="students.count", read_only=True)
-
-    class Meta:
-        model = Section
-        fields = ("id", "name", "term", "code", "students")
-
-
-class RosterNameSerializer(serializers.ModelSerializer[Person]):
-    """A name to pick when joining."""
-
-    class Meta:
-        model = Person
-        fields = ("id", "name")
+    id = serializers.IntegerField()
+    name = serializers.CharField()
 
 
 class RosterSerializer(serializers.Serializer[Any]):
@@ -52,7 +43,7 @@ class SignInSerializer(serializers.Serializer[Any]):
 class JoinSerializer(serializers.Serializer[Any]):
     """Students: section code, a name of the roster, PIN."""
 
-    code = serializers.CharField(max_length=12)
+    code = serializers.CharField(max_length=30)
     person = serializers.IntegerField()
     pin = serializers.CharField(max_length=12)
 
@@ -65,3 +56,80 @@ class DemoAccountSerializer(serializers.Serializer[Any]):
     role = serializers.CharField()
     says = serializers.CharField()
     password = serializers.CharField()
+
+
+class DepartmentSerializer(serializers.Serializer[Any]):
+    """The department's name and time zone."""
+
+    name = serializers.CharField(max_length=120)
+    time_zone = serializers.CharField(max_length=60)
+
+
+class FollowSerializer(serializers.Serializer[Any]):
+    """What somebody writes on the page of a link; not all of it is needed for each kind of link."""
+
+    username = serializers.CharField(max_length=60, allow_blank=True, default="")
+    name = serializers.CharField(max_length=120, allow_blank=True, default="")
+    password = serializers.CharField(max_length=200, trim_whitespace=False)
+    department = serializers.CharField(max_length=120, allow_blank=True, default="")
+    time_zone = serializers.CharField(max_length=60, allow_blank=True, default="")
+
+
+class InviteSerializer(serializers.Serializer[Any]):
+    """Whom a link is for; assistants may be asked into a section at once."""
+
+    role = serializers.ChoiceField(choices=[Role.INSTRUCTOR.value, Role.ASSISTANT.value])
+    section = serializers.IntegerField(allow_null=True, default=None)
+
+
+class AccountSerializer(serializers.Serializer[Any]):
+    """What to do with an account of the staff."""
+
+    action = serializers.ChoiceField(choices=("end", "take_back", "keep", "no_longer_keep"))
+
+
+class NewSectionSerializer(serializers.Serializer[Any]):
+    """A section's name and term."""
+
+    name = serializers.CharField(max_length=120)
+    term = serializers.CharField(max_length=60, allow_blank=True, default="")
+
+
+class SectionChangeSerializer(NewSectionSerializer):
+    """A section as it shall be."""
+
+    archived = serializers.BooleanField(default=False)
+    assistants = ShortList(child=serializers.IntegerField(), max_length=50, default=list)
+
+
+class ListSerializer(serializers.Serializer[Any]):
+    """A list of people as it comes: pasted text, or a file in base64 with its name."""
+
+    text = serializers.CharField(max_length=400_000, allow_blank=True, default="", trim_whitespace=False)
+    file = serializers.CharField(max_length=2_400_000, allow_blank=True, default="")
+    file_name = serializers.CharField(max_length=200, allow_blank=True, default="")
+
+
+class StudentSerializer(serializers.Serializer[Any]):
+    """Somebody to be put on a roster."""
+
+    name = serializers.CharField(max_length=120)
+    number = serializers.CharField(max_length=30, allow_blank=True, default="")
+
+
+class StudentsSerializer(serializers.Serializer[Any]):
+    """People to be put on a roster."""
+
+    people = ShortList(child=StudentSerializer(), max_length=MOST)
+
+
+class StudentChangeSerializer(StudentSerializer):
+    """A student as they shall be, and in which section."""
+
+    section = serializers.IntegerField()
+
+
+class SlipsSerializer(serializers.Serializer[Any]):
+    """Whose slips to print; nobody named means everybody without a PIN who never joined."""
+
+    people = ShortList(child=serializers.IntegerField(), max_length=MOST, default=list)

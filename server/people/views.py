@@ -1,11 +1,11 @@
 """Signing in, joining, and who I am."""
 
+from collections import Counter
 from typing import Any
 
 from axes.utils import reset as unlock
 from django.conf import settings
 from django.contrib.auth import authenticate, login, logout
-from django.http import Http404
 from django.utils.decorators import method_decorator
 from django.views.decorators.csrf import csrf_protect
 from drf_spectacular.utils import extend_schema
@@ -17,14 +17,13 @@ from rest_framework.views import APIView
 from config.answers import asked
 from config.errors import Refused
 from people.demo_accounts import DEMO_ACCOUNTS
-from people.models import Person, Role, Section
-from people.policy import person_of, sections_for
+from people.models import Person, Section
+from people.policy import person_of, student_of
 from people.serializers import (
     DemoAccountSerializer,
     JoinSerializer,
     MeSerializer,
     RosterSerializer,
-    SectionSerializer,
     SignInSerializer,
 )
 from people.throttles import guessed_wrong, may_guess
@@ -66,7 +65,7 @@ class Join(APIView):
         said = asked(JoinSerializer, request)
         may_guess(request)
         section = _section(request, said["code"])
-        person = section.students.filter(pk=said["person"], role=Role.STUDENT).first()
+        person = section.roster.filter(pk=said["person"]).first()
         if person is None:
             raise Refused("That name is not on this section's roster. Pick yours from the list.", 422)
         return _enter(request, person.username, said["pin"])
@@ -81,8 +80,14 @@ class Roster(APIView):
     def get(self, request: Request, code: str) -> Response:
         may_guess(request)
         section = _section(request, code)
-        names = section.students.filter(role=Role.STUDENT).order_by("name")
-        return Response(RosterSerializer({"section": section.name, "names": names}).data)
+        people = list(section.roster)
+        twice = {name for name, times in Counter(one.name for one in people).items() if times > 1}
+        names = [{"id": one.pk, "name": _told_apart(one) if one.name in twice else one.name} for one in people]
+        return Response({"section": section.name, "names": names})
+
+
+def _told_apart(person: Person) -> str:
+    return f"{person.name} ({person.number or 'no number'})"
 
 
 class SignOut(APIView):
@@ -104,29 +109,18 @@ class DemoAccounts(APIView):
         return Response(DEMO_ACCOUNTS if settings.DEMO else [])
 
 
-class Sections(APIView):
-    """The sections I teach or assist."""
-
-    @extend_schema(operation_id="sections", responses=SectionSerializer(many=True))
-    def get(self, request: Request) -> Response:
-        sections = sections_for(person_of(request)).order_by("name")
-        return Response(SectionSerializer(sections, many=True).data)
-
-
 class Unlock(APIView):
     """Lets a student try again at once, after too many wrong PINs."""
 
     @extend_schema(operation_id="unlock", request=None, responses={204: None})
     def post(self, request: Request, person_id: int) -> Response:
-        student = Person.objects.filter(pk=person_id, section__in=sections_for(person_of(request))).first()
-        if student is None:
-            raise Http404
-        unlock(username=student.username)
+        unlock(username=student_of(person_of(request), person_id).username)
         return Response(status=204)
 
 
 def _section(request: Request, code: str) -> Section:
-    found = Section.objects.filter(code__iexact=code.strip()).first() if "\x00" not in code else None
+    plain = "".join(letter for letter in code if letter.isalnum())  # as people type it: amber 7, AMBER-7
+    found = Section.objects.filter(code__iexact=plain, archived=False).first()
     if found is None:
         guessed_wrong(request)
         raise Refused("No section has this code. Copy it from the board, or ask your instructor.", 404)

@@ -8,13 +8,8 @@ import json
 import re
 from collections.abc import Iterable, Sequence
 from dataclasses import asdict
-from functools import lru_cache
-from pathlib import Path
-from threading import BoundedSemaphore
 
-from django.conf import settings
 from django.core.cache import caches
-from django.template.loader import render_to_string
 
 from chromata_core.method.curve_file import write_spectrum
 from chromata_core.method.sheet_file import COLUMNS, FORMULA, csv_head
@@ -23,6 +18,7 @@ from labs.models import Bench
 from notebook.models import Entry
 from notebook.seals import picture_of
 from notebook.standing import sheet_with, standing, superseded
+from reports.paper import pdf_of
 from reports.shapes import Report
 
 _PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
@@ -107,22 +103,15 @@ _ACCENTS = {
 }  # fmt: skip
 
 
-_PRINTER = BoundedSemaphore(1)  # setting a report takes a second of a whole processor: one at a time in each worker
-_PATIENCE = 15  # seconds
-
-
 def report_pdf(report: Report) -> bytes:
-    """The report on A4 paper, printed once for what it says; Refused where too many wait for the printer."""
+    """The report on A4 paper, printed once for what it says."""
     number = hashlib.sha256(repr(report).encode()).hexdigest()
     printed: bytes | None = caches["papers"].get(number)
     if printed is not None:
         return printed
-    if not _PRINTER.acquire(timeout=_PATIENCE):
-        raise Refused("Many reports are being printed. Ask for this one again in a few seconds.", 503)
-    try:
-        printed = _printed(report)
-    finally:
-        _PRINTER.release()
+    accent = _ACCENTS[report.session.family]
+    pictures = [(picture, _inline(picture_of(picture.photo))) for picture in report.photos]
+    printed = pdf_of("reports/report.html", {"report": report, "accent": accent, "pictures": pictures})
     caches["papers"].set(number, printed)
     return printed
 
@@ -130,38 +119,3 @@ def report_pdf(report: Report) -> bytes:
 def _inline(data: bytes | None) -> str:
     """A picture as an address that holds it; empty for one that is gone."""
     return f"data:image/jpeg;base64,{base64.b64encode(data).decode()}" if data else ""
-
-
-def _printed(report: Report) -> bytes:
-    from weasyprint import HTML  # 0.8 s to import, and only needed here
-    from weasyprint.urls import URLFetcher, URLFetcherResponse
-
-    class OnlyOurs(URLFetcher):
-        """Nothing is fetched for a report but the fonts that ship and the pictures that stand in it."""
-
-        def fetch(self, url: str, headers: dict[str, str] | None = None) -> URLFetcherResponse:
-            if not url.startswith("data:") and url not in [font["url"] for font in _fonts()]:
-                raise ValueError("nothing else is fetched for a report")
-            return super().fetch(url, headers)
-
-    accent = _ACCENTS[report.session.family]
-    pictures = [(picture, _inline(picture_of(picture.photo))) for picture in report.photos]
-    shown = {"report": report, "fonts": _fonts(), "accent": accent, "pictures": pictures}
-    html = render_to_string("reports/report.html", shown)
-    pdf = HTML(string=html, url_fetcher=OnlyOurs()).write_pdf()
-    assert isinstance(pdf, bytes)
-    return pdf
-
-
-@lru_cache(maxsize=1)
-def _fonts() -> list[dict[str, str]]:
-    """The application's own fonts, from the npm packages that the screens use."""
-    found = []
-    folder = Path(settings.ROOT) / "web" / "node_modules" / "@fontsource-variable"
-    for family, name in (
-        ("Hyperlegible", "atkinson-hyperlegible-next"),
-        ("HyperlegibleMono", "atkinson-hyperlegible-mono"),
-    ):
-        files = sorted((folder / name / "files").glob("*wght-normal.woff2"))
-        found += [{"family": family, "url": file.as_uri()} for file in files]
-    return found

@@ -7,16 +7,19 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from config.answers import answer, shape
+from config.answers import answer, asked, shape
+from config.errors import Refused
 from config.throttles import Working
 from labs.live import with_entries
 from labs.models import Bench
 from labs.policy import bench_for
 from notebook.models import Entry
-from people.policy import person_of
+from people.policy import own_section, person_of
+from people.serializers import SlipsSerializer
 from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
+from reports.slips import slips_pdf
 
 
 class ReportNow(APIView):
@@ -28,6 +31,25 @@ class ReportNow(APIView):
     def get(self, request: Request, bench_id: int) -> Response:
         person = person_of(request)
         return answer(report_of(bench_for(person, bench_id), person))
+
+
+class Slips(APIView):
+    """Slips with code, QR, name and PIN, for printing. Their PINs are new; the former ones end."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(
+        operation_id="slips", request=SlipsSerializer, responses={(200, "application/pdf"): OpenApiTypes.BINARY}
+    )
+    def post(self, request: Request, section_id: int) -> HttpResponse:
+        section = own_section(person_of(request), section_id)
+        named = set(asked(SlipsSerializer, request)["people"])
+        roster = list(section.roster)
+        people = [one for one in roster if one.pk in named or (not named and not one.has_usable_password())]
+        if not people:
+            raise Refused("Everybody here has a PIN. Choose those who need a new slip.", 422)
+        body = slips_pdf(section, people, request.build_absolute_uri("/").rstrip("/"))
+        return HttpResponse(body, content_type="application/pdf")
 
 
 _KINDS = ("application/pdf", "text/csv", "application/json", "chemical/x-jcamp-dx")

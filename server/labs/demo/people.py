@@ -1,6 +1,9 @@
 """Who is in the demo. All invented."""
 
+from django.conf import settings
+
 from people.demo_accounts import DEMO_ACCOUNTS, PASSWORD
+from people.department import set_department
 from people.models import Person, Role, Section
 
 PIN = "2468"
@@ -22,6 +25,9 @@ def make_people() -> Section:
         name="Second-year analytical, group B", term="Autumn term", code="AMBER7", owner=staff[Role.INSTRUCTOR]
     )
     section.assistants.add(staff[Role.ASSISTANT])
+    staff[Role.INSTRUCTOR].keeper = True
+    staff[Role.INSTRUCTOR].save(update_fields=["keeper"])
+    set_department("Department of demonstrations", settings.TIME_ZONE)
     demo_student = next(account for account in DEMO_ACCOUNTS if account["role"] == Role.STUDENT)
     for number, name in enumerate(_NAMES, 1):
         demo = name == demo_student["name"]

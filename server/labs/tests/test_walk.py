@@ -14,7 +14,7 @@ from labs.tests.room import TRUE, Room, planned, titrate, unhurried
 from labs.tests.test_permissions import said
 from people.models import Person
 
-PUBLIC = ("me", "sign-in", "join", "demo-accounts", "sign-out")
+PUBLIC = ("me", "sign-in", "join", "demo-accounts", "sign-out", "department", "links")
 
 
 def routes(resolver: URLResolver, before: str = "") -> Iterator[str]:
@@ -36,6 +36,7 @@ class Walk(Room):
         put = {
             "<int:bench_id>": str(bench.pk), "(?P<bench_id>\\d{1,18})": str(bench.pk), "<slug:slug>": "hydrate",
             "<int:session_id>": str(session.pk), "<int:person_id>": str(self.student.pk), "<str:code>": "GREEN4",
+            "<int:section_id>": str(self.section.pk), "<str:secret>": "x" * 32,
             "(?P<content>[0-9a-f]{64})": "0" * 64, "(?P<kind>calibrations|solutions)": "solutions",
             "(?P<item>\\d{1,18})": "1",
         }  # fmt: skip
@@ -93,7 +94,7 @@ class Walk(Room):
         for who in (self.neighbour, self.stranger):
             client = self.as_(who)
             for address in self.addresses(self.session, self.bench):
-                if not any(part in address for part in ("/benches/", "/sessions/", "/people/")):
+                if not any(part in address for part in ("/benches/", "/sessions/", "/people/", "/sections/")):
                     continue
                 for verb in ("GET", "POST", "PUT", "DELETE"):
                     answer = client.generic(verb, address, "{}", "application/json")

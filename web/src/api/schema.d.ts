@@ -192,6 +192,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/department": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Whose installation this is; everybody may know, who keeps the accounts may change it. */
+        get: operations["department"];
+        /** @description Whose installation this is; everybody may know, who keeps the accounts may change it. */
+        put: operations["set_department"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/experiments": {
         parameters: {
             query?: never;
@@ -348,6 +366,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/links/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A one-time link: what it is for, and following it. */
+        get: operations["link"];
+        put?: never;
+        /** @description A one-time link: what it is for, and following it. */
+        post: operations["follow_link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -416,6 +452,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{person_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description A student's place on a roster. */
+        put: operations["change_student"];
+        post?: never;
+        /** @description A student's place on a roster. */
+        delete: operations["take_off"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person_id}/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A new PIN for a student; staff of the section may give it. */
+        post: operations["new_pin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{person_id}/unlock": {
         parameters: {
             query?: never;
@@ -460,7 +531,94 @@ export interface paths {
         /** @description The sections I teach or assist. */
         get: operations["sections"];
         put?: never;
+        /** @description The sections I teach or assist. */
+        post: operations["make_section"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/{section_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One section. */
+        get: operations["section"];
+        /** @description One section. */
+        put: operations["change_section"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/{section_id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Gives a section another code. */
+        post: operations["renew_code"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/{section_id}/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Puts people on the roster. */
+        post: operations["add_people"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/{section_id}/roster/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What a list would add to the roster; nothing is changed. */
+        post: operations["read_roster"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/{section_id}/slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Slips with code, QR, name and PIN, for printing. Their PINs are new; the former ones end. */
+        post: operations["slips"];
         delete?: never;
         options?: never;
         head?: never;
@@ -621,6 +779,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/staff": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Everybody of the staff. */
+        get: operations["staff"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/{person_id}/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Ends an account or takes that back; says who keeps the accounts. */
+        post: operations["account"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/{person_id}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Makes a one-time link with which somebody of the staff sets a new password. */
+        post: operations["reset_password"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/staff/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Makes a one-time link for a colleague. Assistants may be invited by every instructor into their sections. */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock": {
         parameters: {
             query?: never;
@@ -677,13 +903,17 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * @description * `open` - open
-         *     * `close` - close
-         *     * `release` - release
+         * @description * `end` - end
          *     * `take_back` - take_back
+         *     * `keep` - keep
+         *     * `no_longer_keep` - no_longer_keep
          * @enum {string}
          */
-        ActionEnum: "open" | "close" | "release" | "take_back";
+        AccountActionEnum: "end" | "take_back" | "keep" | "no_longer_keep";
+        /** @description What to do with an account of the staff. */
+        AccountRequest: {
+            action: components["schemas"]["AccountActionEnum"];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Alternative: {
             what: string;
@@ -906,6 +1136,17 @@ export interface components {
             role: string;
             says: string;
             password: string;
+        };
+        /** @description Whose installation this is; the name is empty before it was set up. ``demo``: ready accounts are offered. */
+        DepartmentNow: {
+            name: string;
+            time_zone: string;
+            demo: boolean;
+        };
+        /** @description The department's name and time zone. */
+        DepartmentRequest: {
+            name: string;
+            time_zone: string;
         };
         /**
          * @description * `rectangular` - rectangular
@@ -1130,6 +1371,18 @@ export interface components {
             text: string;
             state: string;
         };
+        /** @description What somebody writes on the page of a link; not all of it is needed for each kind of link. */
+        FollowRequest: {
+            /** @default  */
+            username: string;
+            /** @default  */
+            name: string;
+            password: string;
+            /** @default  */
+            department: string;
+            /** @default  */
+            time_zone: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Hand: {
             kind: string;
@@ -1144,6 +1397,12 @@ export interface components {
             detail: string;
             done: boolean;
             optional: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Helper: {
+            id: number;
+            name: string;
+            assists: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {
@@ -1197,6 +1456,17 @@ export interface components {
             label: string;
             basis: string[];
         };
+        /** @description Whom a link is for; assistants may be asked into a section at once. */
+        InviteRequest: {
+            role: components["schemas"]["InviteRoleEnum"];
+            section?: number | null;
+        };
+        /**
+         * @description * `instructor` - instructor
+         *     * `assistant` - assistant
+         * @enum {string}
+         */
+        InviteRoleEnum: "instructor" | "assistant";
         /** @description Students: section code, a name of the roster, PIN. */
         JoinRequest: {
             code: string;
@@ -1222,14 +1492,51 @@ export interface components {
          * @enum {string}
          */
         LevelEnum: "keep" | "look" | "repeat" | "stop";
+        /**
+         * @description What a link is for. ``name`` and ``username`` are of the person whose password is set, empty for a new account;
+         *     ``sets_up`` one makes the department.
+         */
+        LinkOpened: {
+            role: string;
+            name: string;
+            username: string;
+            section: string;
+            department: string;
+            sets_up: boolean;
+        };
+        /** @description A list of people as it comes: pasted text, or a file in base64 with its name. */
+        ListRequest: {
+            /** @default  */
+            text: string;
+            /** @default  */
+            file: string;
+            /** @default  */
+            file_name: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Listed: {
+            line: number;
+            name: string;
+            number: string;
+            problem: string;
+            known: boolean;
+        };
         /** @description The signed-in person. */
         Me: {
             readonly id: number;
             name: string;
-            role?: components["schemas"]["RoleEnum"];
+            role?: components["schemas"]["MeRoleEnum"];
+            keeper?: boolean;
             /** @default  */
             section_name: string;
         };
+        /**
+         * @description * `instructor` - Instructor
+         *     * `assistant` - Assistant
+         *     * `student` - Student
+         * @enum {string}
+         */
+        MeRoleEnum: "instructor" | "assistant" | "student";
         /**
          * @description * `bottom` - bottom
          *     * `top` - top
@@ -1294,6 +1601,16 @@ export interface components {
          * @enum {string}
          */
         NeedLevelEnum: "call" | "look" | "repeat" | "stop";
+        /** @description A student's new PIN, told once. */
+        NewPin: {
+            pin: string;
+        };
+        /** @description A section's name and term. */
+        NewSectionRequest: {
+            name: string;
+            /** @default  */
+            term: string;
+        };
         /** @description What is new in a version. */
         NoteRequest: {
             /** @default  */
@@ -1562,13 +1879,6 @@ export interface components {
             advice: string;
             comparison: components["schemas"]["Comparison"] | null;
         };
-        /**
-         * @description * `instructor` - Instructor
-         *     * `assistant` - Assistant
-         *     * `student` - Student
-         * @enum {string}
-         */
-        RoleEnum: "instructor" | "assistant" | "student";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         RoleOut: {
             key: string;
@@ -1581,10 +1891,29 @@ export interface components {
             section: string;
             names: components["schemas"]["RosterName"][];
         };
-        /** @description A name to pick when joining. */
+        /** @description A name to pick when joining; with its number only where two have the same name. */
         RosterName: {
-            readonly id: number;
+            id: number;
             name: string;
+        };
+        /**
+         * @description A list as it was understood: which column is what (empty for a list without heads), and its people.
+         *
+         *     ``notes`` say what was guessed.
+         */
+        RosterRead: {
+            columns: string[];
+            people: components["schemas"]["Listed"][];
+            notes: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        RosterStudent: {
+            id: number;
+            name: string;
+            number: string;
+            joined: boolean;
+            has_pin: boolean;
+            waits: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Row: {
@@ -1626,13 +1955,32 @@ export interface components {
             /** @default  */
             note: string;
         };
-        /** @description A section, with how many are on its roster. */
-        Section: {
-            readonly id: number;
+        /** @description A section as it shall be. */
+        SectionChangeRequest: {
+            name: string;
+            /** @default  */
+            term: string;
+            /** @default false */
+            archived: boolean;
+            assistants?: number[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SectionLine: {
+            id: number;
             name: string;
             term: string;
             code: string;
-            readonly students: number;
+            archived: boolean;
+            students: number;
+            instructor: string;
+            assistants: string[];
+            mine: boolean;
+        };
+        /** @description A section whole, for its instructor. */
+        SectionPage: {
+            line: components["schemas"]["SectionLine"];
+            students: components["schemas"]["RosterStudent"][];
+            helpers: components["schemas"]["Helper"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SessionCard: {
@@ -1674,6 +2022,10 @@ export interface components {
             username: string;
             password: string;
         };
+        /** @description Whose slips to print; nobody named means everybody without a PIN who never joined. */
+        SlipsRequest: {
+            people?: number[];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SolutionOut: {
             id: number;
@@ -1685,6 +2037,30 @@ export interface components {
             source: string;
             found_at: string;
         };
+        /** @description A one-time link: the path of its page, and how many days it is good for. */
+        StaffLink: {
+            path: string;
+            days: number;
+        };
+        /** @description Somebody of the staff. ``sections`` are those they teach. */
+        StaffMember: {
+            id: number;
+            name: string;
+            username: string;
+            role: string;
+            keeper: boolean;
+            active: boolean;
+            sections: string[];
+            last_seen: string;
+        };
+        /**
+         * @description * `open` - open
+         *     * `close` - close
+         *     * `release` - release
+         *     * `take_back` - take_back
+         * @enum {string}
+         */
+        StateActionEnum: "open" | "close" | "release" | "take_back";
         /**
          * @description * `draft` - draft
          *     * `ready` - ready
@@ -1694,7 +2070,7 @@ export interface components {
         StateEnum: "draft" | "ready" | "withdrawn";
         /** @description What to do with a session. */
         StateRequest: {
-            action: components["schemas"]["ActionEnum"];
+            action: components["schemas"]["StateActionEnum"];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Statistic: {
@@ -1732,12 +2108,29 @@ export interface components {
             calibrations: components["schemas"]["CalibrationOut"][];
             solutions: components["schemas"]["SolutionOut"][];
         };
+        /** @description A student as they shall be, and in which section. */
+        StudentChangeRequest: {
+            name: string;
+            /** @default  */
+            number: string;
+            section: number;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         StudentPlace: {
             id: number;
             name: string;
             bench: number | null;
             waits: boolean;
+        };
+        /** @description Somebody to be put on a roster. */
+        StudentRequest: {
+            name: string;
+            /** @default  */
+            number: string;
+        };
+        /** @description People to be put on a roster. */
+        StudentsRequest: {
+            people: components["schemas"]["StudentRequest"][];
         };
         /**
          * @description * `dots` - dots
@@ -2352,6 +2745,68 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    department: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepartmentNow"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    set_department: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DepartmentRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepartmentNow"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     experiments: {
         parameters: {
             query?: never;
@@ -2744,6 +3199,72 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOpened"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    follow_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -2873,6 +3394,102 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    change_student: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudentChangeRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    take_off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    new_pin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewPin"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     unlock: {
         parameters: {
             query?: never;
@@ -2950,7 +3567,242 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Section"][];
+                    "application/json": components["schemas"]["SectionLine"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    make_section: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSectionRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    section: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    change_section: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SectionChangeRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    renew_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    add_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudentsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    read_roster: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRead"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    slips: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SlipsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             400: components["responses"]["Refused400"];
@@ -3279,6 +4131,134 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    staff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaffMember"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AccountRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaffMember"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    reset_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaffLink"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaffLink"];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -1,0 +1,190 @@
+"""Who is in a section: read from what people have (a list, a CSV or XLSX file), shown first, kept when confirmed."""
+
+import csv
+import io
+import re
+import unicodedata
+import zipfile
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, replace
+
+from openpyxl import load_workbook
+from openpyxl.utils.exceptions import InvalidFileException
+
+from config.errors import Refused
+from people.models import Section
+
+MOST = 400  # people in one section
+_LONGEST = 120
+_SPACE = re.compile(r"\s+")
+
+# What the heads of columns are called, folded: no accents, no case.
+_HEADS = {
+    "name": ("name", "full name", "student", "student name", "display name"),
+    "family": ("surname", "last name", "lastname", "family name", "family"),
+    "given": ("first name", "firstname", "given name", "given names", "forename", "forenames", "given"),
+    "number": ("number", "student number", "student id", "id", "matriculation number", "student no", "no"),
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Listed:
+    """One person on a list that is being read: in which line, and what is the matter if something is.
+
+    ``known``: on the roster already, so that nothing is to be done.
+    """
+
+    line: int
+    name: str
+    number: str
+    problem: str
+    known: bool
+
+
+@dataclass(frozen=True, slots=True)
+class RosterRead:
+    """A list as it was understood: which column is what (empty for a list without heads), and its people.
+
+    ``notes`` say what was guessed.
+    """
+
+    columns: list[str]
+    people: list[Listed]
+    notes: list[str]
+
+
+def read_roster(section: Section, text: str, file: bytes, file_name: str) -> RosterRead:
+    """What a pasted ``text`` or a ``file`` would add to ``section``; Refused where it cannot be read at all."""
+    notes: list[str] = []
+    if file:
+        rows = (
+            _workbook(file) if file[:2] == b"PK" or file_name.lower().endswith(".xlsx") else _table(_text(file, notes))
+        )
+    else:
+        rows = _table(text)
+    rows = [(line, [_tidy(cell) for cell in cells]) for line, cells in rows]
+    rows = [(line, cells) for line, cells in rows if any(cells)]
+    if not rows:
+        raise Refused("There is no name in it. Paste one name a line, or give a CSV or XLSX file.", 422)
+    if len(rows) > MOST + 1:
+        raise Refused(f"{len(rows)} lines are more than a section holds ({MOST}). Give the list of this section.", 422)
+    columns = _columns(rows[0][1])
+    if columns:
+        people = [_by_columns(line, cells, columns) for line, cells in rows[1:]]
+    else:
+        people = [_by_guess(line, cells) for line, cells in rows]
+        if any(len(cells) > 1 for _, cells in rows):
+            notes.append("No heads of columns were found. Two columns were taken as surname and given name.")
+    return RosterRead([f"{head}: {part}" for head, part in columns.values()], _judged(section, people), notes)
+
+
+def _judged(section: Section, people: Sequence[Listed]) -> list[Listed]:
+    here = {_same(one.name, one.number) for one in section.roster}
+    seen: dict[tuple[str, str], int] = {}
+    found = []
+    for one in people:
+        key, problem = _same(one.name, one.number), one.problem or problem_of(one.name, one.number)
+        if not problem and key in seen:
+            problem = f"The same as line {seen[key]}. If they are two people, give them numbers."
+        seen.setdefault(key, one.line)
+        found.append(replace(one, problem=problem, known=not problem and key in here))
+    return found
+
+
+def problem_of(name: str, number: str) -> str:
+    """Why this cannot be somebody on a roster, empty if it can."""
+    if not name:
+        return "There is no name in this line."
+    if name[0] in "=+-@" or number[:1] in tuple("=+@"):
+        return "This looks like a formula, not a name."
+    if not any(letter.isalpha() for letter in name):
+        return "There is no letter in this name."
+    if len(name) > _LONGEST or len(number) > 30:
+        return f"This is longer than a name can be ({_LONGEST} characters; a number 30)."
+    if any(unicodedata.category(letter) in ("Cc", "Cs", "Co") for letter in name + number) or "\ufffd" in name:
+        return "This holds characters that cannot be read. Look at the file's encoding."
+    return ""
+
+
+def _same(name: str, number: str) -> tuple[str, str]:
+    return (unicodedata.normalize("NFC", name).casefold(), number.casefold())
+
+
+def _tidy(cell: object) -> str:
+    return unicodedata.normalize("NFC", _SPACE.sub(" ", str(cell if cell is not None else "")).strip())
+
+
+def _fold(text: str) -> str:
+    plain = unicodedata.normalize("NFD", text.casefold())
+    return "".join(letter for letter in plain if not unicodedata.combining(letter)).replace("_", " ").strip(" :.")
+
+
+def _columns(heads: Sequence[str]) -> dict[int, tuple[str, str]]:
+    """Which column holds what, by its head; empty where the first row is no row of heads."""
+    found: dict[int, tuple[str, str]] = {}
+    for place, head in enumerate(heads):
+        part = next((part for part, names in _HEADS.items() if _fold(head) in names), None)
+        if part is not None and part not in {known for _, known in found.values()}:
+            found[place] = (head, part)
+    named = {part for _, part in found.values()}
+    return found if "name" in named or {"family", "given"} <= named or "family" in named else {}
+
+
+def _by_columns(line: int, cells: Sequence[str], columns: dict[int, tuple[str, str]]) -> Listed:
+    parts = {part: cells[place] if place < len(cells) else "" for place, (_, part) in columns.items()}
+    name = parts.get("name", "") or " ".join(filter(None, (parts.get("given", ""), parts.get("family", ""))))
+    return Listed(line, _straight(name), parts.get("number", ""), "", False)
+
+
+def _by_guess(line: int, cells: Sequence[str]) -> Listed:
+    filled = [cell for cell in cells if cell]
+    number = next((cell for cell in filled if any(map(str.isdigit, cell)) and not any(map(str.isalpha, cell[:1]))), "")
+    names = [cell for cell in filled if cell is not number]
+    if len(names) == 2:
+        return Listed(line, f"{names[1]} {names[0]}", number, "", False)
+    return Listed(line, _straight(" ".join(names)), number, "", False)
+
+
+def _straight(name: str) -> str:
+    """“Okafor, Ada” as one says it."""
+    family, comma, given = name.partition(",")
+    return f"{given.strip()} {family.strip()}".strip() if comma else name
+
+
+def _text(file: bytes, notes: list[str]) -> str:
+    for encoding in ("utf-16" if file[:2] in (b"\xff\xfe", b"\xfe\xff") else "utf-8-sig", "cp1252"):
+        try:
+            text = file.decode(encoding)
+        except UnicodeDecodeError:
+            continue
+        if encoding == "cp1252":
+            notes.append("The file is not in UTF-8 and was read as Windows text. Look at the names with accents.")
+        return text
+    raise Refused("The file's characters cannot be read. Save it as CSV in UTF-8, or as XLSX.", 422)
+
+
+def _table(text: str) -> list[tuple[int, list[str]]]:
+    lines = text.splitlines()[: MOST * 20]
+    head = next((line for line in lines if line.strip()), "")
+    mark = next((mark for mark in ("\t", ";") if mark in head), "")
+    commas = [line.count(",") for line in lines if line.strip()]
+    # One comma in a line is a name turned round, “Okafor, Ada”; heads or more commas make it a table.
+    if not mark and commas and (max(commas) > 1 or _columns([_tidy(cell) for cell in head.split(",")])):
+        mark = ","
+    if not mark:
+        return [(number, [line]) for number, line in enumerate(lines, 1)]
+    try:
+        return list(enumerate(csv.reader(io.StringIO("\n".join(lines)), delimiter=mark), 1))
+    except csv.Error as error:
+        raise Refused(f"This is no table that can be read ({error}). Save it as CSV or XLSX again.", 422) from error
+
+
+def _workbook(file: bytes) -> list[tuple[int, list[str]]]:
+    try:
+        if sum(part.file_size for part in zipfile.ZipFile(io.BytesIO(file)).infolist()) > 20_000_000:
+            raise Refused("This workbook is far larger than a list of names. Give the list alone.", 422)
+        sheet = load_workbook(io.BytesIO(file), read_only=True).worksheets[0]
+        rows: Iterable[tuple[object, ...]] = sheet.iter_rows(max_row=MOST * 20, max_col=20, values_only=True)
+        return [(number, [str(cell) if cell is not None else "" for cell in row]) for number, row in enumerate(rows, 1)]
+    except (InvalidFileException, zipfile.BadZipFile, KeyError, ValueError, IndexError, EOFError, OSError) as error:
+        raise Refused("This is no XLSX file that can be read. Save it again, or as CSV.", 422) from error

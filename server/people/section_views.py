@@ -1,0 +1,128 @@
+"""Sections, their rosters and their students' PINs."""
+
+import base64
+import binascii
+
+from django.http import Http404
+from drf_spectacular.utils import extend_schema
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from config.answers import answer, asked, shape
+from config.errors import Refused
+from config.throttles import Working
+from people import sections
+from people.policy import must_own, own_section, own_student, person_of, sections_for, student_of
+from people.roster import RosterRead, read_roster
+from people.serializers import (
+    ListSerializer,
+    NewSectionSerializer,
+    SectionChangeSerializer,
+    StudentChangeSerializer,
+    StudentsSerializer,
+)
+from people.shapes import NewPin, SectionLine, SectionPage
+from people.telling import section_line, section_page
+
+
+class Sections(APIView):
+    """The sections I teach or assist."""
+
+    @extend_schema(operation_id="sections", responses=shape(SectionLine)(many=True))
+    def get(self, request: Request) -> Response:
+        person = person_of(request)
+        return answer([section_line(one, person) for one in sections_for(person).order_by("archived", "name")])
+
+    @extend_schema(operation_id="make_section", request=NewSectionSerializer, responses={201: shape(SectionPage)})
+    def post(self, request: Request) -> Response:
+        person = person_of(request)
+        must_own(person)
+        made = answer(section_page(sections.make_section(person, **asked(NewSectionSerializer, request)), person))
+        made.status_code = 201
+        return made
+
+
+class SectionDetail(APIView):
+    """One section."""
+
+    @extend_schema(operation_id="section", responses=shape(SectionPage))
+    def get(self, request: Request, section_id: int) -> Response:
+        person = person_of(request)
+        found = sections_for(person).filter(pk=section_id).first()
+        if found is None:
+            raise Http404
+        return answer(section_page(found, person))
+
+    @extend_schema(operation_id="change_section", request=SectionChangeSerializer, responses=shape(SectionPage))
+    def put(self, request: Request, section_id: int) -> Response:
+        person = person_of(request)
+        section = own_section(person, section_id)
+        sections.change_section(section, **asked(SectionChangeSerializer, request))
+        return answer(section_page(section, person))
+
+
+class Code(APIView):
+    """Gives a section another code."""
+
+    @extend_schema(operation_id="renew_code", request=None, responses=shape(SectionPage))
+    def post(self, request: Request, section_id: int) -> Response:
+        person = person_of(request)
+        section = own_section(person, section_id)
+        sections.renew_code(section)
+        return answer(section_page(section, person))
+
+
+class RosterPreview(APIView):
+    """What a list would add to the roster; nothing is changed."""
+
+    largest_body = 3_000_000
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="read_roster", request=ListSerializer, responses=shape(RosterRead))
+    def post(self, request: Request, section_id: int) -> Response:
+        section, said = own_section(person_of(request), section_id), asked(ListSerializer, request)
+        try:
+            file = base64.b64decode(said["file"], validate=True)
+        except binascii.Error as error:
+            raise Refused("The file did not arrive whole. Choose it again.", 422) from error
+        return answer(read_roster(section, said["text"], file, said["file_name"]))
+
+
+class RosterPeople(APIView):
+    """Puts people on the roster."""
+
+    @extend_schema(operation_id="add_people", request=StudentsSerializer, responses=shape(SectionPage))
+    def post(self, request: Request, section_id: int) -> Response:
+        person = person_of(request)
+        section = own_section(person, section_id)
+        people = asked(StudentsSerializer, request)["people"]
+        sections.add_people(section, [(one["name"].strip(), one["number"].strip()) for one in people])
+        return answer(section_page(section, person))
+
+
+class Student(APIView):
+    """A student's place on a roster."""
+
+    @extend_schema(operation_id="change_student", request=StudentChangeSerializer, responses=shape(SectionPage))
+    def put(self, request: Request, person_id: int) -> Response:
+        person = person_of(request)
+        student, said = own_student(person, person_id), asked(StudentChangeSerializer, request)
+        section = own_section(person, said["section"])
+        sections.change_student(student, said["name"].strip(), said["number"].strip(), section)
+        return answer(section_page(section, person))
+
+    @extend_schema(operation_id="take_off", responses={204: None})
+    def delete(self, request: Request, person_id: int) -> Response:
+        sections.take_off(own_student(person_of(request), person_id))
+        return Response(status=204)
+
+
+class Pin(APIView):
+    """A new PIN for a student; staff of the section may give it."""
+
+    @extend_schema(operation_id="new_pin", request=None, responses=shape(NewPin))
+    def post(self, request: Request, person_id: int) -> Response:
+        person = person_of(request)
+        student = student_of(person, person_id)
+        return answer(NewPin(sections.new_pins([student])[student.pk]))
