@@ -138,7 +138,7 @@ def _by_columns(line: int, cells: Sequence[str], columns: dict[int, tuple[str, s
 
 def _by_guess(line: int, cells: Sequence[str]) -> Listed:
     filled = [cell for cell in cells if cell]
-    number = next((cell for cell in filled if any(map(str.isdigit, cell)) and not any(map(str.isalpha, cell[:1]))), "")
+    number = next((cell for cell in filled if cell[0].isdigit()), "")
     names = [cell for cell in filled if cell is not number]
     if len(names) == 2:
         return Listed(line, f"{names[1]} {names[0]}", number, "", False)

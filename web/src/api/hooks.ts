@@ -5,6 +5,7 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
+import { standIn } from '../identity/time';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
 
@@ -14,6 +15,19 @@ export function useMe() {
     queryKey: ['me'],
     staleTime: Infinity,
     queryFn: async () => (await said(api.GET('/api/me'))) ?? null,
+  });
+}
+
+/** Whose installation this is; screens stand in its time zone from then on. */
+export function useDepartment() {
+  return useQuery({
+    queryKey: ['department'],
+    staleTime: 60_000,
+    queryFn: async () => {
+      const found = await said(api.GET('/api/department'));
+      standIn(found.time_zone);
+      return found;
+    },
   });
 }
 
@@ -127,7 +141,7 @@ export function useLoggedCurve(bench: number) {
 export function useSessionState(id: number) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (action: Shapes['ActionEnum']) =>
+    mutationFn: (action: Shapes['StateRequest']['action']) =>
       said(
         api.POST('/api/sessions/{session_id}/state', {
           params: { path: { session_id: id } },

@@ -1,6 +1,6 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { Navigate, Outlet, Route, Routes } from 'react-router';
-import { useMe, useMyBenches } from '../api/hooks';
+import { useDepartment, useMe, useMyBenches } from '../api/hooks';
 import { Loaded } from '../identity/Page';
 import { SignIn } from '../features/signin/SignIn';
 import { Shell } from './Shell';
@@ -12,18 +12,38 @@ const view = <Name extends string, Props>(
 
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
+const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
 const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
+const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
+const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
 const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
 const StockPage = view(() => import('../features/stock/StockPage'), 'StockPage');
 const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
+const WelcomePage = view(() => import('../features/people/WelcomePage'), 'WelcomePage');
 
-/** Which view stands at which address; everyone signs in first. */
+/** Which view stands at which address; everyone signs in first, but for who comes by a one-time link. */
 export function App() {
+  const department = useDepartment();
+  return (
+    <Loaded of={department}>
+      {() => (
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/welcome/:secret" element={<WelcomePage />} />
+            <Route path="*" element={<SignedIn />} />
+          </Routes>
+        </Suspense>
+      )}
+    </Loaded>
+  );
+}
+
+function SignedIn() {
   const me = useMe();
   return (
     <Loaded of={me}>
@@ -51,6 +71,9 @@ export function App() {
                 <Route path="/experiments/:slug" element={<ExperimentPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/stock" element={<StockPage />} />
+                <Route path="/sections" element={<SectionsPage me={person} />} />
+                <Route path="/sections/:section" element={<SectionPage />} />
+                <Route path="/department" element={<DepartmentPage me={person} />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
                 <Route path="/benches/:bench/report" element={<ReportPage />} />

@@ -12,12 +12,15 @@ import mark from './mark.svg';
 const PLACES = {
   instructor: [
     ['/', 'Term'],
+    ['/sections', 'Sections'],
     ['/methods', 'Method book'],
     ['/plan', 'Plan a session'],
     ['/stock', 'Stockroom'],
+    ['/department', 'Department'],
   ],
   assistant: [
     ['/', 'Term'],
+    ['/sections', 'Sections'],
     ['/methods', 'Method book'],
     ['/stock', 'Stockroom'],
   ],

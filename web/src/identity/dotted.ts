@@ -1,2 +1,2 @@
 /** What there is of `parts`, with a point between. */
-export const dotted = (...parts: (string | undefined)[]) => parts.filter(Boolean).join(' · ');
+export const dotted = (...parts: (string | false | undefined)[]) => parts.filter(Boolean).join(' · ');

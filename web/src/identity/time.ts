@@ -1,6 +1,17 @@
+let zone: string | undefined;
+
+/** From here on times are shown in the department's zone, wherever the device is. */
+export function standIn(timeZone: string): void {
+  zone = timeZone;
+}
+
 /** “14:32”. */
 export const clock = (iso: string | number | Date) =>
-  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone });
+
+/** “2026-11-24”, the date in the department, some days on. */
+export const date = (days = 0, now = Date.now()) =>
+  new Date(now + days * 86_400_000).toLocaleDateString('sv-SE', { timeZone: zone });
 
 /** “Tue 24 Nov, 14:32”. */
 export const day = (iso: string) =>
@@ -10,6 +21,7 @@ export const day = (iso: string) =>
     month: 'short',
     hour: '2-digit',
     minute: '2-digit',
+    timeZone: zone,
   });
 
 /** “just now”, “4 min ago”, “2 h ago”, “6 days ago”. */

@@ -28,7 +28,11 @@ export function PlannerPage() {
         {(all) => (
           <Loaded of={sections}>
             {(mine) => (
-              <Planner methods={all} sections={mine} slug={search.get('method') ?? all[0]?.slug ?? ''} />
+              <Planner
+                methods={all}
+                sections={mine.filter((one) => one.mine && !one.archived)}
+                slug={search.get('method') ?? all[0]?.slug ?? ''}
+              />
             )}
           </Loaded>
         )}
@@ -44,7 +48,7 @@ const GROUPS = [
 
 interface Props {
   methods: Shapes['MethodCard'][];
-  sections: Shapes['Section'][];
+  sections: Shapes['SectionLine'][];
   slug: string;
 }
 
@@ -177,7 +181,7 @@ interface WhenProps {
   plan: Plan;
   put: (change: Partial<Plan>) => void;
   methods: Shapes['MethodCard'][];
-  sections: Shapes['Section'][];
+  sections: Shapes['SectionLine'][];
 }
 
 function When({ plan, put, methods, sections }: WhenProps) {

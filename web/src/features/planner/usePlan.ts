@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
+import { date } from '../../identity/time';
 
 export interface Sample {
   name: string;
@@ -21,11 +22,7 @@ export interface Plan {
 }
 
 /** Tomorrow at nine, as a date-time field wants it. */
-export function tomorrow(now = new Date()): string {
-  const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + 1, 9);
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:00`;
-}
+export const tomorrow = () => `${date(1)}T09:00`;
 
 /** What the plan will give; asked again a moment after the last change, the former answer shown until then. */
 export function usePrediction(plan: Plan) {
@@ -56,7 +53,6 @@ export function useSavePlan() {
 
 function request(plan: Plan): Shapes['PlanRequest'] {
   const { method, title, room, options, instruments } = plan;
-  const starts = new Date(plan.starts);
   return {
     method,
     title: title.trim(),
@@ -64,7 +60,7 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     options,
     instruments,
     section: plan.section ?? 0,
-    starts_at: Number.isNaN(starts.getTime()) ? plan.starts : starts.toISOString(),
+    starts_at: plan.starts, // without a zone: the server takes it as the department's
     minutes: Number(plan.minutes),
     benches: Number(plan.benches),
     samples: plan.samples

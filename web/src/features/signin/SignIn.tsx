@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { api, said, sentence, type Shapes } from '../../api/client';
+import { useDepartment } from '../../api/hooks';
 import mark from '../../app/mark.svg';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
@@ -24,6 +25,7 @@ function useEnter() {
 
 /** Students join by section code, name and PIN; staff sign in; the demo offers ready accounts. */
 export function SignIn() {
+  const department = useDepartment().data;
   const demo = useQuery({ queryKey: ['demo'], queryFn: () => said(api.GET('/api/demo-accounts')) });
   return (
     <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 2.5, py: { xs: 3, md: 7 } }}>
@@ -33,7 +35,9 @@ export function SignIn() {
           <Box component="h1" sx={{ m: 0, fontSize: 34, lineHeight: 1.1 }}>
             Chromata
           </Box>
-          <Box sx={{ color: ink.inkSoft, fontSize: 17 }}>A laboratory session that thinks along.</Box>
+          <Box sx={{ color: ink.inkSoft, fontSize: 17 }}>
+            {department?.name || 'A laboratory session that thinks along.'}
+          </Box>
         </Box>
       </Box>
       <Box
@@ -49,6 +53,11 @@ export function SignIn() {
           <WaitingOfOthers />
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
+          {department && !department.name && !department.demo && (
+            <VerdictLine level="look" lead="Not set up yet.">
+              Open the one-time link that the server printed when it was started.
+            </VerdictLine>
+          )}
           <Staff />
           {demo.data && demo.data.length > 0 && <Demo accounts={demo.data} />}
         </Box>
@@ -57,8 +66,11 @@ export function SignIn() {
   );
 }
 
+/** A slip's QR code leads to /join/AMBER7. */
+const codeInAddress = () => /^\/join\/([\w-]{1,12})$/.exec(window.location.pathname)?.[1] ?? '';
+
 function Join() {
-  const [code, setCode] = useState('');
+  const [code, setCode] = useState(codeInAddress);
   const [person, setPerson] = useState('');
   const [pin, setPin] = useState('');
   const enter = useEnter();
@@ -88,7 +100,7 @@ function Join() {
           slotProps={{
             htmlInput: {
               style: { fontFamily: FIGURES, fontSize: 26, letterSpacing: 2, textTransform: 'uppercase' },
-              maxLength: 12,
+              maxLength: 20,
             },
           }}
           helperText="It stands on the board."

@@ -1,0 +1,159 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { sentence, type Shapes } from '../../api/client';
+import { useSections } from '../../api/hooks';
+import { Sheet } from '../../identity/Sheet';
+import { FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { useChangeStudent, useNewPin, useSlips } from './useSection';
+
+type Student = Shapes['RosterStudent'];
+
+/** The people of a section, and how they get in. */
+export function Roster({ page }: { page: Shapes['SectionPage'] }) {
+  const { line, students } = page;
+  const slips = useSlips(line.id);
+  const without = students.filter((one) => !one.has_pin).length;
+  return (
+    <Sheet title="Roster" note={students.length === 1 ? '1 student' : `${students.length} students`}>
+      {line.mine && students.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+          {without > 0 && (
+            <Button variant="contained" disabled={slips.isPending} onClick={() => slips.mutate([])}>
+              {without === 1 ? 'Print 1 slip with a PIN' : `Print ${without} slips with PINs`}
+            </Button>
+          )}
+          {without < students.length && (
+            <AllAgain onPrint={() => slips.mutate(students.map((one) => one.id))} />
+          )}
+        </Box>
+      )}
+      {slips.data && (
+        <VerdictLine level="keep" lead="Printed.">
+          <a href={slips.data} target="_blank" rel="noreferrer">
+            Open the slips
+          </a>{' '}
+          and keep them apart until they are handed out: these PINs are not shown again.
+        </VerdictLine>
+      )}
+      {slips.error && (
+        <VerdictLine level="look" lead="Not printed.">
+          {sentence(slips.error)}
+        </VerdictLine>
+      )}
+      {students.map((one) => (
+        <Row key={one.id} one={one} section={line} />
+      ))}
+      {students.length === 0 && <Box sx={{ color: ink.inkSoft }}>Nobody yet.</Box>}
+    </Sheet>
+  );
+}
+
+function AllAgain({ onPrint }: { onPrint: () => void }) {
+  const [sure, setSure] = useState(false);
+  return (
+    <Button variant="outlined" onClick={() => (sure ? onPrint() : setSure(true))}>
+      {sure ? 'Yes: everybody gets a new PIN' : 'Print slips for everybody anew'}
+    </Button>
+  );
+}
+
+function Row({ one, section }: { one: Student; section: Shapes['SectionLine'] }) {
+  const [open, setOpen] = useState(false);
+  const pin = useNewPin(section.id);
+  const change = useChangeStudent(section.id);
+  const state = one.joined ? '' : one.has_pin ? 'not here yet' : 'no PIN yet';
+  return (
+    <Box sx={{ borderBottom: `1px solid ${ink.ruleSoft}`, py: 0.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+        <Box sx={{ flex: 1, minWidth: 140 }}>
+          {one.name} <span style={{ color: ink.inkSoft, fontFamily: FIGURES }}>{one.number}</span>
+        </Box>
+        <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{state}</Box>
+        {pin.data ? (
+          <Box sx={{ fontFamily: FIGURES, fontWeight: 600, fontSize: 20 }}>PIN {pin.data.pin}</Box>
+        ) : (
+          <Button size="small" disabled={pin.isPending} onClick={() => pin.mutate(one.id)}>
+            New PIN
+          </Button>
+        )}
+        {section.mine && (
+          <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)}>
+            Change
+          </Button>
+        )}
+      </Box>
+      {one.waits && (
+        <VerdictLine level="look" lead="Ten wrong PINs.">
+          <Button size="small" onClick={() => change.mutate({ student: one.id, unlock: true })}>
+            Let {one.name} in again
+          </Button>
+        </VerdictLine>
+      )}
+      {(pin.error ?? change.error) && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(pin.error ?? change.error)}
+        </VerdictLine>
+      )}
+      {open && <ChangeStudent one={one} section={section.id} change={change} onDone={() => setOpen(false)} />}
+    </Box>
+  );
+}
+
+interface ChangeProps {
+  one: Student;
+  section: number;
+  change: ReturnType<typeof useChangeStudent>;
+  onDone: () => void;
+}
+
+function ChangeStudent({ one, section, change, onDone }: ChangeProps) {
+  const [name, setName] = useState(one.name);
+  const [number, setNumber] = useState(one.number);
+  const [where, setWhere] = useState(section);
+  const [sure, setSure] = useState(false);
+  const others = (useSections().data ?? []).filter((other) => other.mine && !other.archived);
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr 2fr' }, py: 1.5 }}>
+      <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} />
+      <TextField label="Number" value={number} onChange={(event) => setNumber(event.target.value)} />
+      <TextField
+        select
+        label="Section"
+        value={where}
+        onChange={(event) => setWhere(Number(event.target.value))}
+      >
+        {others.map((other) => (
+          <MenuItem key={other.id} value={other.id}>
+            {other.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box sx={{ display: 'flex', gap: 1, gridColumn: '1 / -1', flexWrap: 'wrap' }}>
+        <Button
+          variant="outlined"
+          disabled={change.isPending}
+          onClick={() =>
+            change.mutate(
+              { student: one.id, change: { name, number, section: where } },
+              { onSuccess: onDone },
+            )
+          }
+        >
+          Keep
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+        <Button
+          color="error"
+          disabled={change.isPending}
+          onClick={() => (sure ? change.mutate({ student: one.id, off: true }) : setSure(true))}
+        >
+          {sure ? 'Yes, off the roster; what was written stays' : 'Take off the roster'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

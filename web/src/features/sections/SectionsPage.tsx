@@ -1,0 +1,107 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState, type FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useSections } from '../../api/hooks';
+import { Columns } from '../../identity/Columns';
+import { dotted } from '../../identity/dotted';
+import { Heading } from '../../identity/Heading';
+import { Loaded, Page } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
+import { accent, FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { useMakeSection } from './useSection';
+
+/** The classes one teaches or assists. */
+export function SectionsPage({ me }: { me: Shapes['Me'] }) {
+  const sections = useSections();
+  return (
+    <Page>
+      <Heading
+        colour={accent('')}
+        title="Sections"
+        below="Your classes: who is in them, and how they join."
+      />
+      <Columns>
+        <Loaded of={sections}>{(all) => <Lines sections={all} />}</Loaded>
+        {me.role === 'instructor' && <Make />}
+      </Columns>
+    </Page>
+  );
+}
+
+function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {sections.length === 0 && (
+        <Box sx={{ color: ink.inkSoft }}>No section yet. Make one, then paste its list of names.</Box>
+      )}
+      {sections.map((one) => (
+        <Box
+          key={one.id}
+          component={Link}
+          to={`/sections/${one.id}`}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1fr auto',
+            gap: 2,
+            alignItems: 'center',
+            p: 2,
+            bgcolor: ink.sheet,
+            border: `1px solid ${ink.rule}`,
+            borderRadius: 2.5,
+            color: ink.ink,
+            textDecoration: 'none',
+            opacity: one.archived ? 0.7 : 1,
+            '&:hover': { borderColor: ink.link },
+          }}
+        >
+          <Box>
+            <Box sx={{ fontWeight: 700, fontSize: 17 }}>{one.name}</Box>
+            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+              {dotted(
+                one.archived ? 'archived' : '',
+                one.term,
+                one.students === 1 ? '1 student' : `${one.students} students`,
+                one.mine ? '' : `taught by ${one.instructor}`,
+                one.assistants.length > 0 ? `with ${one.assistants.join(', ')}` : '',
+              )}
+            </Box>
+          </Box>
+          {!one.archived && (
+            <Box sx={{ fontFamily: FIGURES, fontSize: 22, letterSpacing: 1 }}>{one.code}</Box>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Make() {
+  const [name, setName] = useState('');
+  const [term, setTerm] = useState('');
+  const make = useMakeSection();
+  const go = useNavigate();
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    make.mutate({ name, term }, { onSuccess: (page) => void go(`/sections/${page.line.id}`) });
+  };
+  return (
+    <Sheet title="A new section">
+      <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 2, pt: 1 }}>
+        <TextField label="Name" value={name} required onChange={(event) => setName(event.target.value)} />
+        <TextField label="Term" value={term} onChange={(event) => setTerm(event.target.value)} />
+        <Button type="submit" variant="contained" disabled={make.isPending}>
+          Make the section
+        </Button>
+        {make.error && (
+          <VerdictLine level="look" lead="Not made.">
+            {sentence(make.error)}
+          </VerdictLine>
+        )}
+      </Box>
+    </Sheet>
+  );
+}
