@@ -4,8 +4,10 @@ Each locks the session's row first, looks at it again under the lock, and writes
 once the second sees what the first did.
 """
 
+import secrets
 from collections.abc import Mapping, Sequence
 from datetime import datetime
+from typing import Any
 
 from django.db import transaction
 from django.utils import timezone
@@ -20,10 +22,15 @@ from config.errors import Refused
 from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
 from labs.declared import method_of
-from labs.models import Bench, HiddenValue, Sample, Session
+from labs.models import Bench, Deed, HiddenValue, Sample, Session
 from notebook.seals import seal_end
-from people.models import Section
+from people.models import Person, Section
 from stock.own import instruments_of, stock_of, to_freeze
+
+
+def note(session: Session, person: Person, what: str) -> None:
+    """Writes into the session's log who did what."""
+    Deed.objects.create(section_id=session.section_id, session=session, person=person, what=what[:300])
 
 
 @transaction.atomic
@@ -46,10 +53,9 @@ def plan_session(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments),
     )  # fmt: skip
-    places = [Bench.objects.create(session=session, number=number) for number in range(1, benches + 1)]
+    Bench.objects.bulk_create(Bench(session=session, number=number) for number in range(1, benches + 1))
     set_samples(session, samples)
-    for place, student in enumerate(section.roster):
-        places[place % benches].team.add(student)
+    deal_teams(session, "names")
     return session
 
 
@@ -64,6 +70,120 @@ def _sample(session: Session, given: Mapping[str, object]) -> Sample:
         if str(text).strip():
             HiddenValue.objects.create(sample=sample, key=key, text=written_in(str(text), results[key]))
     return sample
+
+
+@transaction.atomic
+def change_plan(session: Session, revision: int, section: Section, slug: str, benches: int, **chosen: Any) -> None:
+    """A planned session as it shall be. Benches that stay keep their teams; another section is spread anew.
+
+    ``revision`` is the one that was looked at: Refused if somebody changed the plan since then.
+    """
+    _lock(session)
+    _must_be(session, Session.State.PLANNED, "is what was planned; only a planned session can be changed")
+    if revision != session.revision:
+        raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
+    declared = method_named(slug, [section.owner])
+    bind(declared, Sheet(chosen["options"], chosen["instruments"], stock=instruments_of(section.owner)))
+    samples, moved = chosen.pop("samples"), session.section_id != section.pk
+    if slug != session.method:
+        session.comparison = {}
+    for field, value in {**chosen, "method": slug, "method_version": declared.version, "section": section}.items():
+        setattr(session, field, value)
+    session.revision += 1
+    session.save()
+    session.benches.filter(number__gt=benches).delete()
+    for number in range(session.benches.count() + 1, benches + 1):
+        Bench.objects.create(session=session, number=number)
+    set_samples(session, samples)
+    if moved:
+        deal_teams(session, "names")
+
+
+def _must_be(session: Session, state: str, otherwise: str) -> None:
+    if session.state != state:
+        raise Refused(f"“{session.title}” {otherwise}: it is {session.state}.")
+
+
+@transaction.atomic
+def delete_plan(session: Session) -> None:
+    """Deletes a plan that was never opened. Refused once there is a record."""
+    _lock(session)
+    if session.opened_at is not None:
+        raise Refused("This session was held; its record stays.")
+    session.delete()
+
+
+@transaction.atomic
+def cancel_session(session: Session) -> None:
+    """Calls a planned session off; the plan stays."""
+    _lock(session)
+    _must_be(session, Session.State.PLANNED, "cannot be cancelled")
+    _set_state(session, Session.State.CANCELLED)
+
+
+@transaction.atomic
+def take_up_session(session: Session) -> None:
+    """Plans a cancelled session after all."""
+    _lock(session)
+    _must_be(session, Session.State.CANCELLED, "cannot be taken up again")
+    _set_state(session, Session.State.PLANNED)
+
+
+@transaction.atomic
+def reopen_session(session: Session) -> None:
+    """Opens a closed session again, so that benches can go on; not while the accepted values are known."""
+    _lock(session)
+    _must_be(session, Session.State.CLOSED, "cannot be opened again")
+    if session.released:
+        raise Refused("The accepted values are released. Take that back before anybody measures on.")
+    session.closed_at = None
+    session.save(update_fields=["closed_at"])
+    _set_state(session, Session.State.OPEN)
+
+
+def _set_state(session: Session, state: Session.State) -> None:
+    session.state = state
+    session.save(update_fields=["state"])
+
+
+@transaction.atomic
+def extend_session(session: Session, minutes: int) -> None:
+    """Gives a session that is not over another length, minutes from its start."""
+    _lock(session)
+    if session.state not in (Session.State.PLANNED, Session.State.OPEN):
+        raise Refused(f"“{session.title}” is {session.state}; its time is not changed any more.")
+    session.minutes = minutes
+    session.save(update_fields=["minutes"])
+
+
+@transaction.atomic
+def deal_teams(session: Session, how: str) -> None:
+    """Spreads the roster over the benches: by ``names``, by ``lot``, or as ``last`` time, newcomers to the smallest."""
+    _lock(session)
+    if session.state == Session.State.CLOSED:
+        raise Refused("The session is closed; its teams stay as they were.")
+    benches, roster = list(session.benches.all()), list(session.section.roster)
+    former = _last_places(session) if how == "last" else {}
+    if how == "last" and not former:
+        raise Refused("No earlier session of this section had teams.", 422)
+    if how == "lot":
+        secrets.SystemRandom().shuffle(roster)
+    teams: dict[int, list[Person]] = {bench.number: [] for bench in benches}
+    for person in roster:
+        if former.get(person.pk) in teams:
+            teams[former[person.pk]].append(person)
+    for person in roster:
+        if former.get(person.pk) not in teams:
+            min(teams.values(), key=len).append(person)
+    for bench in benches:
+        bench.team.set(teams[bench.number])
+
+
+def _last_places(session: Session) -> dict[int, int]:
+    held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False)
+    last = held.filter(opened_at__isnull=False).order_by("-opened_at").first()
+    benches = last.benches.prefetch_related("team") if last else []
+    return {person.pk: bench.number for bench in benches for person in bench.team.all()}
 
 
 def _lock(session: Session) -> None:

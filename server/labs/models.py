@@ -8,7 +8,7 @@ from people.models import Person, Section
 
 class Session(models.Model):
     """One laboratory session of a section. Options, instruments, calibrations and the method's whole declaration are
-    frozen when it opens.
+    frozen when it opens. ``revision`` counts how often its plan was changed, so that two people do not undo each other.
 
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     """
@@ -19,6 +19,7 @@ class Session(models.Model):
         PLANNED = "planned"
         OPEN = "open"
         CLOSED = "closed"
+        CANCELLED = "cancelled"
 
     section = models.ForeignKey(Section, on_delete=models.CASCADE, related_name="sessions")
     method = models.CharField(max_length=60)
@@ -30,12 +31,13 @@ class Session(models.Model):
     room = models.CharField(max_length=60, blank=True)
     starts_at = models.DateTimeField()
     minutes = models.PositiveIntegerField(default=120)
-    state = models.CharField(max_length=8, choices=State.choices, default=State.PLANNED)
+    state = models.CharField(max_length=12, choices=State.choices, default=State.PLANNED)
     options = models.JSONField(default=dict)
     instruments = models.JSONField(default=dict)
     stock = models.JSONField(default=dict)
     comparison = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
+    revision = models.PositiveIntegerField(default=0)
     opened_at = models.DateTimeField(null=True, blank=True)
     closed_at = models.DateTimeField(null=True, blank=True)
 
@@ -44,6 +46,22 @@ class Session(models.Model):
 
     def __str__(self) -> str:
         return self.title
+
+
+class Deed(models.Model):
+    """Who did what with a session, as a sentence without its subject: “opened it”. It outlives a deleted plan."""
+
+    section = models.ForeignKey(Section, on_delete=models.CASCADE, related_name="deeds")
+    session = models.ForeignKey(Session, null=True, on_delete=models.SET_NULL, related_name="deeds")
+    person = models.ForeignKey(Person, on_delete=models.PROTECT, related_name="deeds")
+    what = models.CharField(max_length=300)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ("at", "pk")
+
+    def __str__(self) -> str:
+        return self.what
 
 
 class Sample(models.Model):

@@ -41,7 +41,8 @@ def benches_for(person: Person) -> QuerySet[Bench]:
     benches = Bench.objects.select_related("session", "session__section", "sample")
     if person.teaches:
         return benches.filter(session__section__in=sections_for(person))
-    return benches.filter(team=person).exclude(session__state=Session.State.PLANNED)
+    begun = (Session.State.OPEN, Session.State.CLOSED)
+    return benches.filter(team=person, session__state__in=begun)
 
 
 def bench_for(person: Person, bench_id: int) -> Bench:

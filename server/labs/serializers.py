@@ -47,6 +47,24 @@ class PlanSerializer(ChoicesSerializer):
     samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
 
 
+class PlanChangeSerializer(PlanSerializer):
+    """A planned session as it shall be, with the revision that was looked at."""
+
+    revision = serializers.IntegerField(min_value=0)
+
+
+class MinutesSerializer(serializers.Serializer[Any]):
+    """How long a session is, in minutes from its start."""
+
+    minutes = serializers.IntegerField(min_value=10, max_value=600)
+
+
+class DealSerializer(serializers.Serializer[Any]):
+    """How the roster is spread over the benches."""
+
+    how = serializers.ChoiceField(choices=("names", "lot", "last"))
+
+
 class SamplesSerializer(serializers.Serializer[Any]):
     """All samples of a session."""
 
@@ -69,4 +87,4 @@ class TeamsSerializer(serializers.Serializer[Any]):
 class StateSerializer(serializers.Serializer[Any]):
     """What to do with a session."""
 
-    action = serializers.ChoiceField(choices=("open", "close", "release", "take_back"))
+    action = serializers.ChoiceField(choices=("open", "close", "reopen", "release", "take_back", "cancel", "take_up"))

@@ -81,10 +81,34 @@ class Named:
 
 
 @dataclass(frozen=True, slots=True)
+class PlanDraft:
+    """A plan as it was written, to be changed or used again. ``starts`` is the department's date and time."""
+
+    section: int
+    starts: str
+    options: dict[str, str]
+    instruments: dict[str, str]
+    revision: int
+
+
+@dataclass(frozen=True, slots=True)
+class Done:
+    """What somebody did with a session, and when."""
+
+    at: str
+    who: str
+    what: str
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
-    """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any."""
+    """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
+    ``log`` has the latest first.
+    """
 
     card: SessionCard
+    draft: PlanDraft
+    log: list[Done]
     options: list[OptionChosen]
     instruments: list[Named]
     benches: list[BenchPlace]

@@ -1,5 +1,7 @@
 """Sessions in the order of the term, and what each still lacks."""
 
+from django.utils import timezone
+
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.method.describe import options_chosen
 from chromata_core.method.options import active, resolve_options
@@ -9,10 +11,22 @@ from chromata_core.planning.timetable import timetables
 from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
-from labs.shapes import BenchPlace, Comparable, Named, SampleGiven, SessionCard, SessionPlan, StudentPlace
+from labs.shapes import (
+    BenchPlace,
+    Comparable,
+    Done,
+    Named,
+    PlanDraft,
+    SampleGiven,
+    SessionCard,
+    SessionPlan,
+    StudentPlace,
+)
 from people.models import Person
 from people.throttles import kept_out
 from stock.own import stock_of
+
+_LOG = 60  # deeds
 
 
 def session_card(session: Session) -> SessionCard:
@@ -61,10 +75,21 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     benches = session.benches.prefetch_related("team").select_related("sample")
     return SessionPlan(
         card=session_card(session),
+        draft=PlanDraft(
+            session.section_id,
+            timezone.localtime(session.starts_at).strftime("%Y-%m-%dT%H:%M"),
+            session.options,
+            session.instruments,
+            session.revision,
+        ),
+        log=[
+            Done(deed.at.isoformat(), deed.person.name, deed.what)
+            for deed in session.deeds.select_related("person").order_by("-at", "-pk")[:_LOG]
+        ],
         options=options_chosen(chosen, options),
         instruments=[Named(label, short) for label, short in tools],
         benches=[
-            BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", [p.name for p in b.team.all()])
+            BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", sorted(p.name for p in b.team.all()))
             for b in benches
         ],
         students=_students(session),

@@ -13,6 +13,8 @@ urlpatterns = [
     path("sessions", views.Sessions.as_view()),
     path("sessions/<int:session_id>", views.SessionDetail.as_view()),
     path("sessions/<int:session_id>/state", views.SessionState.as_view()),
+    path("sessions/<int:session_id>/minutes", views.Minutes.as_view()),
+    path("sessions/<int:session_id>/teams/deal", views.Deal.as_view()),
     path("sessions/<int:session_id>/teams", views.Teams.as_view()),
     path("sessions/<int:session_id>/samples", views.Samples.as_view()),
     path("sessions/<int:session_id>/comparison", views.Comparison.as_view()),

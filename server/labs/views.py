@@ -1,5 +1,8 @@
 """Methods, instruments, sessions, benches and the floor."""
 
+from collections.abc import Callable
+
+from django.db import transaction
 from django.http.response import HttpResponseBase
 from django.utils.cache import get_conditional_response
 from drf_spectacular.utils import OpenApiParameter, extend_schema
@@ -23,6 +26,9 @@ from labs.models import Bench, Session
 from labs.policy import bench_for, benches_for, own_session_for, session_for, sessions_for
 from labs.serializers import (
     ComparisonSerializer,
+    DealSerializer,
+    MinutesSerializer,
+    PlanChangeSerializer,
     PlanSerializer,
     PreviewSerializer,
     SamplesSerializer,
@@ -31,6 +37,7 @@ from labs.serializers import (
 )
 from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
+from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
 from stock.own import instruments_of
 
@@ -89,16 +96,24 @@ class Sessions(APIView):
         return answer([session_card(session) for session in found])
 
     @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
+    @transaction.atomic
     def post(self, request: Request) -> Response:
-        must_own(person_of(request))
+        person = person_of(request)
+        must_own(person)
         said = asked(PlanSerializer, request)
-        section = sections_for(person_of(request)).filter(pk=said.pop("section"), archived=False).first()
-        if section is None or not owns(person_of(request), section):
-            raise Refused("Choose one of your own sections.", 422)
+        section = _open_section(person, said.pop("section"))
         session = actions.plan_session(section, said.pop("method"), **said)
-        made = answer(session_plan(session, person_of(request)))
+        actions.note(session, person, "planned it")
+        made = answer(session_plan(session, person))
         made.status_code = 201
         return made
+
+
+def _open_section(person: Person, section_id: int) -> Section:
+    section = sections_for(person).filter(pk=section_id, archived=False).first()
+    if section is None or not owns(person, section):
+        raise Refused("Choose one of your own sections.", 422)
+    return section
 
 
 class SessionDetail(APIView):
@@ -109,26 +124,82 @@ class SessionDetail(APIView):
         person = person_of(request)
         return answer(session_plan(session_for(person, session_id), person))
 
+    @extend_schema(operation_id="change_plan", request=PlanChangeSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
+    def put(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
+        section = _open_section(person, said.pop("section"))
+        actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
+        actions.note(session, person, "changed the plan")
+        return answer(session_plan(session, person))
+
+    @extend_schema(operation_id="delete_plan", responses={204: None})
+    @transaction.atomic
+    def delete(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session = own_session_for(person, session_id)
+        actions.note(session, person, f"deleted the plan “{session.title}”")
+        actions.delete_plan(session)
+        return Response(status=204)
+
+
+class Minutes(APIView):
+    """How long a session is."""
+
+    @extend_schema(operation_id="set_minutes", request=MinutesSerializer, responses=shape(SessionCard))
+    @transaction.atomic
+    def put(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, minutes = own_session_for(person, session_id), asked(MinutesSerializer, request)["minutes"]
+        actions.extend_session(session, minutes)
+        actions.note(session, person, f"made it {minutes} minutes long")
+        return answer(session_card(session))
+
 
 class Teams(APIView):
     """Who stands at which bench."""
 
     @extend_schema(operation_id="set_teams", request=TeamsSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
-        session = session_for(person_of(request), session_id)
-        places = asked(TeamsSerializer, request)["places"]
+        person = person_of(request)
+        session, places = session_for(person, session_id), asked(TeamsSerializer, request)["places"]
         actions.set_teams(session, [(one["person"], one["bench"]) for one in places])
-        return answer(session_plan(session, person_of(request)))
+        names = {one.pk: one.name for one in session.section.roster}
+        for one in places:
+            where = f"to bench {one['bench']}" if one["bench"] is not None else "off every bench"
+            actions.note(session, person, f"put {names[one['person']]} {where}")
+        return answer(session_plan(session, person))
+
+
+_DEALT = {"names": "in order of names", "lot": "by lot", "last": "as last time"}
+
+
+class Deal(APIView):
+    """Spreads the roster over the benches."""
+
+    @extend_schema(operation_id="deal_teams", request=DealSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
+    def post(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, how = session_for(person, session_id), asked(DealSerializer, request)["how"]
+        actions.deal_teams(session, how)
+        actions.note(session, person, f"spread the teams {_DEALT[how]}")
+        return answer(session_plan(session, person))
 
 
 class Samples(APIView):
     """What the benches are given, with the accepted values."""
 
     @extend_schema(operation_id="set_samples", request=SamplesSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
-        session = own_session_for(person_of(request), session_id)
+        person = person_of(request)
+        session = own_session_for(person, session_id)
         actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
-        return answer(session_plan(session, person_of(request)))
+        actions.note(session, person, "changed samples and accepted values")
+        return answer(session_plan(session, person))
 
 
 class Comparison(APIView):
@@ -137,25 +208,37 @@ class Comparison(APIView):
     largest_body = 900_000
 
     @extend_schema(operation_id="set_comparison", request=ComparisonSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
-        session = own_session_for(person_of(request), session_id)
+        person = person_of(request)
+        session = own_session_for(person, session_id)
         actions.set_comparison(session, **asked(ComparisonSerializer, request))
-        return answer(session_plan(session, person_of(request)))
+        actions.note(session, person, "changed the data of another product")
+        return answer(session_plan(session, person))
 
 
-_ACTIONS = {
-    "open": actions.open_session, "close": actions.close_session, "release": actions.release_session,
-    "take_back": actions.take_back_release,
-}  # fmt: skip
+_ACTIONS: dict[str, tuple[Callable[[Session], None], str]] = {
+    "open": (actions.open_session, "opened it"),
+    "close": (actions.close_session, "closed it"),
+    "reopen": (actions.reopen_session, "opened it again"),
+    "release": (actions.release_session, "released the accepted values"),
+    "take_back": (actions.take_back_release, "took the release back"),
+    "cancel": (actions.cancel_session, "cancelled it"),
+    "take_up": (actions.take_up_session, "planned it after all"),
+}
 
 
 class SessionState(APIView):
-    """Opens, closes or releases a session, or takes a release back."""
+    """Opens, closes, reopens or cancels a session, releases its results or takes that back."""
 
     @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionCard))
+    @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
-        session = own_session_for(person_of(request), session_id)
-        _ACTIONS[asked(StateSerializer, request)["action"]](session)
+        person = person_of(request)
+        session = own_session_for(person, session_id)
+        act, what = _ACTIONS[asked(StateSerializer, request)["action"]]
+        act(session)
+        actions.note(session, person, what)
         return answer(session_card(session))
 
 
@@ -181,9 +264,8 @@ class MyBenches(APIView):
     def get(self, request: Request) -> Response:
         person = person_of(request)
         benches = benches_for(person).filter(team=person).prefetch_related("team")
-        order = {Session.State.OPEN: 0, Session.State.CLOSED: 1, Session.State.PLANNED: 2}
         ordered = sorted(
-            benches, key=lambda b: (order[Session.State(b.session.state)], -b.session.starts_at.timestamp())
+            benches, key=lambda b: (b.session.state != Session.State.OPEN, -b.session.starts_at.timestamp())
         )
         return answer([_place(bench) for bench in ordered])
 

@@ -652,9 +652,11 @@ export interface paths {
         };
         /** @description One session's plan. */
         get: operations["session"];
-        put?: never;
+        /** @description One session's plan. */
+        put: operations["change_plan"];
         post?: never;
-        delete?: never;
+        /** @description One session's plan. */
+        delete: operations["delete_plan"];
         options?: never;
         head?: never;
         patch?: never;
@@ -694,6 +696,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/minutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description How long a session is. */
+        put: operations["set_minutes"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/samples": {
         parameters: {
             query?: never;
@@ -720,7 +739,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Opens, closes or releases a session, or takes a release back. */
+        /** @description Opens, closes, reopens or cancels a session, releases its results or takes that back. */
         post: operations["set_state"];
         delete?: never;
         options?: never;
@@ -739,6 +758,23 @@ export interface paths {
         /** @description Who stands at which bench. */
         put: operations["set_teams"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/teams/deal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Spreads the roster over the benches. */
+        post: operations["deal_teams"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1129,6 +1165,10 @@ export interface components {
             trial: number | null;
             file: string;
         };
+        /** @description How the roster is spread over the benches. */
+        DealRequest: {
+            how: components["schemas"]["HowEnum"];
+        };
         /** @description A ready account of the demo; only offered in demo mode. */
         DemoAccount: {
             username: string;
@@ -1157,6 +1197,12 @@ export interface components {
          * @enum {string}
          */
         DistributionEnum: "rectangular" | "triangular" | "normal" | "normal95" | "resolution";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Done: {
+            at: string;
+            who: string;
+            what: string;
+        };
         /** @description An entry to be written. ``id`` is made by the client; ``supersedes`` and ``reason`` make it a correction. */
         DraftRequest: {
             /** Format: uuid */
@@ -1404,6 +1450,13 @@ export interface components {
             name: string;
             assists: boolean;
         };
+        /**
+         * @description * `names` - names
+         *     * `lot` - lot
+         *     * `last` - last
+         * @enum {string}
+         */
+        HowEnum: "names" | "lot" | "last";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {
             slug: string;
@@ -1572,6 +1625,10 @@ export interface components {
             trials: string;
             waste: string;
         };
+        /** @description How long a session is, in minutes from its start. */
+        MinutesRequest: {
+            minutes: number;
+        };
         /** @description What the thing will be called in plans. */
         NameRequest: {
             name: string;
@@ -1708,6 +1765,39 @@ export interface components {
         PlaceRequest: {
             person: number;
             bench: number | null;
+        };
+        /** @description A planned session as it shall be, with the revision that was looked at. */
+        PlanChangeRequest: {
+            method: string;
+            options?: {
+                [key: string]: string;
+            };
+            instruments?: {
+                [key: string]: string;
+            };
+            section: number;
+            title: string;
+            /** @default  */
+            room: string;
+            /** Format: date-time */
+            starts_at: string;
+            /** @default 120 */
+            minutes: number;
+            benches: number;
+            samples?: components["schemas"]["SampleRequest"][];
+            revision: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlanDraft: {
+            section: number;
+            starts: string;
+            options: {
+                [key: string]: string;
+            };
+            instruments: {
+                [key: string]: string;
+            };
+            revision: number;
         };
         /** @description A session to be planned. */
         PlanRequest: {
@@ -1999,9 +2089,14 @@ export interface components {
             students: number;
             lacks: string[];
         };
-        /** @description A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any. */
+        /**
+         * @description A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
+         *     ``log`` has the latest first.
+         */
         SessionPlan: {
             card: components["schemas"]["SessionCard"];
+            draft: components["schemas"]["PlanDraft"];
+            log: components["schemas"]["Done"][];
             options: components["schemas"]["OptionChosen"][];
             instruments: components["schemas"]["Named"][];
             benches: components["schemas"]["BenchPlace"][];
@@ -2056,11 +2151,14 @@ export interface components {
         /**
          * @description * `open` - open
          *     * `close` - close
+         *     * `reopen` - reopen
          *     * `release` - release
          *     * `take_back` - take_back
+         *     * `cancel` - cancel
+         *     * `take_up` - take_up
          * @enum {string}
          */
-        StateActionEnum: "open" | "close" | "release" | "take_back";
+        StateActionEnum: "open" | "close" | "reopen" | "release" | "take_back" | "cancel" | "take_up";
         /**
          * @description * `draft` - draft
          *     * `ready` - ready
@@ -3910,6 +4008,71 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    change_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanChangeRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    delete_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     set_comparison: {
         parameters: {
             query?: never;
@@ -3964,6 +4127,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Floor"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    set_minutes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MinutesRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionCard"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4060,6 +4258,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TeamsRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    deal_teams: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DealRequest"];
             };
         };
         responses: {

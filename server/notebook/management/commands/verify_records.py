@@ -4,7 +4,7 @@ from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError
 
-from labs.models import Bench, Session
+from labs.models import Bench
 from notebook.seals import check_record
 
 
@@ -15,7 +15,7 @@ class Command(BaseCommand):
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Says what was verified, and names every bench whose record does not hold."""
-        begun = Bench.objects.exclude(session__state=Session.State.PLANNED).select_related("session")
+        begun = Bench.objects.filter(session__opened_at__isnull=False).select_related("session")
         checks = [
             (bench, check_record(bench, list(bench.entries.order_by("sequence")))) for bench in begun.order_by("pk")
         ]

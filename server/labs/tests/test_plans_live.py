@@ -1,0 +1,118 @@
+"""Plans that change: edited by two, used again, cancelled, deleted, opened again, made longer; and the log of it."""
+
+from typing import Any
+
+from labs.models import Deed, Session
+from labs.tests.room import TRUE, Room, planned, record, titrate
+from people.models import Person, Section
+
+JSON = "application/json"
+
+
+class Plans(Room):
+    def setUp(self) -> None:
+        self.plan = planned(self.section)
+        self.address = f"/api/sessions/{self.plan.pk}"
+
+    def body(self, **changed: Any) -> dict[str, Any]:
+        return {
+            "section": self.section.pk, "method": "acid-base-titration", "title": "Bottles", "room": "Room 1",
+            "starts_at": "2026-03-09T09:00", "minutes": 90, "benches": 2, "revision": 0,
+            "options": {"c_t": "0.1026", "rough_trial": "no"},
+            "samples": [{"name": "Bottle", "accepted": {"c_s": TRUE}}],
+            **changed,
+        }  # fmt: skip
+
+    def put(self, who: Person | None = None, **changed: Any) -> Any:
+        return self.as_(who or self.instructor).put(self.address, self.body(**changed), JSON)
+
+    def act(self, action: str, session: Session | None = None, who: Person | None = None) -> Any:
+        address = f"/api/sessions/{(session or self.plan).pk}/state"
+        return self.as_(who or self.instructor).post(address, {"action": action}, JSON)
+
+    def log(self, session: Session | None = None) -> list[str]:
+        found = self.as_(self.instructor).get(f"/api/sessions/{(session or self.plan).pk}").json()["log"]
+        return [f"{one['who']} {one['what']}" for one in reversed(found)]
+
+    def test_a_plan_is_changed_until_it_opens(self) -> None:
+        changed = self.put(title="Flasks", benches=3, options={"c_t": "0.1111"}).json()
+        self.assertEqual((changed["card"]["title"], changed["card"]["benches"]), ("Flasks", 3))
+        self.assertEqual((changed["draft"]["options"], changed["draft"]["revision"]), ({"c_t": "0.1111"}, 1))
+        self.assertEqual([len(one["team"]) for one in changed["benches"]], [1, 1, 0], "teams stay where they were")
+        fewer = self.put(benches=1, revision=1).json()
+        self.assertEqual([one["bench"] for one in fewer["students"]], [1, None])
+        self.act("open")
+        self.assertEqual(self.put(revision=2).status_code, 409)
+        self.assertEqual(self.log(), ["Ines changed the plan"] * 2 + ["Ines opened it"])
+
+    def test_of_two_people_the_second_is_told(self) -> None:
+        self.assertEqual(self.put(title="First").status_code, 200)
+        second = self.put(title="Second")
+        self.assertEqual(second.status_code, 409)
+        self.assertIn("in the meantime", second.json()["problems"][0])
+        self.plan.refresh_from_db()
+        self.assertEqual(self.plan.title, "First")
+
+    def test_what_does_not_fit_changes_nothing(self) -> None:
+        for wrong in (
+            {"options": {"c_t": "5 kg"}}, {"method": "alchemy"}, {"section": 999},
+            {"samples": [{"name": "x", "accepted": {"c_s": "?"}}]},
+        ):  # fmt: skip
+            self.assertEqual(self.put(title="Broken", **wrong).status_code, 422, wrong)
+        self.plan.refresh_from_db()
+        self.assertEqual((self.plan.title, self.plan.revision, self.plan.samples.count()), ("Bottles", 0, 1))
+
+    def test_only_its_own_instructor(self) -> None:
+        for who in (self.assistant, self.stranger, self.student):
+            self.assertIn(self.put(who).status_code, (403, 404))
+            self.assertIn(self.as_(who).delete(self.address).status_code, (403, 404))
+            self.assertIn(self.act("cancel", who=who).status_code, (403, 404))
+
+    def test_moved_to_another_section_its_people_come_along(self) -> None:
+        other = Section.objects.create(name="Other", term="T", code="OTHER2", owner=self.instructor)
+        Person.objects.create(username="new", name="New One", section=other)
+        moved = self.put(section=other.pk).json()
+        self.assertEqual([one["team"] for one in moved["benches"]], [["New One"], []])
+        archived = Section.objects.create(name="Old", term="T", code="OLDOL2", owner=self.instructor, archived=True)
+        self.assertEqual(self.put(section=archived.pk, revision=1).status_code, 422)
+
+    def test_cancelled_taken_up_deleted(self) -> None:
+        self.assertEqual(self.act("cancel").json()["state"], "cancelled")
+        self.assertEqual(self.act("open").status_code, 409)
+        self.assertEqual(self.act("take_up").json()["state"], "planned")
+        self.assertEqual(self.as_(self.instructor).delete(self.address).status_code, 204)
+        self.assertEqual(self.as_(self.instructor).get(self.address).status_code, 404)
+        self.assertIn("deleted the plan “Bottles”", Deed.objects.latest("pk").what)
+        held = self.as_(self.instructor).delete(f"/api/sessions/{self.session.pk}")
+        self.assertIn("its record stays", held.json()["problems"][0])
+
+    def test_opened_again_the_record_goes_on(self) -> None:
+        self.act("close", self.session)
+        self.act("release", self.session)
+        self.assertIn("released", self.act("reopen", self.session).json()["problems"][0])
+        self.act("take_back", self.session)
+        self.assertEqual(self.act("reopen", self.session).json()["state"], "open")
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"))
+        self.assertTrue(record(self.bench).whole)
+        self.assertEqual(self.act("open", self.session).status_code, 409, "a session is opened once")
+
+    def test_a_session_is_made_longer(self) -> None:
+        address = f"/api/sessions/{self.session.pk}/minutes"
+        self.assertEqual(self.as_(self.instructor).put(address, {"minutes": 135}, JSON).json()["minutes"], 135)
+        self.assertEqual(self.as_(self.instructor).put(address, {"minutes": 5}, JSON).status_code, 400)
+        self.act("close", self.session)
+        self.assertEqual(self.as_(self.instructor).put(address, {"minutes": 150}, JSON).status_code, 409)
+
+    def test_teams_are_dealt(self) -> None:
+        def deal(how: str) -> list[list[str]]:
+            answer = self.as_(self.instructor).post(f"{self.address}/teams/deal", {"how": how}, JSON)
+            return [one["team"] for one in answer.json()["benches"]]
+
+        swapped = [{"person": self.student.pk, "bench": 2}, {"person": self.neighbour.pk, "bench": 1}]
+        self.as_(self.instructor).put(f"/api/sessions/{self.session.pk}/teams", {"places": swapped}, JSON)
+        Person.objects.create(username="late", name="Late", section=self.section)
+        self.assertEqual(deal("names"), [["Late", "Tova"], ["Sami"]])
+        self.assertEqual(deal("last"), [["Late", "Tova"], ["Sami"]])
+        drawn = {str(deal("lot")) for _ in range(30)}
+        self.assertGreater(len(drawn), 1)
+        self.assertIn("Ines put Sami to bench 2", self.log(self.session))
