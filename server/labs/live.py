@@ -142,7 +142,17 @@ def floor_stamp(session: Session, person: Person, projector: bool) -> str:
     """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
     benches = session.benches.annotate(written=Count("entries"))
     seen = [
-        (person.pk, projector, session.state, session.released, session.title, session.room, session.starts_at),
+        (
+            person.pk,
+            projector,
+            session.state,
+            session.released,
+            session.title,
+            session.room,
+            session.starts_at,
+            session.minutes,
+            session.section.name,
+        ),
         list(benches.values_list("pk", "number", "head", "written", "sample__label")),
         list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
         list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),

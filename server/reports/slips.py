@@ -15,7 +15,7 @@ def slips_pdf(section: Section, people: Sequence[Person], address: str) -> bytes
     pins = new_pins(people)
     join = f"{address}/join/{section.code}"
     drawn = io.BytesIO()
-    segno.make(join, error="m").save(drawn, kind="svg", border=0, xmldecl=False, svgns=True)
+    segno.make(join, error="m").save(drawn, kind="svg", border=0, xmldecl=False, omitsize=True)
     slips = [{"name": one.name, "number": one.number, "pin": pins[one.pk]} for one in people]
     shown = {"section": section, "slips": slips, "join": join, "qr": drawn.getvalue().decode()}
     return pdf_of("reports/slips.html", shown)

@@ -152,6 +152,31 @@ export function useSessionState(id: number) {
   });
 }
 
+/** Makes a session longer or shorter, in minutes from its start. */
+export function useMinutes(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (minutes: number) =>
+      said(
+        api.PUT('/api/sessions/{session_id}/minutes', {
+          params: { path: { session_id: id } },
+          body: { minutes },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+/** Deletes a plan that was never opened. */
+export function useDeletePlan(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () =>
+      said(api.DELETE('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
+  });
+}
+
 /** Lets a student try their PIN again at once. */
 export function useUnlock(session: number) {
   const queries = useQueryClient();
@@ -163,7 +188,10 @@ export function useUnlock(session: number) {
 }
 
 type Change =
-  { places: Shapes['PlaceRequest'][] } | { samples: Shapes['SampleRequest'][] } | Shapes['ComparisonRequest'];
+  | { places: Shapes['PlaceRequest'][] }
+  | Shapes['DealRequest']
+  | { samples: Shapes['SampleRequest'][] }
+  | Shapes['ComparisonRequest'];
 
 /** Puts students at benches, gives a session its samples or another product's data; the plan as it then is. */
 export function useChangePlan(id: number) {
@@ -173,9 +201,11 @@ export function useChangePlan(id: number) {
     mutationFn: (change: Change) =>
       'places' in change
         ? said(api.PUT('/api/sessions/{session_id}/teams', { params: { path }, body: change }))
-        : 'samples' in change
-          ? said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change }))
-          : said(api.PUT('/api/sessions/{session_id}/comparison', { params: { path }, body: change })),
+        : 'how' in change
+          ? said(api.POST('/api/sessions/{session_id}/teams/deal', { params: { path }, body: change }))
+          : 'samples' in change
+            ? said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change }))
+            : said(api.PUT('/api/sessions/{session_id}/comparison', { params: { path }, body: change })),
     onSuccess: async (plan) => {
       queries.setQueryData(['session', id], plan);
       await queries.invalidateQueries({ queryKey: ['sessions'] });

@@ -18,6 +18,7 @@ const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage')
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
+const ChangePlanPage = view(() => import('../features/planner/PlannerPage'), 'ChangePlanPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
 const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
 const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
@@ -75,6 +76,7 @@ function SignedIn() {
                 <Route path="/sections/:section" element={<SectionPage />} />
                 <Route path="/department" element={<DepartmentPage me={person} />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />
+                <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
                 <Route path="/benches/:bench/report" element={<ReportPage />} />
                 <Route path="*" element={<Navigate to="/" replace />} />

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
-import { useFloor, useMe, useSessionState, useWriteAt } from '../../api/hooks';
+import { useFloor, useMe, useMinutes, useSessionState, useWriteAt } from '../../api/hooks';
 import { Loaded } from '../../identity/Page';
 import { dotted } from '../../identity/dotted';
 import { clock, day } from '../../identity/time';
@@ -125,6 +125,12 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
           Take the release back
         </Button>
       )}
+      {mine && session.state === 'open' && <Longer session={session} />}
+      {mine && session.state === 'closed' && !session.released && (
+        <Button disabled={change.isPending} onClick={() => change.mutate('reopen')}>
+          Open it again
+        </Button>
+      )}
       {mine && session.state === 'open' && (
         <CloseSession busy={change.isPending} onClose={() => change.mutate('close')} />
       )}
@@ -134,6 +140,20 @@ function Heading({ floor, now, projector, onProjector }: Props & { now: number }
         </VerdictLine>
       )}
     </Box>
+  );
+}
+
+/** A quarter of an hour more, where the room has it. */
+function Longer({ session }: { session: Shapes['SessionCard'] }) {
+  const minutes = useMinutes(session.id);
+  return (
+    <Button
+      title="15 minutes more"
+      disabled={minutes.isPending || session.minutes > 585}
+      onClick={() => minutes.mutate(session.minutes + 15)}
+    >
+      +15 min
+    </Button>
   );
 }
 

@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
-import { useInstruments, useMethod, useMethods, useSections, useStock } from '../../api/hooks';
+import { useInstruments, useMethod, useMethods, useSections, useSession, useStock } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
@@ -15,11 +15,59 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Consequences } from './Consequences';
 import { OptionField } from './OptionField';
 import { SamplesField } from './SamplesField';
-import { tomorrow, usePrediction, useSavePlan, type Plan } from './usePlan';
+import { planOf, tomorrow, usePrediction, useSavePlan, type Changing, type Plan } from './usePlan';
 
-/** Choices on the left, consequences on the right as they change. */
+/** A new plan: empty, or after one that stands (“?again=12”). */
 export function PlannerPage() {
   const [search] = useSearchParams();
+  const again = Number(search.get('again'));
+  return again ? <AfterPlan id={again} /> : <Ready>{(known) => <NewPlan {...known} />}</Ready>;
+}
+
+/** A planned session, changed until it opens. */
+export function ChangePlanPage() {
+  const id = Number(useParams().session);
+  const session = useSession(id);
+  return (
+    <Loaded of={session}>
+      {(found) => (
+        <Ready>
+          {(known) => (
+            <Planner
+              {...known}
+              title={`Change “${found.card.title}”`}
+              first={planOf(found)}
+              changing={{ id, revision: found.draft.revision }}
+            />
+          )}
+        </Ready>
+      )}
+    </Loaded>
+  );
+}
+
+function AfterPlan({ id }: { id: number }) {
+  const session = useSession(id);
+  return (
+    <Loaded of={session}>
+      {(found) => (
+        <Ready>
+          {(known) => (
+            <Planner {...known} title="Plan it again" first={{ ...planOf(found), starts: tomorrow() }} />
+          )}
+        </Ready>
+      )}
+    </Loaded>
+  );
+}
+
+interface Known {
+  methods: Shapes['MethodCard'][];
+  sections: Shapes['SectionLine'][];
+}
+
+/** Everything a plan is chosen from, once it is there. */
+function Ready({ children }: { children: (known: Known) => React.ReactNode }) {
   const methods = useMethods();
   const sections = useSections();
   return (
@@ -27,13 +75,7 @@ export function PlannerPage() {
       <Loaded of={methods}>
         {(all) => (
           <Loaded of={sections}>
-            {(mine) => (
-              <Planner
-                methods={all}
-                sections={mine.filter((one) => one.mine && !one.archived)}
-                slug={search.get('method') ?? all[0]?.slug ?? ''}
-              />
-            )}
+            {(mine) => children({ methods: all, sections: mine.filter((one) => one.mine && !one.archived) })}
           </Loaded>
         )}
       </Loaded>
@@ -41,20 +83,16 @@ export function PlannerPage() {
   );
 }
 
-const GROUPS = [
-  ['How it is done', false],
-  ['What is wanted, to plan backwards', true],
-] as const;
-
-interface Props {
-  methods: Shapes['MethodCard'][];
-  sections: Shapes['SectionLine'][];
-  slug: string;
-}
-
-function Planner({ methods, sections, slug }: Props) {
-  const [plan, setPlan] = useState<Plan>({
-    method: slug,
+function NewPlan({ methods, sections }: Known) {
+  const [search] = useSearchParams();
+  if (sections.length === 0)
+    return (
+      <VerdictLine level="look" lead="There is no section yet.">
+        A session belongs to a section. <Link to="/sections">Make one</Link>, then plan.
+      </VerdictLine>
+    );
+  const first: Plan = {
+    method: search.get('method') ?? methods[0]?.slug ?? '',
     section: sections[0]?.id ?? null,
     title: '',
     room: '',
@@ -64,12 +102,29 @@ function Planner({ methods, sections, slug }: Props) {
     options: {},
     instruments: {},
     samples: [],
-  });
+  };
+  return <Planner {...{ methods, sections, first }} title="Plan a session" />;
+}
+
+const GROUPS = [
+  ['How it is done', false],
+  ['What is wanted, to plan backwards', true],
+] as const;
+
+interface Props extends Known {
+  title: string;
+  first: Plan;
+  changing?: Changing;
+}
+
+/** Choices on the left, consequences on the right as they change. */
+function Planner({ methods, sections, title, first, changing }: Props) {
+  const [plan, setPlan] = useState(first);
   const put = (change: Partial<Plan>) => setPlan((old) => ({ ...old, ...change }));
   const method = useMethod(plan.method);
   const stock = useStock();
   const prediction = usePrediction(plan);
-  const save = useSavePlan();
+  const save = useSavePlan(changing);
   const go = useNavigate();
   const colour = accent(methods.find((one) => one.slug === plan.method)?.family ?? '');
   const parts = prediction.data?.parts;
@@ -85,7 +140,7 @@ function Planner({ methods, sections, slug }: Props) {
         save.mutate(plan, { onSuccess: (made) => void go(`/sessions/${made.card.id}`) });
       }}
     >
-      <Heading colour={colour} title="Plan a session" />
+      <Heading colour={colour} title={title} />
       <Columns right="minmax(320px, 1fr)">
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Which experiment, when and for whom">
@@ -169,7 +224,7 @@ function Planner({ methods, sections, slug }: Props) {
             disabled={save.isPending || plan.section === null || Boolean(prediction.error)}
             sx={{ minHeight: 52 }}
           >
-            Save the plan
+            {changing ? 'Keep the changes' : 'Save the plan'}
           </Button>
         </Box>
       </Columns>

@@ -42,13 +42,46 @@ export function usePrediction(plan: Plan) {
   });
 }
 
-/** Saves a plan as a planned session. */
-export function useSavePlan() {
+/** Which saved plan is being changed, and how it was when it was looked at. */
+export interface Changing {
+  id: number;
+  revision: number;
+}
+
+/** Saves a plan as a planned session, or a planned session as changed. */
+export function useSavePlan(changing?: Changing) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (plan: Plan) => said(api.POST('/api/sessions', { body: request(plan) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
+    mutationFn: (plan: Plan) =>
+      changing
+        ? said(
+            api.PUT('/api/sessions/{session_id}', {
+              params: { path: { session_id: changing.id } },
+              body: { ...request(plan), revision: changing.revision },
+            }),
+          )
+        : said(api.POST('/api/sessions', { body: request(plan) })),
+    onSuccess: async (made) => {
+      queries.setQueryData(['session', made.card.id], made);
+      await queries.invalidateQueries({ queryKey: ['sessions'] });
+    },
   });
+}
+
+/** A plan that stands, as the planner's form holds it. */
+export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
+  return {
+    method: card.method,
+    section: draft.section,
+    title: card.title,
+    room: card.room,
+    starts: draft.starts,
+    minutes: String(card.minutes),
+    benches: String(card.benches),
+    options: draft.options,
+    instruments: draft.instruments,
+    samples,
+  };
 }
 
 function request(plan: Plan): Shapes['PlanRequest'] {

@@ -33,8 +33,8 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
       )}
       {slips.data && (
         <VerdictLine level="keep" lead="Printed.">
-          <a href={slips.data} target="_blank" rel="noreferrer">
-            Open the slips
+          <a href={slips.data} download={`slips-${line.code}.pdf`}>
+            Save the slips
           </a>{' '}
           and keep them apart until they are handed out: these PINs are not shown again.
         </VerdictLine>

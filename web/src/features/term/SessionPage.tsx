@@ -13,6 +13,8 @@ import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Comparison } from './Comparison';
+import { GiveUp } from './GiveUp';
+import { Log } from './Log';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
 
@@ -32,6 +34,11 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useSessionState(card.id);
   const go = useNavigate();
   const mine = me.data?.role === 'instructor';
+  const again = mine && (
+    <Button component={Link} to={`/plan?again=${card.id}`}>
+      Plan it again
+    </Button>
+  );
   const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
@@ -46,15 +53,30 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           </>
         }
         actions={
-          card.state !== 'planned' ? (
-            <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
-              Go to the floor
-            </Button>
+          card.state === 'cancelled' ? (
+            mine && (
+              <Button variant="outlined" onClick={() => change.mutate('take_up')} disabled={change.isPending}>
+                Plan it after all
+              </Button>
+            )
+          ) : card.state !== 'planned' ? (
+            <>
+              {again}
+              <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
+                Go to the floor
+              </Button>
+            </>
           ) : (
             mine && (
-              <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
-                Open the session
-              </Button>
+              <>
+                {again}
+                <Button component={Link} to={`/sessions/${card.id}/plan`}>
+                  Change the plan
+                </Button>
+                <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
+                  Open the session
+                </Button>
+              </>
             )
           )
         }
@@ -92,6 +114,8 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
           <Teams plan={plan} />
+          <Log plan={plan} />
+          {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
         </Box>
       </Box>
     </Box>

@@ -8,6 +8,12 @@ import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
+const DEALS = [
+  ['names', 'In order of names'],
+  ['lot', 'Draw lots'],
+  ['last', 'As last time'],
+] as const;
+
 /** Who stands at which bench; a change is kept at once. */
 export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useChangePlan(plan.card.id);
@@ -23,6 +29,15 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
         <VerdictLine level="look" lead="Not changed.">
           {sentence(change.error)}
         </VerdictLine>
+      )}
+      {!fixed && plan.students.length > 0 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
+          {DEALS.map(([how, name]) => (
+            <Button key={how} size="small" disabled={change.isPending} onClick={() => change.mutate({ how })}>
+              {name}
+            </Button>
+          ))}
+        </Box>
       )}
       {plan.students.map((one) => (
         <Box

@@ -24,7 +24,7 @@ export function TermPage({ me }: { me: Shapes['Me'] }) {
 function Term({ sessions, plans }: { sessions: Card[]; plans: boolean }) {
   const running = sessions.filter((one) => one.state === 'open');
   const next = sessions.filter((one) => one.state === 'planned');
-  const past = sessions.filter((one) => one.state === 'closed').reverse();
+  const past = sessions.filter((one) => ['closed', 'cancelled'].includes(one.state)).reverse();
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box
@@ -140,6 +140,7 @@ function Line({ session }: { session: Card }) {
             <TriangleIcon sx={{ fontSize: 16 }} /> {lack}
           </Box>
         ))}
+        {session.state === 'cancelled' && <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>cancelled</Box>}
         {session.state === 'closed' && (
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
             {session.released ? 'results released' : 'not released yet'}

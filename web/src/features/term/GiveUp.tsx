@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useDeletePlan, useSessionState } from '../../api/hooks';
+import { VerdictLine } from '../../identity/Verdict';
+
+/** A session that will not be held: called off, or its plan deleted. */
+export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
+  const { card } = plan;
+  const [sure, setSure] = useState(false);
+  const change = useSessionState(card.id);
+  const remove = useDeletePlan(card.id);
+  const go = useNavigate();
+  const gone = () => void go('/');
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      {card.state === 'planned' && (
+        <Button disabled={change.isPending} onClick={() => change.mutate('cancel')}>
+          Cancel the session, keep the plan
+        </Button>
+      )}
+      <Button
+        color="error"
+        disabled={remove.isPending}
+        onClick={() => (sure ? remove.mutate(undefined, { onSuccess: gone }) : setSure(true))}
+      >
+        {sure ? 'Yes, delete it for good' : 'Delete the plan'}
+      </Button>
+      {(change.error ?? remove.error) && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(change.error ?? remove.error)}
+        </VerdictLine>
+      )}
+    </Box>
+  );
+}
