@@ -2,7 +2,16 @@
 
 import ctypes
 import os
+import shutil
 import signal
+from pathlib import Path
+from typing import Any
+
+# Numbers for Prometheus are counted in files that all workers share; a new start begins at nothing.
+_COUNTS = Path(os.environ.get("CHROMATA_VAR", Path(__file__).resolve().parents[2] / "var")) / "counts"
+shutil.rmtree(_COUNTS, ignore_errors=True)
+_COUNTS.mkdir(parents=True)
+os.environ["PROMETHEUS_MULTIPROC_DIR"] = str(_COUNTS)
 
 worker_class = "config.buffered.BufferedWorker"
 workers = int(os.environ.get("CHROMATA_WORKERS", "2"))
@@ -17,3 +26,10 @@ _PR_SET_PDEATHSIG = 1
 def post_fork(server: object, worker: object) -> None:
     """A worker whose master is gone ends at once, so that the port is free for the next start."""
     ctypes.CDLL(None).prctl(_PR_SET_PDEATHSIG, signal.SIGTERM)
+
+
+def child_exit(server: object, worker: Any) -> None:
+    """What a worker that is gone was busy with is no longer counted as going on."""
+    from prometheus_client import multiprocess
+
+    multiprocess.mark_process_dead(worker.pid)  # type: ignore[no-untyped-call]

@@ -47,7 +47,9 @@ PROXY = os.environ.get("CHROMATA_PROXY", "")  # address of a proxy whose X-Forwa
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = HTTPS
 SECURE_HSTS_SECONDS = 365 * 24 * 3600 if HTTPS else 0
 SECURE_HSTS_INCLUDE_SUBDOMAINS = SECURE_HSTS_PRELOAD = HTTPS
+SECURE_REDIRECT_EXEMPT = [r"^(health|ready|metrics)$"]  # asked from inside, past the proxy
 SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https") if PROXY else None
+METRICS_TOKEN = os.environ.get("CHROMATA_METRICS_TOKEN", "")
 TIME_ZONE = os.environ.get("CHROMATA_TIME_ZONE", "UTC")
 USE_TZ = True
 LANGUAGE_CODE = "en"
@@ -74,6 +76,7 @@ INSTALLED_APPS = [
 ]
 
 MIDDLEWARE = [
+    "config.watching.Watched",
     "django.middleware.security.SecurityMiddleware",
     "config.middleware.ContentSecurityPolicy",
     "whitenoise.middleware.WhiteNoiseMiddleware",
@@ -194,6 +197,8 @@ LOGGING = {
     "loggers": {
         "django": {"handlers": ["console"], "level": "WARNING"},
         "django.request": {"level": "ERROR", "filters": ["told"]},  # a refusal is an answer, not an event
+        # One line of JSON for each request, where it is wanted.
+        "chromata.requests": {"level": "INFO" if os.environ.get("CHROMATA_REQUEST_LOG", "") == "1" else "WARNING"},
         "chromata": {"handlers": ["console"], "level": "INFO"},
         "axes": {"handlers": ["console"], "level": "ERROR"},
     },

@@ -8,6 +8,8 @@ from django.views.decorators.cache import never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
 
 from config.errors import not_found
+from config.health import alive, ready
+from config.watching import metrics
 
 handler500 = "config.errors.failed"
 
@@ -20,6 +22,9 @@ def application(request: HttpRequest) -> HttpResponse:
 
 
 urlpatterns = [
+    path("health", alive),
+    path("ready", ready),
+    path("metrics", metrics),
     path("api/", include("people.urls")),
     path("api/", include("experiments.urls")),
     path("api/", include("labs.urls")),
