@@ -2,8 +2,9 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
-from labs.tests.room import entry, signed_in, titrate, write
+from e2e.browser import BrowserCase, done
+from labs import actions
+from labs.tests.room import WHEN, entry, signed_in, titrate, write
 
 
 class Floor(BrowserCase):
@@ -22,7 +23,7 @@ class Floor(BrowserCase):
         expect(floor.get_by_text("Bench 1 calls", exact=True)).to_be_visible()
         floor.get_by_role("button", name="Answer").click()
         floor.get_by_label("Message to the bench").fill("Yes, drop by drop.")
-        floor.get_by_role("button", name="Send").click()
+        floor.get_by_role("button", name="Send", exact=True).click()
         expect(floor.get_by_text("Bench 1 calls", exact=True)).to_have_count(0)
         expect(bench.get_by_text("Yes, drop by drop.")).to_be_visible()
 
@@ -43,3 +44,29 @@ class Floor(BrowserCase):
         floor.get_by_role("button", name="Projector").click()
         expect(floor.get_by_text("Sami")).to_have_count(0)
         expect(floor.get_by_text("Needs you now")).to_have_count(0)
+
+
+class Board(BrowserCase):
+    def test_the_barometer_is_read_once_for_the_room(self) -> None:
+        session = actions.plan_session(self.section, "gas-eudometer", "Gas", "", WHEN, 90, {}, {}, 2, [])
+        actions.open_session(session)
+        floor = self.sign_in(self.instructor, f"/sessions/{session.pk}/floor")
+        floor.get_by_label("Barometer, hPa, for the room").fill("much")
+        floor.get_by_role("button", name="Write", exact=True).click()
+        expect(floor.get_by_text("Not written.")).to_be_visible()
+        floor.get_by_label("Barometer, hPa, for the room").fill("1009.4")
+        floor.get_by_role("button", name="Write", exact=True).click()
+        expect(floor.get_by_text("1009.4 hPa")).to_be_visible()
+        floor.get_by_label("Message to every bench").fill("Goggles stay on")
+        floor.get_by_role("button", name="To all").click()
+        expect(floor.get_by_text("At every bench:")).to_be_visible()
+        bench = self.sign_in(self.student, f"/benches/{session.benches.get(number=1).pk}")
+        expect(bench.get_by_text("Goggles stay on")).to_be_visible()
+        expect(bench.get_by_text("read for the room by Ines")).to_be_visible()
+        done(bench)
+        expect(bench.locator("main h1")).not_to_have_text("Barometer")
+        bench.get_by_role("button", name="1009.4").click()
+        bench.keyboard.type("1011.0")
+        bench.get_by_role("button", name="Misread").click()
+        bench.get_by_role("button", name="Keep correction").click()
+        expect(floor.get_by_text("Own reading at bench 1.")).to_be_visible()

@@ -22,6 +22,7 @@ from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
 from labs.term import session_card
+from notebook.board import board_lines, of_room
 from notebook.models import Entry
 from notebook.standing import given_of, sheet_with, standing, superseded
 from people.models import Person
@@ -88,13 +89,15 @@ def _talk(entry: Entry) -> Talk:
 
 def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:
     old = [before.text for before in superseded(entry, entries)]
-    return EntryRef(str(entry.id), entry.key, entry.trial, entry.index, entry.text, old)
+    return EntryRef(
+        str(entry.id), entry.key, entry.trial, entry.index, entry.text, old, entry.author.name if of_room(entry) else ""
+    )
 
 
 def floor(session: Session, person: Person, projector: bool) -> Floor:
     """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
     benches = list(
-        session.benches.prefetch_related("team", "entries", "sample__hidden").select_related(
+        session.benches.prefetch_related("team", "entries__author", "sample__hidden").select_related(
             "session__section", "sample"
         )
     )
@@ -112,7 +115,7 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     whole = [q for q in asked if q.result and q.scope != "trial"]
     quantity = next(iter(whole), None) or next(q for q in asked if q.result)
     comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
-    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, comparison)
+    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, board_lines(benches), comparison)
 
 
 def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassComparison | None:

@@ -133,7 +133,9 @@ class Talk:
 
 @dataclass(frozen=True, slots=True)
 class EntryRef:
-    """Where a standing entry is, so that it can be corrected; ``old`` are the texts it superseded."""
+    """Where a standing entry is, so that it can be corrected; ``old`` are the texts it superseded. ``of_room`` says who
+    posted it, where it came from the staff.
+    """
 
     id: str
     key: str
@@ -141,6 +143,7 @@ class EntryRef:
     index: int | None
     text: str
     old: list[str]
+    of_room: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -202,6 +205,21 @@ class FloorBench:
     call: str
 
 
+@dataclass(frozen=True, slots=True)
+class BoardLine:
+    """A reading that may be the room's: what is posted, by whom and when (empty: nothing yet), and the benches that
+    have one of their own.
+    """
+
+    key: str
+    label: str
+    unit: str
+    text: str
+    author: str
+    at: str
+    own: list[int]
+
+
 NeedLevel = Literal["call", "look", "repeat", "stop"]
 
 
@@ -229,4 +247,5 @@ class Floor:
     unit: str
     benches: list[FloorBench]
     needs: list[Need]
+    board: list[BoardLine]
     class_comparison: ClassComparison | None

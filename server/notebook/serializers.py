@@ -69,6 +69,13 @@ class KeptSerializer(serializers.Serializer[Any]):
     problem = serializers.CharField(allow_blank=True)
 
 
+class BoardSerializer(serializers.Serializer[Any]):
+    """A reading for the whole room."""
+
+    key = serializers.CharField(max_length=40)
+    text = serializers.CharField(max_length=40)
+
+
 class CurveSerializer(serializers.Serializer[Any]):
     """A logged curve: the series and trial it belongs to (none: the bench), and the file as text."""
 

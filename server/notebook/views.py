@@ -1,5 +1,6 @@
 """Writing at a bench, and reading its notebook."""
 
+from django.db import transaction
 from django.http import Http404, HttpResponse
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
@@ -13,13 +14,16 @@ from chromata_core.method.sheet import Given
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Trying, Writing
+from labs.actions import note
 from labs.declared import method_of
-from labs.policy import bench_for
+from labs.policy import bench_for, session_for
 from notebook.actions import Draft, Kept, write
+from notebook.board import write_on_board
 from notebook.logged import write_curve
 from notebook.seals import picture_of
 from notebook.serializers import (
     BatchSerializer,
+    BoardSerializer,
     CurveSerializer,
     EntrySerializer,
     KeptSerializer,
@@ -51,6 +55,19 @@ class Entries(APIView):
         kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
         answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
         return Response(KeptSerializer(answers, many=True).data)
+
+
+class Board(APIView):
+    """What one person reads for the whole room; the staff writes it."""
+
+    @extend_schema(operation_id="write_on_board", request=BoardSerializer, responses={204: None})
+    @transaction.atomic
+    def post(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, said = session_for(person, session_id), asked(BoardSerializer, request)
+        if write_on_board(session, person, said["key"], said["text"]):
+            note(session, person, f"wrote {said['text'].strip()} on the board ({said['key']})")
+        return Response(status=204)
 
 
 class Curve(APIView):

@@ -81,7 +81,7 @@ class RoleOut:
 class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
     ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
-    may be taken over from a file: a curve, or a spectrum.
+    may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
     """
 
     kind: str
@@ -97,6 +97,7 @@ class PartOut:
     beside: str
     often: str
     logged: str = ""
+    room: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -231,7 +232,7 @@ def parts_out(bound: Bound) -> list[PartOut]:
             tool = bound.instruments[part.role].slug
             beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
             found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
-                                 [], [], beside, _often(part), logged))  # fmt: skip
+                                 [], [], beside, _often(part), logged, part.room))  # fmt: skip
     return found
 
 

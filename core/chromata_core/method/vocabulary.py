@@ -162,6 +162,7 @@ class Reading:
     zero until then, unless the one they ``follow`` was made: the two belong together.
     ``anew``: written once, but the vessel is filled anew for each trial or row. How its filling scatters is then new in
     each, in proportion, in the quantity named here; where that is a list, the scatter about its line holds it.
+    ``room``: one person may read it for the whole room, such as the barometer on the wall.
     """
 
     key: str
@@ -176,6 +177,7 @@ class Reading:
     optional: bool = False
     follows: ReadingName = ""
     anew: QuantityName = ""
+    room: bool = False
     when: When = None
 
 

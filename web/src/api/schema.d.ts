@@ -662,6 +662,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What one person reads for the whole room; the staff writes it. */
+        post: operations["write_on_board"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/comparison": {
         parameters: {
             query?: never;
@@ -1041,6 +1058,21 @@ export interface components {
         /** @enum {unknown} */
         BlankEnum: "";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BoardLine: {
+            key: string;
+            label: string;
+            unit: string;
+            text: string;
+            author: string;
+            at: string;
+            own: number[];
+        };
+        /** @description A reading for the whole room. */
+        BoardRequest: {
+            key: string;
+            text: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         BudgetOut: {
             label: string;
             /** Format: double */
@@ -1280,6 +1312,7 @@ export interface components {
             index: number | null;
             text: string;
             old: string[];
+            of_room: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ErrorTerm: {
@@ -1389,6 +1422,7 @@ export interface components {
             unit: string;
             benches: components["schemas"]["FloorBench"][];
             needs: components["schemas"]["Need"][];
+            board: components["schemas"]["BoardLine"][];
             class_comparison: components["schemas"]["ClassComparison"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -1753,6 +1787,7 @@ export interface components {
             beside: string;
             often: string;
             logged: string;
+            room: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Picture: {
@@ -4053,6 +4088,40 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    write_on_board: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoardRequest"];
+            };
+        };
         responses: {
             /** @description No response body */
             204: {

@@ -59,7 +59,7 @@ METHOD = Method(
     readings=(
         Observation("zero", "Voltmeter, leads together", (Choice("zero", "Shows zero"), Choice("off", "Shows something else: look at its range")), until=("zero",),
                     scope="bench", hint="2 V range: it shows volts with three decimals."),
-        Reading("T", "Temperature of the solutions", "°C", "thermometer", "T", scope="bench"),
+        Reading("T", "Temperature of the solutions", "°C", "thermometer", "T", scope="bench", room=True),
         Observation("bridge", "Salt bridge", (Choice("fresh", "Fresh, touching both solutions"), Choice("dry", "Dry or loose: renew it")), until=("fresh",),
                     hint="A new paper strip for each solution; the metals do not touch it."),
         Reading("E", "Cell potential", "V", "voltmeter", "E", hint="Red lead at {plus}. Wait until it stands still; keep the sign."),

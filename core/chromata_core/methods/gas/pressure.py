@@ -18,7 +18,7 @@ SOURCE: tuple[Option, ...] = (
 )  # fmt: skip
 
 BAROMETER = Role("barometer", "Barometer", ("barometer", "pressure sensor", "weather report"), "pressure-hpa")
-READING = Reading("p_bar", "Barometer", "hPa", "barometer", "p_bar", scope="bench",
+READING = Reading("p_bar", "Barometer", "hPa", "barometer", "p_bar", scope="bench", room=True,
                   hint="Its unit is the instrument's; another one may be typed behind the number.")  # fmt: skip
 AIR = (
     Quantity("p_air", "Pressure of the air here", "p_bar", "kPa", "p_air", "bench", when={"p_source": "room"}),

@@ -64,7 +64,7 @@ METHOD = Method(
         Role("thermometer", "Thermometer", ("thermometer",), "thermometer-0.1"),
     ),
     readings=(
-        Reading("T_water", "Water temperature", "°C", "thermometer", "T", scope="bench", hint="In the vessel you draw from."),
+        Reading("T_water", "Water temperature", "°C", "thermometer", "T", scope="bench", room=True, hint="In the vessel you draw from."),
         Reading("V_set", "Pipette set to", "mL", "pipette", "V_set", hint="{V_plan}."),
         Series("m_d", "Delivery", "g", "balance", "m_i", until=Times("deliveries"),
                hint="On the tared boat."),

@@ -50,7 +50,10 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
       if (made.length + waiting.length === 0) return null;
       return (
         <Box key={part.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-          <span>{nameOf(part)}</span>
+          <span>
+            {nameOf(part)}
+            <FromTheBoard bench={bench} part={part} />
+          </span>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', columnGap: 1.5 }}>
             {made.map((reading) => (
               <Value key={reading.index ?? ''} reading={reading} bench={bench} onChoose={onChoose} />
@@ -62,6 +65,17 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
         </Box>
       );
     });
+}
+
+/** Who read it for the whole room, where nobody here did. */
+function FromTheBoard({ bench, part }: { bench: Bench; part: Shapes['PartOut'] }) {
+  const posted = bench.entries.find((entry) => entry.key === part.key && entry.trial === null)?.of_room;
+  if (!part.room || !posted) return null;
+  return (
+    <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13.5 }}>
+      read for the room by {posted}
+    </Box>
+  );
 }
 
 /** Whether it is read in turn with another: such readings have a table of their own. */

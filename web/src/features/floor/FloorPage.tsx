@@ -10,7 +10,9 @@ import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 import { CallTag, StateTag, VerdictLine } from '../../identity/Verdict';
+import { Board } from './Board';
 import { ClassDots } from './ClassDots';
+import { ToAll } from './ToAll';
 import { NeedCard, type Answering } from './NeedCard';
 import { Tile } from './Tile';
 
@@ -262,6 +264,8 @@ function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
           {floor.session.state === 'open' ? 'Nobody. Walk round and look.' : 'The session is closed.'}
         </Box>
       )}
+      {floor.session.state === 'open' && <ToAll floor={floor} />}
+      <Board floor={floor} />
     </Box>
   );
 }

@@ -99,9 +99,12 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           alignItems: 'start',
         }}
       >
-        <Sheet title="Chosen">
-          <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
-        </Sheet>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Sheet title="Chosen">
+            <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
+          </Sheet>
+          <Teams plan={plan} />
+        </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Instruments at each bench">
             <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
@@ -113,7 +116,6 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           ))}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
-          <Teams plan={plan} />
           <Log plan={plan} />
           {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
         </Box>

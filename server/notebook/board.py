@@ -1,0 +1,74 @@
+"""The board: what one person reads for the whole room, written at every bench under that person's name.
+
+It is an ordinary entry of each record, sealed and timed; a bench overrules it by an ordinary correction, with a reason.
+"""
+
+from uuid import uuid4
+
+from django.db import transaction
+from django.utils import timezone
+
+from chromata_core.method.sheet import bind
+from chromata_core.method.vocabulary import Reading
+from config.errors import Refused
+from labs.declared import method_of
+from labs.models import Bench, Session
+from labs.shapes import BoardLine
+from notebook.actions import Draft, write
+from notebook.models import Entry
+from notebook.standing import sheet_with, standing
+from people.models import Person
+
+
+def room_readings(bench: Bench) -> list[Reading]:
+    """What may be read for the whole room under the options of ``bench``."""
+    return [one for one in bind(method_of(bench.session), sheet_with(bench, ())).readings if one.room]
+
+
+@transaction.atomic
+def write_on_board(session: Session, author: Person, key: str, text: str) -> int:
+    """Writes it at every bench that has not read for itself, over what stood on the board before; at how many.
+
+    Refused, and written nowhere, where it cannot be read or is not the room's.
+    """
+    benches = list(session.benches.select_for_update().order_by("pk"))
+    if not benches or key not in [one.key for one in room_readings(benches[0])]:
+        raise Refused("This is read by each bench for itself.", 422)
+    written = 0
+    for bench in benches:
+        here = next((entry for entry in standing(bench.entries.order_by("sequence")) if entry.key == key), None)
+        if here is not None and (not of_room(here) or here.text == text.strip()):
+            continue
+        [kept] = write(bench, author, [_draft(key, text, here)])
+        if not kept.kept:
+            raise Refused(kept.problem, 422)
+        written += 1
+    return written
+
+
+def _draft(key: str, text: str, before: Entry | None) -> Draft:
+    reason = "Corrected on the board" if before else ""
+    return Draft(uuid4(), key, text, None, None, timezone.now(), before.pk if before else None, reason)
+
+
+def of_room(entry: Entry) -> bool:
+    """Whether it came from the board, or from the staff at that bench, which comes to the same."""
+    return entry.author.teaches
+
+
+def board_lines(benches: list[Bench]) -> list[BoardLine]:
+    """What stands on the board now, and which benches read for themselves; their entries must be there."""
+    if not benches:
+        return []
+    found = []
+    for reading in room_readings(benches[0]):
+        here = [(bench, one) for bench in benches for one in standing(bench.entries.all()) if one.key == reading.key]
+        posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
+        found.append(
+            BoardLine(
+                reading.key, reading.label, reading.unit, posted.text if posted else "",
+                posted.author.name if posted else "", posted.written_at.isoformat() if posted else "",
+                [bench.number for bench, one in here if not of_room(one)],
+            )
+        )  # fmt: skip
+    return found
