@@ -73,7 +73,7 @@ web_packages() {
 
 web_build() {
   local now stamp="$VAR/web.stamp"
-  now="$(cd "$ROOT/web" && { find src index.html vite.config.ts package-lock.json tsconfig.json -type f | LC_ALL=C sort | xargs sha256sum; } | sha256sum | cut -c1-32)"
+  now="$(cd "$ROOT/web" && { find src index.html vite.config.ts service-worker.ts package-lock.json tsconfig.json -type f | LC_ALL=C sort | xargs sha256sum; } | sha256sum | cut -c1-32)"
   [ -f "$ROOT/web/dist/index.html" ] && [ "$(cat "$stamp" 2>/dev/null)" = "$now" ] && return 0
   node_ready
   say "Building the front end …"

@@ -43,7 +43,9 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
 
     def context(self, size: tuple[int, int] = LAPTOP, **options: Any) -> BrowserContext:
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
-        context = self.browser.new_context(viewport={"width": size[0], "height": size[1]}, **options)
+        # The service worker is tested in test_without_network.py: behind it requests cannot be held up one by one.
+        known: dict[str, Any] = {"viewport": {"width": size[0], "height": size[1]}, "service_workers": "block"}
+        context = self.browser.new_context(**known, **options)
         self.contexts.append(context)
         context.on("request", lambda request: self._note(request.url))
         context.on("weberror", lambda error: self.broken.append(str(error.error)))

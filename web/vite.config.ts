@@ -1,5 +1,6 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { serviceWorker } from './service-worker.ts';
 
 const shared = [
   { name: 'v-react', test: /node_modules[\\/](react|react-dom|scheduler|react-router)[\\/]/, priority: 30 },
@@ -13,7 +14,7 @@ const shared = [
 
 export default defineConfig({
   base: process.env.NODE_ENV === 'production' ? '/static/' : '/',
-  plugins: [react()],
+  plugins: [react(), serviceWorker()],
   build: {
     outDir: 'dist',
     emptyOutDir: true,

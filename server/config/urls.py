@@ -1,7 +1,7 @@
 """Addresses: the API under /api/, everything else is the single-page application."""
 
 from django.conf import settings
-from django.http import HttpRequest, HttpResponse
+from django.http import FileResponse, HttpRequest, HttpResponse, HttpResponseBase
 from django.template.response import TemplateResponse
 from django.urls import include, path, re_path
 from django.views.decorators.cache import never_cache
@@ -21,10 +21,17 @@ def application(request: HttpRequest) -> HttpResponse:
     return TemplateResponse(request, "index.html", {"demo": settings.DEMO})
 
 
+@never_cache
+def service_worker(request: HttpRequest) -> HttpResponseBase:
+    """What keeps the page on a device; it is served here because it may only keep what lies below it."""
+    return FileResponse((settings.ROOT / "web/dist/sw.js").open("rb"), content_type="text/javascript")
+
+
 urlpatterns = [
     path("health", alive),
     path("ready", ready),
     path("metrics", metrics),
+    path("sw.js", service_worker),
     path("api/", include("people.urls")),
     path("api/", include("experiments.urls")),
     path("api/", include("labs.urls")),

@@ -9,6 +9,7 @@ import { BrowserRouter } from 'react-router';
 import { Refusal } from './api/client';
 import { App } from './app/App';
 import { theme } from './app/theme';
+import { withWhatWasSeen } from './queue/seen';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -21,7 +22,11 @@ const queries = new QueryClient({
   },
 });
 
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  navigator.serviceWorker.register('/sw.js').catch(() => undefined); // without it the page needs the network
+
 const root = document.getElementById('root');
+await withWhatWasSeen(queries);
 if (root)
   createRoot(root).render(
     <StrictMode>

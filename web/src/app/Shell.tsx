@@ -6,6 +6,7 @@ import { Link, NavLink } from 'react-router';
 import { api, said, type Shapes } from '../api/client';
 import { ink } from '../identity/tokens';
 import { VerdictLine } from '../identity/Verdict';
+import { forgetWhatWasSeen } from '../queue/seen';
 import { useWaiting } from '../queue/Waiting';
 import mark from './mark.svg';
 
@@ -42,6 +43,7 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
     }
     await said(api.POST('/api/sign-out'));
     queries.clear();
+    await forgetWhatWasSeen();
     window.location.assign('/');
   };
   return (
