@@ -1,0 +1,144 @@
+"""A room of 48 benches at work while three floors look on; then all come back at once from an hour without network.
+
+bin/bench room            against a demo that runs: URL=http://127.0.0.1:8000, SECONDS=60
+Everything is made through the API: a section, its people, their PINs, the session.
+"""
+
+import os
+import threading
+from collections import defaultdict
+from collections.abc import Callable, Iterator
+from datetime import UTC, datetime
+from time import perf_counter, sleep
+from typing import Any
+from uuid import uuid4
+
+import requests
+
+URL = os.environ.get("URL", "http://127.0.0.1:8000")
+SECONDS = float(os.environ.get("SECONDS", "60"))
+BENCHES, FLOORS, WAITING = 48, 3, 30
+EVERY, LOOK = 2.0, 1.5  # seconds between two entries of a bench, and between two looks at the floor
+
+times: dict[str, list[float]] = defaultdict(list)
+
+
+class Visitor:
+    """Somebody with a browser of their own."""
+
+    def __init__(self) -> None:
+        self.session = requests.Session()
+        self.session.get(f"{URL}/", timeout=60)
+
+    def ask(self, method: str, path: str, body: dict[str, Any] | None = None, called: str = "") -> Any:
+        """The answer as data; its time is kept under ``called``."""
+        headers = {"X-CSRFToken": self.session.cookies["csrftoken"], "Referer": f"{URL}/"}
+        begun = perf_counter()
+        answer = self.session.request(method, f"{URL}/api/{path}", json=body, headers=headers, timeout=120)
+        if called:
+            times[called].append(perf_counter() - begun)
+        answer.raise_for_status()
+        return answer.json() if answer.content and answer.status_code != 304 else None
+
+
+def entry(key: str, text: str, trial: int | None = None) -> dict[str, Any]:
+    now = datetime.now(UTC).isoformat()
+    return {"id": str(uuid4()), "key": key, "text": text, "trial": trial, "written_at": now}
+
+
+def readings() -> Iterator[dict[str, Any]]:
+    """A titration that never ends: the sample's volume, then trial after trial; then notes."""
+    yield entry("V_s", "20.00")
+    for trial in range(1, 41):
+        yield entry("V_start", f"0.{trial:02d}", trial)
+        yield entry("end_point", "held", trial)
+        yield entry("V_end", f"21.{(37 * trial) % 100:02d}", trial)
+    while True:
+        yield entry("note", "It turns pink and fades.")
+
+
+def room(instructor: Visitor) -> tuple[int, list[tuple[Visitor, int]]]:
+    """A session of 48 benches with a student at each; the students signed in, with their benches."""
+    section = instructor.ask("POST", "sections", {"name": f"Load {uuid4().hex[:6]}"})["line"]
+    people = [{"name": f"Student {number:02d}"} for number in range(1, BENCHES + 1)]
+    roster = instructor.ask("POST", f"sections/{section['id']}/roster", {"people": people})["students"]
+    plan = {
+        "section": section["id"], "method": "acid-base-titration", "title": "Load", "benches": BENCHES,
+        "starts_at": datetime.now(UTC).isoformat(), "options": {"rough_trial": "no"},
+    }  # fmt: skip
+    session = instructor.ask("POST", "sessions", plan)["card"]["id"]
+    instructor.ask("POST", f"sessions/{session}/state", {"action": "open"})
+    students = []
+    for one in roster:
+        pin = instructor.ask("POST", f"people/{one['id']}/pin")["pin"]
+        student = Visitor()
+        student.ask("POST", "join", {"code": section["code"], "person": one["id"], "pin": pin})
+        students.append((student, student.ask("GET", "benches")[0]["id"]))
+    return session, students
+
+
+def at_once(works: list[Callable[[], None]]) -> float:
+    """Runs them side by side; seconds until the last is done."""
+    threads, begun = [threading.Thread(target=work) for work in works], perf_counter()
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    return perf_counter() - begun
+
+
+def working(student: Visitor, bench: int, first: float, until: float) -> None:
+    """Writes an entry every two seconds and reads the bench again, as the screen does."""
+    sleep(first)
+    written = readings()
+    while perf_counter() < until:
+        begun = perf_counter()
+        student.ask("POST", f"benches/{bench}/entries", {"entries": [next(written)]}, "write")
+        student.ask("GET", f"benches/{bench}", called="bench")
+        sleep(max(0.0, EVERY - (perf_counter() - begun)))
+
+
+def looking(session: int, until: float) -> None:
+    instructor = signed_in()
+    while perf_counter() < until:
+        instructor.ask("GET", f"sessions/{session}/floor", called="floor")
+        sleep(LOOK)
+
+
+def signed_in() -> Visitor:
+    instructor = Visitor()
+    instructor.ask("POST", "sign-in", {"username": "instructor", "password": "demo-bench"})
+    return instructor
+
+
+def main() -> None:
+    """Prints the 95th percentile of each request, and how long it takes until all that waited is in."""
+    instructor = signed_in()
+    session, students = room(instructor)
+    until = perf_counter() + SECONDS
+    works: list[Callable[[], None]] = [lambda: looking(session, until) for _ in range(FLOORS)]
+    for place, (student, bench) in enumerate(students):
+        works.append(lambda s=student, b=bench, p=place: working(s, b, p * EVERY / BENCHES, until))  # type: ignore[misc]
+    at_once(works)
+    print(f"{BENCHES} benches, an entry every {EVERY:.0f} s, {FLOORS} floors, {SECONDS:.0f} s")
+    for called, found in sorted(times.items()):
+        ordered = sorted(found)
+        middle, high = ordered[len(ordered) // 2], ordered[int(len(ordered) * 0.95)]
+        print(f"  {called:6} {len(found):5} requests, median {middle * 1000:6.0f} ms, 95 % under {high * 1000:6.0f} ms")
+    written = len(times["write"])
+    batches = [
+        (student, bench, [entry("note", "Kept here meanwhile") for _ in range(WAITING)]) for student, bench in students
+    ]
+    seconds = at_once(
+        [lambda s=s, b=b, e=e: s.ask("POST", f"benches/{b}/entries", {"entries": e}) for s, b, e in batches]  # type: ignore[misc]
+    )
+    found = [one["id"] for student, bench in students for one in student.ask("GET", f"benches/{bench}/entries")]
+    sent = {one["id"] for *_, entries in batches for one in entries}
+    lost, doubled = len(sent - set(found)), len(found) - len(set(found))
+    print(f"  {BENCHES} × {WAITING} entries at once: all in after {seconds:.1f} s; {lost} lost, {doubled} doubled")
+    assert len(found) == written + len(sent), "what was written one by one is not all there"
+    instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
+
+
+if __name__ == "__main__":
+    main()
