@@ -14,6 +14,7 @@ import { Board } from './Board';
 import { ClassDots } from './ClassDots';
 import { ToAll } from './ToAll';
 import { NeedCard, type Answering } from './NeedCard';
+import { SmallTile } from './SmallTile';
 import { Tile } from './Tile';
 
 /** The room as it is now, and who needs the instructor. */
@@ -34,10 +35,14 @@ interface Props {
   onProjector: () => void;
 }
 
+const MANY = 16; // benches; more are shown small, so that the whole room is seen at once
+
 function Room({ floor, projector, onProjector }: Props) {
   const now = useNow(1000);
   const { session, benches } = floor;
   const colour = accent(session.family);
+  const closed = session.state === 'closed';
+  const many = benches.length > MANY;
   return (
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', flex: 1 }}>
       <Heading {...{ floor, now, projector, onProjector }} />
@@ -54,25 +59,29 @@ function Room({ floor, projector, onProjector }: Props) {
           <Box
             sx={{
               display: 'grid',
-              gap: 1.5,
+              gap: many ? 0.75 : 1.5,
               gridTemplateColumns: {
-                xs: 'repeat(auto-fill, minmax(190px, 1fr))',
-                md: 'repeat(4, minmax(0, 1fr))',
+                xs: `repeat(auto-fill, minmax(${many ? 96 : 190}px, 1fr))`,
+                md: `repeat(${many ? 8 : 4}, minmax(0, 1fr))`,
               },
             }}
           >
-            {benches.map((bench) => (
-              <Tile
-                key={bench.id}
-                bench={bench}
-                colour={colour}
-                unit={floor.unit}
-                now={now}
-                large={projector}
-                closed={session.state === 'closed'}
-                sample={new Set(benches.map((one) => one.sample)).size > 1}
-              />
-            ))}
+            {many
+              ? benches.map((bench) => (
+                  <SmallTile key={bench.id} {...{ bench, colour, closed }} large={projector} />
+                ))
+              : benches.map((bench) => (
+                  <Tile
+                    key={bench.id}
+                    bench={bench}
+                    colour={colour}
+                    unit={floor.unit}
+                    now={now}
+                    large={projector}
+                    closed={closed}
+                    sample={new Set(benches.map((one) => one.sample)).size > 1}
+                  />
+                ))}
           </Box>
           {floor.class_comparison && <ClassDots comparison={floor.class_comparison} colour={colour} />}
         </Box>
