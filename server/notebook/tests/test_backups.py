@@ -67,6 +67,15 @@ class Backups(Furnished, TransactionTestCase):
         again = self.there("restore", str(file))
         self.assertIn("has people in it", again.stderr)
 
+    def test_a_database_from_before_the_seals_keeps_everything(self) -> None:
+        """The demo as commit b463583 had made it: 78 benches, 1,814 entries, none of them sealed with a key."""
+        taken = self.there("restore", str(Path(__file__).parent / "data/before-seals.dump"))
+        self.assertEqual(taken.returncode, 0, taken.stderr)
+        self.assertRegex(taken.stdout, r"records with 1814 entries and \d+ photos were verified; 0 do not hold")
+        results = json.loads(self.there("shell", "-v0", "-c", RESULTS).stdout)
+        self.assertEqual(len(results), 78)
+        self.assertGreater(sum(map(bool, results)), 50, "every bench is evaluated, and most have a result")
+
     def test_what_is_no_backup_empties_nothing(self) -> None:
         file = self.folder / "no.dump"
         file.write_bytes(b"not a dump")

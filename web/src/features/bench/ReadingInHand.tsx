@@ -37,7 +37,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   const tool = toolOf(bench, task.key);
   const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : ownUnit(bench, task.key);
   const before = standing(bench, task);
-  const verdict = useTry(bench.id, task, text);
+  const verdict = useTry(bench, task, text);
   const ready =
     text.trim() !== '' && !verdict?.refused && (!before || task.kind === 'own' || reason.trim() !== '');
 
