@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
+from e2e.browser import BrowserCase, done
 from labs.tests.room import planned
 
 
@@ -29,6 +29,21 @@ class SessionPage(BrowserCase):
         page.get_by_role("button", name="Keep the samples").click()
         expect(page.get_by_text("is not one number")).to_be_visible()
         self.assertEqual(session.samples.get().hidden.get().text, "0.3519")
+
+    def test_a_remark_is_read_at_its_step(self) -> None:
+        page = self.sign_in(self.instructor, f"/sessions/{self.session.pk}")
+        page.get_by_label("Step", exact=True).click()
+        page.get_by_role("option", name="Rinse and fill the burette").click()
+        page.get_by_label("Remark, as students will read it").fill("The narrow tap fills better.")
+        page.get_by_label("In this method from now on").check()
+        page.get_by_role("button", name="Add the remark").click()
+        expect(page.get_by_text("Rinse and fill the burette: from now on")).to_be_visible()
+        bench = self.at_bench()
+        expect(bench.get_by_text("The narrow tap fills better.")).to_have_count(0)
+        done(bench)
+        expect(bench.get_by_text("The narrow tap fills better.")).to_be_visible()
+        page.get_by_role("button", name="End it").click()
+        expect(page.get_by_text("None yet.")).to_be_visible()
 
     def test_the_planner_counts_for_the_class(self) -> None:
         page = self.sign_in(self.instructor, "/plan?method=hydrate")

@@ -1,6 +1,7 @@
 """A bench and a room as they stand now: computed from entries on request, kept only as long as nothing changes."""
 
 import hashlib
+from collections import Counter
 from datetime import datetime, timedelta
 from functools import lru_cache
 
@@ -12,7 +13,7 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.options import active, resolve_options
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import Given, Sheet, bind
+from chromata_core.method.sheet import VOID, Given, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
@@ -20,7 +21,8 @@ from labs.comparison import comparison_view
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
-from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Need, NeedLevel, Talk
+from labs.remarks import last_held, remarks_on
+from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, LastTime, Lesson, Need, NeedLevel, Talk
 from labs.term import session_card
 from notebook.board import board_lines, of_room
 from notebook.models import Entry
@@ -29,6 +31,7 @@ from people.models import Person
 from stock.own import stock_of
 
 _QUIET = timedelta(minutes=9)
+_LESSONS = 5
 
 
 def accepted_values(bench: Bench) -> dict[str, str]:
@@ -77,6 +80,7 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         questions=list(chosen.questions),
         entries=[_reference(entry, entries) for entry in standing(entries)],
         talk=[_talk(entry) for entry in entries if entry.key in _SAID],
+        remarks=remarks_on(bench.session),
     )
 
 
@@ -92,6 +96,26 @@ def _reference(entry: Entry, entries: list[Entry]) -> EntryRef:
     return EntryRef(
         str(entry.id), entry.key, entry.trial, entry.index, entry.text, old, entry.author.name if of_room(entry) else ""
     )
+
+
+def last_time(session: Session) -> LastTime:
+    """What went wrong at most benches when its instructor held this method last, each with an example."""
+    held = last_held(session)
+    if held is None:
+        return LastTime("", "", [])
+    benches = [(bench, with_entries(bench)) for bench in held.benches.select_related("session__section", "sample")]
+    written = [(bench, entries) for bench, entries in benches if entries]
+    examples: dict[str, str] = {}
+    counted: Counter[str] = Counter()
+    for bench, entries in written:
+        found = {one.code: one.what for one in evaluation_of(bench, False).findings if one.level in ("repeat", "stop")}
+        found |= {
+            f"void {one.text}": f"Rejected: {one.text}" for one in entries if one.key == VOID and one.text != "no"
+        }
+        counted.update(found.keys())
+        examples = found | examples
+    lessons = [Lesson(examples[code], times, len(written)) for code, times in counted.most_common(_LESSONS)]
+    return LastTime(held.title, held.starts_at.isoformat(), lessons)
 
 
 def floor(session: Session, person: Person, projector: bool) -> Floor:

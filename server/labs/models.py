@@ -64,6 +64,25 @@ class Deed(models.Model):
         return self.what
 
 
+class Remark(models.Model):
+    """What an instructor adds to a step of a method: for one session, or (no session) from now on in all sessions of
+    their sections. A remark that ``ended`` is shown no more.
+    """
+
+    owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="remarks")
+    session = models.ForeignKey(Session, null=True, blank=True, on_delete=models.CASCADE, related_name="remarks")
+    method = models.CharField(max_length=60)
+    step = models.CharField(max_length=60)
+    text = models.CharField(max_length=300)
+    ended = models.BooleanField(default=False)
+
+    class Meta:
+        ordering = ("pk",)
+
+    def __str__(self) -> str:
+        return self.text
+
+
 class Sample(models.Model):
     """What benches are given: one unknown or product. Its true values live in HiddenValue, out of reach."""
 

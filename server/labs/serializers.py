@@ -65,6 +65,14 @@ class DealSerializer(serializers.Serializer[Any]):
     how = serializers.ChoiceField(choices=("names", "lot", "last"))
 
 
+class RemarkSerializer(serializers.Serializer[Any]):
+    """A remark on a step: for this session, or from now on."""
+
+    step = serializers.CharField(max_length=60)
+    text = serializers.CharField(max_length=300)
+    always = serializers.BooleanField(default=False)
+
+
 class SamplesSerializer(serializers.Serializer[Any]):
     """All samples of a session."""
 

@@ -101,6 +101,44 @@ class Done:
 
 
 @dataclass(frozen=True, slots=True)
+class RemarkOut:
+    """What an instructor adds to a step; ``always``: in this method from now on."""
+
+    id: int
+    step: str
+    title: str
+    text: str
+    author: str
+    always: bool
+
+
+@dataclass(frozen=True, slots=True)
+class StepName:
+    """A step that can be remarked on."""
+
+    key: str
+    title: str
+
+
+@dataclass(frozen=True, slots=True)
+class Lesson:
+    """What went wrong last time, and at how many of so many benches."""
+
+    what: str
+    benches: int
+    of: int
+
+
+@dataclass(frozen=True, slots=True)
+class LastTime:
+    """What the last session of this method teaches; the title is empty where there was none."""
+
+    title: str
+    at: str
+    lessons: list[Lesson]
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
     ``log`` has the latest first.
@@ -117,6 +155,8 @@ class SessionPlan:
     comparable: list[Comparable]
     comparison: str
     timetables: list[Timetable]
+    steps: list[StepName]
+    remarks: list[RemarkOut]
 
 
 @dataclass(frozen=True, slots=True)
@@ -174,6 +214,7 @@ class BenchView:
     questions: list[str]
     entries: list[EntryRef]
     talk: list[Talk]
+    remarks: list[RemarkOut]
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,6 +11,7 @@ from chromata_core.planning.timetable import timetables
 from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
+from labs.remarks import remarks_on, steps_of
 from labs.shapes import (
     BenchPlace,
     Comparable,
@@ -96,6 +97,8 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         samples=_samples(session, may_see_accepted(person, session)),
         comparable=[Comparable(q.key, q.label, q.unit) for q in active(chosen.quantities, options) if q.accepted],
         comparison=session.comparison.get("label", ""),
+        steps=steps_of(session),
+        remarks=remarks_on(session),
         timetables=timetables(bind(chosen, Sheet(options, session.instruments, stock=own)), len(benches)),
     )
 

@@ -21,9 +21,10 @@ from config.errors import Refused
 from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
-from labs.live import bench_view, floor, floor_stamp
+from labs.live import bench_view, floor, floor_stamp, last_time
 from labs.models import Bench, Session
 from labs.policy import bench_for, benches_for, own_session_for, session_for, sessions_for
+from labs.remarks import end_remark, remark
 from labs.serializers import (
     ComparisonSerializer,
     DealSerializer,
@@ -31,11 +32,12 @@ from labs.serializers import (
     PlanChangeSerializer,
     PlanSerializer,
     PreviewSerializer,
+    RemarkSerializer,
     SamplesSerializer,
     StateSerializer,
     TeamsSerializer,
 )
-from labs.shapes import BenchPlace, BenchView, Floor, SessionCard, SessionPlan
+from labs.shapes import BenchPlace, BenchView, Floor, LastTime, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
@@ -142,6 +144,42 @@ class SessionDetail(APIView):
         actions.note(session, person, f"deleted the plan “{session.title}”")
         actions.delete_plan(session)
         return Response(status=204)
+
+
+class Last(APIView):
+    """What went wrong most when this method was held last."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="last_time", responses=shape(LastTime))
+    def get(self, request: Request, session_id: int) -> Response:
+        return answer(last_time(session_for(person_of(request), session_id)))
+
+
+class Remarks(APIView):
+    """Remarks on the steps of a session."""
+
+    @extend_schema(operation_id="remark", request=RemarkSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
+    def post(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
+        remark(session, person, **said)
+        actions.note(session, person, f"remarked on a step: {said['text'].strip()}")
+        return answer(session_plan(session, person))
+
+
+class RemarkEnd(APIView):
+    """A remark that is shown no more."""
+
+    @extend_schema(operation_id="end_remark", responses=shape(SessionPlan))
+    @transaction.atomic
+    def delete(self, request: Request, session_id: int, remark_id: int) -> Response:
+        person = person_of(request)
+        session = own_session_for(person, session_id)
+        end_remark(session, remark_id)
+        actions.note(session, person, "ended a remark")
+        return answer(session_plan(session, person))
 
 
 class Minutes(APIView):

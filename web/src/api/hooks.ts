@@ -177,6 +177,35 @@ export function useDeletePlan(id: number) {
   });
 }
 
+/** What went wrong most when this method was held last. */
+export const useLastTime = (id: number) =>
+  useQuery({
+    queryKey: ['last', id],
+    staleTime: Infinity,
+    queryFn: () => said(api.GET('/api/sessions/{session_id}/last', { params: { path: { session_id: id } } })),
+  });
+
+/** Adds a remark to a step, or ends one. */
+export function useRemark(id: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (what: Shapes['RemarkRequest'] | { end: number }) =>
+      'end' in what
+        ? said(
+            api.DELETE('/api/sessions/{session_id}/remarks/{remark_id}', {
+              params: { path: { session_id: id, remark_id: what.end } },
+            }),
+          )
+        : said(
+            api.POST('/api/sessions/{session_id}/remarks', {
+              params: { path: { session_id: id } },
+              body: what,
+            }),
+          ),
+    onSuccess: (plan) => queries.setQueryData(['session', id], plan),
+  });
+}
+
 /** Lets a student try their PIN again at once. */
 export function useUnlock(session: number) {
   const queries = useQueryClient();

@@ -713,6 +713,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/last": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What went wrong most when this method was held last. */
+        get: operations["last_time"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/minutes": {
         parameters: {
             query?: never;
@@ -725,6 +742,40 @@ export interface paths {
         put: operations["set_minutes"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Remarks on the steps of a session. */
+        post: operations["remark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/remarks/{remark_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description A remark that is shown no more. */
+        delete: operations["end_remark"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1041,6 +1092,7 @@ export interface components {
             questions: string[];
             entries: components["schemas"]["EntryRef"][];
             talk: components["schemas"]["Talk"][];
+            remarks: components["schemas"]["RemarkOut"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Beside: {
@@ -1571,6 +1623,18 @@ export interface components {
             label: string;
             turns: components["schemas"]["Turn"][];
         };
+        /** @description What the last session of this method teaches; the title is empty where there was none. */
+        LastTime: {
+            title: string;
+            at: string;
+            lessons: components["schemas"]["Lesson"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Lesson: {
+            what: string;
+            benches: number;
+            of: number;
+        };
         /**
          * @description * `keep` - keep
          *     * `look` - look
@@ -1953,6 +2017,22 @@ export interface components {
         Refusal: {
             problems: string[];
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        RemarkOut: {
+            id: number;
+            step: string;
+            title: string;
+            text: string;
+            author: string;
+            always: boolean;
+        };
+        /** @description A remark on a step: for this session, or from now on. */
+        RemarkRequest: {
+            step: string;
+            text: string;
+            /** @default false */
+            always: boolean;
+        };
         /** @description A bench's report. ``record`` says what of its record was verified. */
         Report: {
             bench_id: number;
@@ -2140,6 +2220,8 @@ export interface components {
             comparable: components["schemas"]["Comparable"][];
             comparison: string;
             timetables: components["schemas"]["Timetable"][];
+            steps: components["schemas"]["StepName"][];
+            remarks: components["schemas"]["RemarkOut"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {
@@ -2217,6 +2299,11 @@ export interface components {
             u: number | null;
             /** Format: double */
             critical: number | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StepName: {
+            key: string;
+            title: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         StepOut: {
@@ -4210,6 +4297,37 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    last_time: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastTime"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     set_minutes: {
         parameters: {
             query?: never;
@@ -4232,6 +4350,72 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionCard"];
                 };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    remark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemarkRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    end_remark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                remark_id: number;
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -1,9 +1,10 @@
-import { dehydrate, hydrate, type QueryClient } from '@tanstack/react-query';
+import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query';
 import { openDB, type IDBPDatabase } from 'idb';
 
 // What a bench needs to open without network: who I am, where, and the bench as it was seen last.
 const KEPT = ['me', 'department', 'benches', 'bench'];
 const SOON = 500; // ms
+const BUILD = import.meta.url; // has the hash of the code: what another version kept may have another shape
 
 let opened: Promise<IDBPDatabase> | undefined;
 const store = () =>
@@ -12,8 +13,9 @@ const store = () =>
 /** Begins with what was seen last, and asks for all of it again; then keeps what is seen. A device that cannot keep anything goes on without. */
 export async function withWhatWasSeen(queries: QueryClient): Promise<void> {
   try {
-    const last: unknown = await (await store()).get('seen', 'last');
-    if (last) hydrate(queries, last);
+    const last = (await (await store()).get('seen', 'last')) as
+      { build: string; seen: DehydratedState } | undefined;
+    if (last?.build === BUILD) hydrate(queries, last.seen);
     await queries.invalidateQueries({ refetchType: 'none' });
   } catch {
     return;
@@ -30,7 +32,7 @@ async function keep(queries: QueryClient): Promise<void> {
   const seen = dehydrate(queries, {
     shouldDehydrateQuery: ({ queryKey, state }) => state.status === 'success' && kept(queryKey),
   });
-  await (await store()).put('seen', seen, 'last');
+  await (await store()).put('seen', { build: BUILD, seen }, 'last');
 }
 
 /** Nothing stays for whoever uses the device next. */

@@ -42,6 +42,7 @@ export function InHand(props: Props) {
       </Box>
       {open ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
+          <RemarksHere bench={props.bench} task={task} />
           <Form {...props} />
           <Around {...props} />
         </Box>
@@ -52,6 +53,16 @@ export function InHand(props: Props) {
       )}
     </Box>
   );
+}
+
+/** What the instructor adds to this step. */
+function RemarksHere({ bench, task }: Pick<Props, 'bench' | 'task'>) {
+  const here = bench.remarks.filter((one) => one.step === task.step);
+  return here.map((one) => (
+    <Box key={one.id} sx={{ borderLeft: `4px solid ${ink.link}`, pl: 1.5, maxWidth: 560 }}>
+      {one.text} <span style={{ color: ink.inkSoft }}>{one.author}</span>
+    </Box>
+  ));
 }
 
 /** What belongs to the step besides its task: its wait, what may be needed, the usual cautions. */

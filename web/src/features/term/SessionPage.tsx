@@ -15,6 +15,7 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Comparison } from './Comparison';
 import { GiveUp } from './GiveUp';
 import { Log } from './Log';
+import { Remarks } from './Remarks';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
 
@@ -116,6 +117,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           ))}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
+          <Remarks plan={plan} mine={mine} />
           <Log plan={plan} />
           {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
         </Box>

@@ -1,0 +1,113 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState, type FormEvent } from 'react';
+import { sentence, type Shapes } from '../../api/client';
+import { useLastTime, useRemark } from '../../api/hooks';
+import { Sheet } from '../../identity/Sheet';
+import { day } from '../../identity/time';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+/** What the last session taught, and what the instructor adds to steps because of it. */
+export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boolean }) {
+  const change = useRemark(plan.card.id);
+  return (
+    <Sheet title="Remarks on steps">
+      <Lessons session={plan.card.id} />
+      {plan.remarks.map((one) => (
+        <Box
+          key={one.id}
+          sx={{
+            display: 'flex',
+            gap: 1,
+            alignItems: 'baseline',
+            borderBottom: `1px solid ${ink.ruleSoft}`,
+            py: 0.75,
+          }}
+        >
+          <Box sx={{ flex: 1 }}>
+            {one.text}
+            <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+              {one.title}: {one.always ? 'from now on' : 'this session'}
+            </Box>
+          </Box>
+          {mine && (
+            <Button size="small" disabled={change.isPending} onClick={() => change.mutate({ end: one.id })}>
+              End it
+            </Button>
+          )}
+        </Box>
+      ))}
+      {plan.remarks.length === 0 && (
+        <Box sx={{ color: ink.inkSoft }}>None yet. A remark is shown at its step, at every bench.</Box>
+      )}
+      {mine && <NewRemark plan={plan} change={change} />}
+      {change.error && (
+        <VerdictLine level="look" lead="Not kept.">
+          {sentence(change.error)}
+        </VerdictLine>
+      )}
+    </Sheet>
+  );
+}
+
+function Lessons({ session }: { session: number }) {
+  const last = useLastTime(session).data;
+  if (!last?.title || last.lessons.length === 0) return null;
+  return (
+    <Box sx={{ mb: 1.5, p: 1.25, bgcolor: ink.ground, borderRadius: 2 }}>
+      <strong>Last time</strong>
+      <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+        {last.title}, {day(last.at)}
+      </Box>
+      {last.lessons.map((one) => (
+        <Box key={one.what} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14.5 }}>
+          <span>{one.what}</span>
+          <Box component="span" sx={{ color: ink.inkSoft, whiteSpace: 'nowrap' }}>
+            {one.benches} of {one.of} benches
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: ReturnType<typeof useRemark> }) {
+  const [step, setStep] = useState(plan.steps[0]?.key ?? '');
+  const [text, setText] = useState('');
+  const [always, setAlways] = useState(false);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    change.mutate({ step, text, always }, { onSuccess: () => setText('') });
+  };
+  return (
+    <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 1.5, mt: 2 }}>
+      <TextField select label="Step" value={step} onChange={(event) => setStep(event.target.value)}>
+        {plan.steps.map((one) => (
+          <MenuItem key={one.key} value={one.key}>
+            {one.title}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="Remark, as students will read it"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 300 } }}
+      />
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <FormControlLabel
+          label="In this method from now on"
+          control={<Checkbox checked={always} onChange={(_, checked) => setAlways(checked)} />}
+        />
+        <Button type="submit" variant="outlined" disabled={!text.trim() || change.isPending}>
+          Add the remark
+        </Button>
+      </Box>
+    </Box>
+  );
+}
