@@ -20,13 +20,13 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
     ("lanes", "instructor", "/plan?method=rate-temperature", LAPTOP, False, ["scroll 560"]),
-    ("session", "instructor", "/sessions/11", LAPTOP, False, []),
+    ("section", "instructor", "/sections/1", LAPTOP, False, []),
+    ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
     ("class", "instructor", "/sessions/9/floor", (1280, 900), False, []),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
     ("calibration", "instructor", "/benches/9/report", (1280, 1000), False, []),
     ("calibration-line", "instructor", "/benches/36/report", (1280, 1200), False, []),
-    ("ice", "instructor", "/benches/27/report", (1280, 1200), False, []),
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
     ("bench", "instructor", "/benches/66", LAPTOP, False, ["type 19.21"]),
     ("bench-phone", "instructor", "/benches/66", PHONE, False, ["type 19.2"]),
@@ -54,7 +54,9 @@ def main(url: str) -> None:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium")
         for name, who, path, (width, height), dark, steps in VIEWS:
             context = browser.new_context(
-                viewport={"width": width, "height": height}, color_scheme="dark" if dark else "light"
+                viewport={"width": width, "height": height},
+                color_scheme="dark" if dark else "light",
+                service_workers="block",
             )
             page = context.new_page()
             page.goto(url)
