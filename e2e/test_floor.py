@@ -70,3 +70,17 @@ class Board(BrowserCase):
         bench.get_by_role("button", name="Misread").click()
         bench.get_by_role("button", name="Keep correction").click()
         expect(floor.get_by_text("Own reading at bench 1.")).to_be_visible()
+
+
+class Queue(BrowserCase):
+    def test_only_calls_are_shown_when_that_is_wanted(self) -> None:
+        titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "22.64"))
+        write(signed_in(self.neighbour), self.other_bench, entry("call", "Which flask?"))
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        needs = floor.get_by_role("complementary", name="Needs you now")
+        expect(needs.get_by_role("listitem")).to_have_count(2)
+        needs.get_by_role("button", name="Calls").click()
+        expect(needs.get_by_role("listitem")).to_have_count(1)
+        expect(needs.get_by_text("Which flask?")).to_be_visible()
+        needs.get_by_role("button", name="Calls").click()
+        expect(needs.get_by_role("listitem")).to_have_count(2)

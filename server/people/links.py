@@ -62,6 +62,8 @@ def follow(secret: str, username: str, name: str, password: str, department: str
     if not person.name:
         raise Refused("Write your name as others should read it.", 422)
     _must_be_good(password, person)
+    if link.keeper and not department.strip():
+        raise Refused("Give the department a name.", 422)
     if link.keeper:
         set_department(department, time_zone)
     person.set_password(password)

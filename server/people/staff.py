@@ -8,9 +8,9 @@ from people.models import Person, Role
 
 
 def must_not_be_the_last(person: Person) -> None:
-    """Somebody has to keep the accounts."""
-    others = Person.objects.filter(keeper=True, is_active=True).exclude(pk=person.pk)
-    if person.keeper and not others.exists():
+    """Somebody has to keep the accounts. All who do are locked, so that of two who let each other go one stays."""
+    keepers = list(Person.objects.select_for_update().filter(keeper=True, is_active=True).order_by("pk"))
+    if [one.pk for one in keepers] == [person.pk]:
         raise Refused("Nobody else keeps the accounts. Let somebody else keep them first.")
 
 
@@ -44,6 +44,7 @@ def let_keep(person: Person) -> None:
     person.save(update_fields=["keeper"])
 
 
+@transaction.atomic
 def no_longer_keep(person: Person) -> None:
     """``person`` keeps the accounts no longer."""
     must_not_be_the_last(person)

@@ -50,6 +50,7 @@ class AnEmptyServer(TestCase):
         said = follow(newer, username="a", name="A", department="D", time_zone="Mars/Olympus")
         self.assertEqual(said[1], 422)
         self.assertIn("no time zone", said[2]["problems"][0])
+        self.assertEqual(follow(newer, username="a", name="A", department=" ", time_zone="UTC")[1], 422)
         self.assertFalse(Person.objects.exists(), "what is refused changes nothing")
         self.assertEqual(follow(newer, username="a", name="A", department="D", time_zone="UTC")[1], 200)
 

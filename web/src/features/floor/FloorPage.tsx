@@ -9,7 +9,7 @@ import { dotted } from '../../identity/dotted';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
-import { CallTag, StateTag, VerdictLine } from '../../identity/Verdict';
+import { CallTag, StateTag, STATES, VerdictLine } from '../../identity/Verdict';
 import { Board } from './Board';
 import { ClassDots } from './ClassDots';
 import { ToAll } from './ToAll';
@@ -235,6 +235,9 @@ interface Words {
 
 function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
   const write = useWriteAt(floor.session.id);
+  const [only, setOnly] = useState<Shapes['NeedLevelEnum'] | null>(null);
+  const levels = [...new Set(floor.needs.map((need) => need.level))];
+  const shown = floor.needs.filter((need) => only === null || !levels.includes(only) || need.level === only);
   const answering = (need: Shapes['Need']): Answering => {
     const say = (...said: Words[]) =>
       write.mutate({ bench: need.bench_id, said: [...said, { key: 'seen', text: need.id }] });
@@ -263,8 +266,23 @@ function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
           {sentence(write.error)}
         </VerdictLine>
       )}
+      {levels.length > 1 && (
+        <Box role="group" aria-label="Show only" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mb: 1 }}>
+          {levels.map((level) => (
+            <Button
+              key={level}
+              size="small"
+              variant={only === level ? 'contained' : 'outlined'}
+              aria-pressed={only === level}
+              onClick={() => setOnly(only === level ? null : level)}
+            >
+              {level === 'call' ? 'Calls' : STATES[level].word}
+            </Button>
+          ))}
+        </Box>
+      )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1.25 }}>
-        {floor.needs.map((need) => (
+        {shown.map((need) => (
           <NeedCard key={`${need.bench}/${need.id}`} need={need} now={now} answering={answering(need)} />
         ))}
       </Box>
