@@ -84,3 +84,22 @@ class Queue(BrowserCase):
         expect(needs.get_by_text("Which flask?")).to_be_visible()
         needs.get_by_role("button", name="Calls").click()
         expect(needs.get_by_role("listitem")).to_have_count(2)
+
+
+class Arranged(BrowserCase):
+    def test_the_benches_stand_as_in_the_room(self) -> None:
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        first, second = (floor.get_by_role("link", name=f"Bench {number} ") for number in (1, 2))
+        expect(first).to_be_visible()
+        floor.get_by_role("button", name="Arrange").click()
+        field = floor.get_by_label("The benches of Room 1, from the front")
+        field.fill("2 2")
+        floor.get_by_role("button", name="Keep").click()
+        expect(floor.get_by_text("Bench 2 stands at two places.")).to_be_visible()
+        field.fill("2 .\n. 1")
+        floor.get_by_role("button", name="Keep").click()
+        expect(field).to_have_count(0)
+        one, two = first.bounding_box(), second.bounding_box()
+        assert one and two
+        self.assertGreater(one["x"], two["x"])
+        self.assertGreater(one["y"], two["y"])

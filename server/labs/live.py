@@ -17,6 +17,7 @@ from chromata_core.method.sheet import VOID, Given, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+from labs.arrangement import arrangement_of
 from labs.comparison import comparison_view
 from labs.declared import method_of
 from labs.models import Bench, Session
@@ -139,7 +140,16 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     whole = [q for q in asked if q.result and q.scope != "trial"]
     quantity = next(iter(whole), None) or next(q for q in asked if q.result)
     comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
-    return Floor(session_card(session), quantity.label, quantity.unit, tiles, needs, board_lines(benches), comparison)
+    return Floor(
+        session_card(session),
+        quantity.label,
+        quantity.unit,
+        tiles,
+        needs,
+        board_lines(benches),
+        arrangement_of(session),
+        comparison,
+    )
 
 
 def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassComparison | None:
@@ -183,6 +193,7 @@ def floor_stamp(session: Session, person: Person, projector: bool) -> str:
         list(benches.values_list("pk", "number", "head", "written", "sample__label")),
         list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
         list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),
+        arrangement_of(session).text,
         int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0,
     ]
     return f'"{hashlib.sha256(repr(seen).encode()).hexdigest()[:32]}"'

@@ -48,6 +48,16 @@ class Session(models.Model):
         return self.title
 
 
+class RoomPlan(models.Model):
+    """How the benches of a room stand, seen from its front: rows of bench numbers, 0 for a gap. Known by its name."""
+
+    room = models.CharField(max_length=60, unique=True)
+    rows = models.JSONField(default=list)
+
+    def __str__(self) -> str:
+        return self.room
+
+
 class Deed(models.Model):
     """Who did what with a session, as a sentence without its subject: “opened it”. It outlives a deleted plan."""
 

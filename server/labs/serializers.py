@@ -73,6 +73,12 @@ class RemarkSerializer(serializers.Serializer[Any]):
     always = serializers.BooleanField(default=False)
 
 
+class ArrangementSerializer(serializers.Serializer[Any]):
+    """How a room is arranged: a line for each row from the front, bench numbers and dots."""
+
+    text = serializers.CharField(max_length=2000, allow_blank=True, trim_whitespace=False)
+
+
 class SamplesSerializer(serializers.Serializer[Any]):
     """All samples of a session."""
 

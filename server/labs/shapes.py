@@ -247,6 +247,24 @@ class FloorBench:
 
 
 @dataclass(frozen=True, slots=True)
+class Standing:
+    """Where a bench stands: row from the front, place from the left, both from 1."""
+
+    bench: int
+    row: int
+    column: int
+
+
+@dataclass(frozen=True, slots=True)
+class Arrangement:
+    """How a room is arranged: as it was written, how wide it is, and where each bench stands."""
+
+    text: str
+    columns: int
+    places: list[Standing]
+
+
+@dataclass(frozen=True, slots=True)
 class BoardLine:
     """A reading that may be the room's: what is posted, by whom and when (empty: nothing yet), and the benches that
     have one of their own.
@@ -289,4 +307,5 @@ class Floor:
     benches: list[FloorBench]
     needs: list[Need]
     board: list[BoardLine]
+    arrangement: Arrangement
     class_comparison: ClassComparison | None

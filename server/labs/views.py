@@ -21,11 +21,13 @@ from config.errors import Refused
 from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
+from labs.arrangement import arrange, arrangement_of
 from labs.live import bench_view, floor, floor_stamp, last_time
 from labs.models import Bench, Session
 from labs.policy import bench_for, benches_for, own_session_for, session_for, sessions_for
 from labs.remarks import end_remark, remark
 from labs.serializers import (
+    ArrangementSerializer,
     ComparisonSerializer,
     DealSerializer,
     MinutesSerializer,
@@ -37,7 +39,7 @@ from labs.serializers import (
     StateSerializer,
     TeamsSerializer,
 )
-from labs.shapes import BenchPlace, BenchView, Floor, LastTime, SessionCard, SessionPlan
+from labs.shapes import Arrangement, BenchPlace, BenchView, Floor, LastTime, SessionCard, SessionPlan
 from labs.term import session_card, session_plan
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
@@ -180,6 +182,17 @@ class RemarkEnd(APIView):
         end_remark(session, remark_id)
         actions.note(session, person, "ended a remark")
         return answer(session_plan(session, person))
+
+
+class RoomView(APIView):
+    """How the session's room is arranged, for all sessions in it."""
+
+    @extend_schema(operation_id="arrange_room", request=ArrangementSerializer, responses=shape(Arrangement))
+    @transaction.atomic
+    def put(self, request: Request, session_id: int) -> Response:
+        session = session_for(person_of(request), session_id)
+        arrange(session, asked(ArrangementSerializer, request)["text"])
+        return answer(arrangement_of(session))
 
 
 class Minutes(APIView):

@@ -1,7 +1,6 @@
 """Sections, their rosters and their students' PINs."""
 
 import base64
-import binascii
 
 from django.http import Http404
 from drf_spectacular.utils import extend_schema
@@ -84,7 +83,7 @@ class RosterPreview(APIView):
         section, said = own_section(person_of(request), section_id), asked(ListSerializer, request)
         try:
             file = base64.b64decode(said["file"], validate=True)
-        except binascii.Error as error:
+        except ValueError as error:
             raise Refused("The file did not arrive whole. Choose it again.", 422) from error
         return answer(read_roster(section, said["text"], file, said["file_name"]))
 

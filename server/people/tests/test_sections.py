@@ -66,6 +66,10 @@ class Rosters(Room):
                     self.names(file="Name\nÅsa Lindström\n".encode(encoding), name="a.csv"), ["Åsa Lindström"]
                 )
         self.assertIn("accents", self.read(file="Name\nÅsa\n".encode("cp1252"))["notes"][0])
+        for wrong in ("Åsa", "not base64!", "="):
+            body = {"file": wrong, "file_name": "x.csv"}
+            answer = self.as_(self.instructor).post(f"/api/sections/{self.section.pk}/roster/preview", body, JSON)
+            self.assertEqual(answer.status_code, 422, wrong)
         self.assertIn("no XLSX file", self.read(file=b"PK\x03\x04 nonsense", name="x.xlsx")["problems"][0])
 
     def test_doubles_known_ones_and_errors_have_their_line(self) -> None:

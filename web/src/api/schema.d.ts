@@ -781,6 +781,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description How the session's room is arranged, for all sessions in it. */
+        put: operations["arrange_room"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/samples": {
         parameters: {
             query?: never;
@@ -1030,6 +1047,16 @@ export interface components {
         Answered: {
             question: string;
             answer: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Arrangement: {
+            text: string;
+            columns: number;
+            places: components["schemas"]["Standing"][];
+        };
+        /** @description How a room is arranged: a line for each row from the front, bench numbers and dots. */
+        ArrangementRequest: {
+            text: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Band: {
@@ -1475,6 +1502,7 @@ export interface components {
             benches: components["schemas"]["FloorBench"][];
             needs: components["schemas"]["Need"][];
             board: components["schemas"]["BoardLine"][];
+            arrangement: components["schemas"]["Arrangement"];
             class_comparison: components["schemas"]["ClassComparison"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2264,6 +2292,12 @@ export interface components {
             active: boolean;
             sections: string[];
             last_seen: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Standing: {
+            bench: number;
+            row: number;
+            column: number;
         };
         /**
          * @description * `open` - open
@@ -4416,6 +4450,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    arrange_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangementRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrangement"];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -10,12 +10,12 @@ import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 import { CallTag, StateTag, STATES, VerdictLine } from '../../identity/Verdict';
+import { Arrange } from './Arrange';
 import { Board } from './Board';
 import { ClassDots } from './ClassDots';
 import { ToAll } from './ToAll';
 import { NeedCard, type Answering } from './NeedCard';
-import { SmallTile } from './SmallTile';
-import { Tile } from './Tile';
+import { RoomGrid } from './RoomGrid';
 
 /** The room as it is now, and who needs the instructor. */
 export function FloorPage() {
@@ -35,14 +35,11 @@ interface Props {
   onProjector: () => void;
 }
 
-const MANY = 16; // benches; more are shown small, so that the whole room is seen at once
-
 function Room({ floor, projector, onProjector }: Props) {
   const now = useNow(1000);
   const { session, benches } = floor;
   const colour = accent(session.family);
-  const closed = session.state === 'closed';
-  const many = benches.length > MANY;
+  const [arranging, setArranging] = useState(false);
   return (
     <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', flex: 1 }}>
       <Heading {...{ floor, now, projector, onProjector }} />
@@ -55,34 +52,9 @@ function Room({ floor, projector, onProjector }: Props) {
         }}
       >
         <Box sx={{ p: 2 }}>
-          <Counts benches={benches} />
-          <Box
-            sx={{
-              display: 'grid',
-              gap: many ? 0.75 : 1.5,
-              gridTemplateColumns: {
-                xs: `repeat(auto-fill, minmax(${many ? 96 : 190}px, 1fr))`,
-                md: `repeat(${many ? 8 : 4}, minmax(0, 1fr))`,
-              },
-            }}
-          >
-            {many
-              ? benches.map((bench) => (
-                  <SmallTile key={bench.id} {...{ bench, colour, closed }} large={projector} />
-                ))
-              : benches.map((bench) => (
-                  <Tile
-                    key={bench.id}
-                    bench={bench}
-                    colour={colour}
-                    unit={floor.unit}
-                    now={now}
-                    large={projector}
-                    closed={closed}
-                    sample={new Set(benches.map((one) => one.sample)).size > 1}
-                  />
-                ))}
-          </Box>
+          <Counts benches={benches} onArrange={projector ? undefined : () => setArranging(true)} />
+          {arranging && <Arrange floor={floor} onDone={() => setArranging(false)} />}
+          <RoomGrid floor={floor} now={now} large={projector} />
           {floor.class_comparison && <ClassDots comparison={floor.class_comparison} colour={colour} />}
         </Box>
         {!projector && <Needs floor={floor} now={now} />}
@@ -202,7 +174,12 @@ const COUNTED = [
   ['keep', 'going well'],
 ] as const;
 
-function Counts({ benches }: { benches: Shapes['FloorBench'][] }) {
+interface CountsProps {
+  benches: Shapes['FloorBench'][];
+  onArrange: (() => void) | undefined;
+}
+
+function Counts({ benches, onArrange }: CountsProps) {
   const calls = benches.filter((bench) => bench.call).length;
   return (
     <Box
@@ -217,6 +194,11 @@ function Counts({ benches }: { benches: Shapes['FloorBench'][] }) {
       }}
     >
       Front of the room
+      {onArrange && (
+        <Button size="small" onClick={onArrange}>
+          Arrange
+        </Button>
+      )}
       <Box aria-hidden sx={{ flex: 1, height: '1px', bgcolor: ink.rule, minWidth: 20 }} />
       {calls > 0 && <CallTag word={`${calls} call${calls > 1 ? 's' : ''}`} />}
       {COUNTED.map(([level, word]) => {
