@@ -15,6 +15,7 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Comparison } from './Comparison';
 import { GiveUp } from './GiveUp';
 import { Log } from './Log';
+import { Prepared } from './Prepared';
 import { Remarks } from './Remarks';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
@@ -105,21 +106,28 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
           </Sheet>
           <Teams plan={plan} />
-        </Box>
-        <Box sx={{ display: 'grid', gap: 3 }}>
-          <Sheet title="Instruments at each bench">
-            <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
-          </Sheet>
-          {plan.timetables.map((one) => (
-            <Sheet key={one.label} title="Who is where, when" note={one.label}>
-              <Lanes timetable={one} colour={accent(card.family)} />
-            </Sheet>
-          ))}
-          {mine && card.state === 'planned' && <Samples plan={plan} />}
-          {mine && <Comparison plan={plan} />}
           <Remarks plan={plan} mine={mine} />
           <Log plan={plan} />
           {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
+        </Box>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          {card.state === 'planned' ? (
+            <Prepared plan={plan} />
+          ) : (
+            <>
+              <Sheet title="Instruments at each bench">
+                <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
+              </Sheet>
+
+              {plan.timetables.map((one) => (
+                <Sheet key={one.label} title="Who is where, when" note={one.label}>
+                  <Lanes timetable={one} colour={accent(card.family)} />
+                </Sheet>
+              ))}
+            </>
+          )}
+          {mine && card.state === 'planned' && <Samples plan={plan} />}
+          {mine && <Comparison plan={plan} />}
         </Box>
       </Box>
     </Box>
