@@ -160,8 +160,10 @@ def extend_session(session: Session, minutes: int) -> None:
 def deal_teams(session: Session, how: str) -> None:
     """Spreads the roster over the benches: by ``names``, by ``lot``, or as ``last`` time, newcomers to the smallest."""
     _lock(session)
-    if session.state == Session.State.CLOSED:
-        raise Refused("The session is closed; its teams stay as they were.")
+    if session.opened_at is not None:
+        raise Refused(
+            "The session has begun: people are moved one by one, so that nobody loses their bench at a touch."
+        )
     benches, roster = list(session.benches.all()), list(session.section.roster)
     former = _last_places(session) if how == "last" else {}
     if how == "last" and not former:

@@ -113,6 +113,8 @@ class Plans(Room):
         Person.objects.create(username="late", name="Late", section=self.section)
         self.assertEqual(deal("names"), [["Late", "Tova"], ["Sami"]])
         self.assertEqual(deal("last"), [["Late", "Tova"], ["Sami"]])
+        begun = self.as_(self.instructor).post(f"/api/sessions/{self.session.pk}/teams/deal", {"how": "lot"}, JSON)
+        self.assertEqual(begun.status_code, 409, "nobody loses their bench at a touch")
         drawn = {str(deal("lot")) for _ in range(30)}
         self.assertGreater(len(drawn), 1)
         self.assertIn("Ines put Sami to bench 2", self.log(self.session))

@@ -30,7 +30,7 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
           {sentence(change.error)}
         </VerdictLine>
       )}
-      {!fixed && plan.students.length > 0 && (
+      {plan.card.state === 'planned' && plan.students.length > 0 && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
           {DEALS.map(([how, name]) => (
             <Button key={how} size="small" disabled={change.isPending} onClick={() => change.mutate({ how })}>
