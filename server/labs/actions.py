@@ -164,7 +164,8 @@ def deal_teams(session: Session, how: str) -> None:
         raise Refused(
             "The session has begun: people are moved one by one, so that nobody loses their bench at a touch."
         )
-    benches, roster = list(session.benches.all()), list(session.section.roster)
+    benches, missing = list(session.benches.all()), set(session.absent.values_list("pk", flat=True))
+    roster = [one for one in session.section.roster if one.pk not in missing]
     former = _last_places(session) if how == "last" else {}
     if how == "last" and not former:
         raise Refused("No earlier session of this section had teams.", 422)
@@ -270,16 +271,19 @@ def set_comparison(session: Session, name: str, file: str) -> None:
 
 
 @transaction.atomic
-def set_teams(session: Session, places: Sequence[tuple[int, int | None]]) -> None:
-    """Puts people at benches: a bench number for each person, None for no bench. One bench a person."""
+def set_teams(session: Session, places: Sequence[tuple[int, int | None, bool]]) -> None:
+    """Puts people at benches: a bench number for each person, None for no bench, and whether they are absent.
+
+    One bench a person; who has one is here.
+    """
     _lock(session)
-    if len({person_id for person_id, _ in places}) < len(places):
+    if len({person_id for person_id, *_ in places}) < len(places):
         raise Refused("Somebody is named twice on this list. Give each person one bench.", 422)
     if session.state == Session.State.CLOSED:
         raise Refused("The session is closed; its teams stay as they were.")
     benches = {bench.number: bench for bench in session.benches.all()}
     people = {person.pk: person for person in session.section.roster}
-    for person_id, number in places:
+    for person_id, number, absent in places:
         if person_id not in people:
             raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
         if number is not None and number not in benches:
@@ -288,6 +292,10 @@ def set_teams(session: Session, places: Sequence[tuple[int, int | None]]) -> Non
             bench.team.remove(people[person_id])
         if number is not None:
             benches[number].team.add(people[person_id])
+        if absent and number is None:
+            session.absent.add(people[person_id])
+        else:
+            session.absent.remove(people[person_id])
 
 
 @transaction.atomic

@@ -38,6 +38,7 @@ class Session(models.Model):
     comparison = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
+    absent: "models.ManyToManyField[Person, Person]" = models.ManyToManyField(Person, related_name="missed", blank=True)
     opened_at = models.DateTimeField(null=True, blank=True)
     closed_at = models.DateTimeField(null=True, blank=True)
 

@@ -86,10 +86,11 @@ class SamplesSerializer(serializers.Serializer[Any]):
 
 
 class PlaceSerializer(serializers.Serializer[Any]):
-    """Where a student stands: a bench number, or none."""
+    """Where a student stands: a bench number, or none, and then whether they are absent."""
 
     person = serializers.IntegerField()
     bench = serializers.IntegerField(allow_null=True)
+    absent = serializers.BooleanField(default=False)
 
 
 class TeamsSerializer(serializers.Serializer[Any]):

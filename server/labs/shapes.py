@@ -52,6 +52,7 @@ class StudentPlace:
     id: int
     name: str
     bench: int | None
+    absent: bool
     waits: bool
 
 

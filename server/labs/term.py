@@ -107,7 +107,10 @@ def _students(session: Session) -> list[StudentPlace]:
     numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
     roster = list(session.section.roster)
     waiting = kept_out(one.username for one in roster)
-    return [StudentPlace(one.pk, one.name, numbers.get(one.pk), one.username in waiting) for one in roster]
+    absent = set(session.absent.values_list("pk", flat=True))
+    return [
+        StudentPlace(one.pk, one.name, numbers.get(one.pk), one.pk in absent, one.username in waiting) for one in roster
+    ]
 
 
 def _samples(session: Session, seen: bool) -> list[SampleGiven]:

@@ -1,6 +1,7 @@
 """Methods, instruments, sessions, benches and the floor."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
+from typing import Any
 
 from django.db import transaction
 from django.http.response import HttpResponseBase
@@ -216,12 +217,17 @@ class Teams(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
         session, places = session_for(person, session_id), asked(TeamsSerializer, request)["places"]
-        actions.set_teams(session, [(one["person"], one["bench"]) for one in places])
+        actions.set_teams(session, [(one["person"], one["bench"], one["absent"]) for one in places])
         names = {one.pk: one.name for one in session.section.roster}
         for one in places:
-            where = f"to bench {one['bench']}" if one["bench"] is not None else "off every bench"
-            actions.note(session, person, f"put {names[one['person']]} {where}")
+            actions.note(session, person, f"{_put(one)} {names[one['person']]}")
         return answer(session_plan(session, person))
+
+
+def _put(place: Mapping[str, Any]) -> str:
+    if place["bench"] is not None:
+        return f"put at bench {place['bench']}:"
+    return "marked absent:" if place["absent"] else "took off every bench:"
 
 
 _DEALT = {"names": "in order of names", "lot": "by lot", "last": "as last time"}

@@ -47,7 +47,7 @@ class AtOnce(Furnished, TransactionTestCase):
             together(
                 lambda one=one: actions.close_session(one),
                 lambda other=other: actions.set_comparison(other, "", ""),
-                lambda third=third: actions.set_teams(third, [(self.student.pk, 2)]),
+                lambda third=third: actions.set_teams(third, [(self.student.pk, 2, False)]),
             )
             self.assertEqual(self.stale(session).state, Session.State.CLOSED)
 
@@ -87,8 +87,8 @@ class AtOnce(Furnished, TransactionTestCase):
         for _ in range(5):
             one, other = self.stale(self.session), self.stale(self.session)
             together(
-                lambda one=one: actions.set_teams(one, [(self.student.pk, 1)]),
-                lambda other=other: actions.set_teams(other, [(self.student.pk, 2)]),
+                lambda one=one: actions.set_teams(one, [(self.student.pk, 1, False)]),
+                lambda other=other: actions.set_teams(other, [(self.student.pk, 2, False)]),
             )
             self.assertEqual(Bench.objects.filter(session=self.session, team=self.student).count(), 1)
 
@@ -141,7 +141,7 @@ class FloorStamp(Room):
         for sent in (tag, f"W/{tag}", f'"other", {tag}', "*"):
             self.assertEqual(status(address, sent), 304, sent)
         self.assertEqual(status(f"{address}?projector=true", tag), 200)
-        actions.set_teams(self.session, [(self.student.pk, 2)])
+        actions.set_teams(self.session, [(self.student.pk, 2, False)])
         self.assertEqual(status(address, tag), 200)
 
     def test_the_projector_shows_no_calls(self) -> None:

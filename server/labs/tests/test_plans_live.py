@@ -103,6 +103,20 @@ class Plans(Room):
         self.act("close", self.session)
         self.assertEqual(self.as_(self.instructor).put(address, {"minutes": 150}, JSON).status_code, 409)
 
+    def test_who_is_absent_gets_no_bench_and_says_so(self) -> None:
+        def put(**place: Any) -> dict[str, Any]:
+            body = {"places": [{"person": self.student.pk, **place}]}
+            plan = self.as_(self.instructor).put(f"{self.address}/teams", body, JSON).json()
+            return next(one for one in plan["students"] if one["id"] == self.student.pk)
+
+        gone = put(bench=None, absent=True)
+        self.assertEqual((gone["bench"], gone["absent"]), (None, True))
+        dealt = self.as_(self.instructor).post(f"{self.address}/teams/deal", {"how": "names"}, JSON).json()
+        self.assertNotIn("Sami", str(dealt["benches"]))
+        here = put(bench=2, absent=True)
+        self.assertEqual((here["bench"], here["absent"]), (2, False), "who has a bench is here")
+        self.assertEqual(self.log()[0], "Ines marked absent: Sami")
+
     def test_teams_are_dealt(self) -> None:
         def deal(how: str) -> list[list[str]]:
             answer = self.as_(self.instructor).post(f"{self.address}/teams/deal", {"how": how}, JSON)
@@ -117,4 +131,4 @@ class Plans(Room):
         self.assertEqual(begun.status_code, 409, "nobody loses their bench at a touch")
         drawn = {str(deal("lot")) for _ in range(30)}
         self.assertGreater(len(drawn), 1)
-        self.assertIn("Ines put Sami to bench 2", self.log(self.session))
+        self.assertIn("Ines put at bench 2: Sami", self.log(self.session))

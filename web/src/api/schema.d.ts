@@ -1888,10 +1888,12 @@ export interface components {
             author: string;
             at: string;
         };
-        /** @description Where a student stands: a bench number, or none. */
+        /** @description Where a student stands: a bench number, or none, and then whether they are absent. */
         PlaceRequest: {
             person: number;
             bench: number | null;
+            /** @default false */
+            absent: boolean;
         };
         /** @description A planned session as it shall be, with the revision that was looked at. */
         PlanChangeRequest: {
@@ -2374,6 +2376,7 @@ export interface components {
             id: number;
             name: string;
             bench: number | null;
+            absent: boolean;
             waits: boolean;
         };
         /** @description Somebody to be put on a roster. */

@@ -8,6 +8,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
+const ABSENT = 'absent';
 const DEALS = [
   ['names', 'In order of names'],
   ['lot', 'Draw lots'],
@@ -17,7 +18,10 @@ const DEALS = [
 /** Who stands at which bench; a change is kept at once. */
 export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useChangePlan(plan.card.id);
-  const put = (person: number, bench: number | null) => change.mutate({ places: [{ person, bench }] });
+  const put = (person: number, chosen: string) => {
+    const bench = Number(chosen) || null;
+    change.mutate({ places: [{ person, bench, absent: chosen === ABSENT }] });
+  };
   const unlock = useUnlock(plan.card.id);
   const fixed = plan.card.state === 'closed';
   return (
@@ -62,15 +66,16 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
           </span>
           <TextField
             select
-            value={one.bench ?? ''}
+            value={one.bench ?? (one.absent ? ABSENT : '')}
             disabled={fixed}
-            onChange={(event) => put(one.id, event.target.value === '' ? null : Number(event.target.value))}
+            onChange={(event) => put(one.id, event.target.value)}
             slotProps={{
               htmlInput: { 'aria-label': `Bench of ${one.name}` },
               select: { displayEmpty: true },
             }}
           >
             <MenuItem value="">no bench</MenuItem>
+            <MenuItem value={ABSENT}>absent</MenuItem>
             {plan.benches.map((bench) => (
               <MenuItem key={bench.id} value={bench.number}>
                 Bench {bench.number}
