@@ -33,7 +33,7 @@ class ReportNow(APIView):
         return answer(report_of(bench_for(person, bench_id), person))
 
 
-_AT_ONCE = 120  # slips; each PIN is hashed slowly on purpose, and the rest are printed next
+_AT_ONCE = 60  # slips; a PIN is hashed slowly on purpose (a fifth of a second), and the rest are printed next
 
 
 class Slips(APIView):
