@@ -4,7 +4,7 @@ What the columns hold decides what comes out: a complex step gives values and th
 formulas or readings give slips and faults; random columns give the Monte Carlo (``monte_carlo.py``).
 """
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -14,11 +14,11 @@ from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, Node, names
-from chromata_core.method.inputs import covered, inputs_of
+from chromata_core.method.inputs import inputs_of
+from chromata_core.method.judgements import error_id, judged, judgements
 from chromata_core.method.options import listed
 from chromata_core.method.sheet import VOID, Bound
 from chromata_core.method.vocabulary import (
-    NumberOption,
     OwnError,
     Quantity,
     Series,
@@ -28,7 +28,7 @@ from chromata_core.quantity.units import unit
 from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
-from chromata_core.uncertainty.source import Source, standard
+from chromata_core.uncertainty.source import Source
 
 SPREAD = "spread:"
 # Other formulas for a quantity, each with the columns it is worked in (None: all of them).
@@ -91,28 +91,12 @@ def trial_by_trial(
     return bench, trials
 
 
-def _judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
-    """The errors of judgement of ``quantity`` that are counted, and how vessels filled anew at each trial scatter."""
-    return [error for error in (*quantity.errors, *_fillings(bound, quantity)) if error.covers or not covered(bound)]
-
-
-def _fillings(bound: Bound, quantity: Quantity) -> Iterator[OwnError]:
-    for reading in bound.readings:
-        typed = bound.typed.get((reading.key, None, None))
-        if reading.anew != quantity.key or quantity.per or typed is None or not typed.value:
-            continue
-        for term in bound.instruments[reading.role].errors:
-            if term.scatters:
-                share = float(term.half_width) / abs(float(typed.value))
-                yield OwnError(term.label, repr(share), term.distribution, relative=True)
-
-
 def reserved(bound: Bound) -> list[Source]:
     """Sources that enter during the computation: judgement at each trial, and the spread of each mean."""
     found: list[Source] = []
     for quantity in bound.quantities:
-        for error in _judgements(bound, quantity):
-            u = _judged(bound, error, {})
+        for error in judgements(bound, quantity):
+            u = judged(bound, error, {})
             symbol = "%" if error.relative else quantity.unit
             found += [
                 Source(
@@ -145,39 +129,19 @@ def _estimate(bound: Bound, error: OwnError, trial: int | None) -> str:
     return f"{error.freedom}:{trial}" if scope == "trial" else error.freedom
 
 
-def error_id(quantity: Quantity, error: OwnError, trial: int | None) -> str:
-    """The source along which this error of ``quantity`` goes."""
-    return f"{quantity.key}:{error.label}" if error.shared else f"{quantity.key}:{error.label}:{trial}"
-
-
 def spread_id(quantity: Quantity, trial: int | None) -> str:
     """The source along which the spread of what ``quantity`` averages goes."""
     return f"{SPREAD}{quantity.key}:{trial}"
 
 
-def _judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float:
-    """Standard uncertainty of a judgement: in SI, or a fraction of the value when it is relative.
-
-    Zero where its limit is a quantity that is not known yet.
-    """
-    if error.limit[0].isdigit():  # a filling: its size is known from the vessel
-        return standard(float(error.limit), error.distribution)
-    option = next((o for o in bound.method.options if o.key == error.limit), None)
-    if option is None:
-        limit = float(np.real(known[error.limit]).mean()) if error.limit in known else 0.0
-        return standard(limit, error.distribution)
-    factor = unit(option.unit).factor if isinstance(option, NumberOption) else 1.0
-    return standard(float(bound.number(error.limit)), error.distribution) * factor
-
-
 def judged_amounts(bound: Bound, computed: Computed) -> dict[str, float]:
     """The standard size of every error of judgement by its source, as it was in ``computed``."""
     return {
-        error_id(quantity, error, place): _judged(
+        error_id(quantity, error, place): judged(
             bound, error, computed.bench if place is None else computed.trials[place]
         )
         for quantity in bound.quantities
-        for error in _judgements(bound, quantity)
+        for error in judgements(bound, quantity)
         for place in places_of(bound, quantity)
     }
 
@@ -270,8 +234,8 @@ def _with_errors(
     bound: Bound, quantity: Quantity, trial: int | None, column: Column, known: Mapping[str, Column], columns: Columns
 ) -> Column:
     """``column`` with the quantity's own errors of judgement."""
-    for error in _judgements(bound, quantity):
-        amount = _judged(bound, error, known)
+    for error in judgements(bound, quantity):
+        amount = judged(bound, error, known)
         column = columns.moved(column, error_id(quantity, error, trial), amount, relative=error.relative)
     return column
 

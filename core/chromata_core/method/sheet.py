@@ -86,6 +86,7 @@ class Bound:
     times: Mapping[Slot, float]
     words: Mapping[str, str]
     opened: float | None
+    planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
 
     @property
     def rough(self) -> bool:
@@ -137,14 +138,6 @@ class Bound:
     def lists(self) -> tuple[ListOption, ...]:
         """The options that plan a value for each trial."""
         return tuple(option for option in self.method.options if isinstance(option, ListOption))
-
-    @property
-    def planned(self) -> int | None:
-        """How many trials are planned one by one; None where one measures until trials agree."""
-        each = next((o for o in self.method.options if o.key == self.method.trials.each), None)
-        if isinstance(each, ListOption):
-            return len(listed(each, self.options[each.key]))
-        return int(self.number(each.key)) if each else None
 
     @property
     def most_trials(self) -> int:
@@ -202,7 +195,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     bound = Bound(
         method, options, instruments, readings, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
-        sheet.opened,
+        sheet.opened, _planned(method, options),
     )  # fmt: skip
     bound = replace(bound, readings=tuple(_as_shown(bound, reading) for reading in readings))
     typed: dict[Slot, Typed] = {}
@@ -221,6 +214,13 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         raise SheetError(problems)
     times = {given.slot: given.at for given in sheet.given if given.at is not None}
     return replace(bound, typed=typed, texts=texts, times=times)
+
+
+def _planned(method: Method, options: Mapping[str, str]) -> int | None:
+    each = next((o for o in method.options if o.key == method.trials.each), None)
+    if isinstance(each, ListOption):
+        return len(listed(each, options[each.key]))
+    return int(parse_reading(options[each.key]).value) if each else None
 
 
 def _as_shown(bound: Bound, reading: Reading) -> Reading:
