@@ -7,8 +7,9 @@ Everything is made through the API: a section, its people, their PINs, the sessi
 import os
 import threading
 from collections import defaultdict
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from datetime import UTC, datetime
+from functools import partial
 from time import perf_counter, sleep
 from typing import Any
 from uuid import uuid4
@@ -77,7 +78,7 @@ def room(instructor: Visitor) -> tuple[int, list[tuple[Visitor, int]]]:
     return session, students
 
 
-def at_once(works: list[Callable[[], None]]) -> float:
+def at_once(works: Sequence[Callable[[], object]]) -> float:
     """Runs them side by side; seconds until the last is done."""
     threads, begun = [threading.Thread(target=work) for work in works], perf_counter()
     for thread in threads:
@@ -116,9 +117,9 @@ def main() -> None:
     instructor = signed_in()
     session, students = room(instructor)
     until = perf_counter() + SECONDS
-    works: list[Callable[[], None]] = [lambda: looking(session, until) for _ in range(FLOORS)]
+    works: list[Callable[[], object]] = [partial(looking, session, until) for _ in range(FLOORS)]
     for place, (student, bench) in enumerate(students):
-        works.append(lambda s=student, b=bench, p=place: working(s, b, p * EVERY / BENCHES, until))  # type: ignore[misc]
+        works.append(partial(working, student, bench, place * EVERY / BENCHES, until))
     at_once(works)
     print(f"{BENCHES} benches, an entry every {EVERY:.0f} s, {FLOORS} floors, {SECONDS:.0f} s")
     for called, found in sorted(times.items()):
@@ -130,7 +131,7 @@ def main() -> None:
         (student, bench, [entry("note", "Kept here meanwhile") for _ in range(WAITING)]) for student, bench in students
     ]
     seconds = at_once(
-        [lambda s=s, b=b, e=e: s.ask("POST", f"benches/{b}/entries", {"entries": e}) for s, b, e in batches]  # type: ignore[misc]
+        [partial(who.ask, "POST", f"benches/{bench}/entries", {"entries": waited}) for who, bench, waited in batches]
     )
     found = [one["id"] for student, bench in students for one in student.ask("GET", f"benches/{bench}/entries")]
     sent = {one["id"] for *_, entries in batches for one in entries}

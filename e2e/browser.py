@@ -4,6 +4,7 @@ import os
 import re
 import time
 from typing import Any, ClassVar
+from unittest import TestCase
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"  # Playwright's loop runs in the thread that also uses the ORM
 
@@ -22,6 +23,15 @@ LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
 expect.set_options(timeout=20_000)  # a build machine may be busy; speed is measured in bench/
 
 
+def chromium(case: type[TestCase]) -> Browser:
+    """A browser for all tests of ``case``, closed behind them."""
+    playwright = sync_playwright().start()
+    case.addClassCleanup(playwright.stop)
+    browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
+    case.addClassCleanup(browser.close)
+    return browser
+
+
 class BrowserCase(Furnished, StaticLiveServerTestCase):
     """A room of two benches, and a browser. ``sign_in`` gives a page of somebody's own."""
 
@@ -30,10 +40,7 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
     @classmethod
     def setUpClass(cls) -> None:
         super().setUpClass()
-        playwright = sync_playwright().start()
-        cls.addClassCleanup(playwright.stop)
-        cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
-        cls.addClassCleanup(cls.browser.close)
+        cls.browser = chromium(cls)
 
     def setUp(self) -> None:
         self.outside: list[str] = []

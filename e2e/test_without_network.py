@@ -2,9 +2,9 @@
 
 from typing import ClassVar
 
-from playwright.sync_api import Browser, Page, expect, sync_playwright
+from playwright.sync_api import Browser, Page, expect
 
-from e2e.browser import CHROMIUM, LAPTOP, ONLY_HERE
+from e2e.browser import LAPTOP, chromium
 from e2e.served import Served
 
 
@@ -14,10 +14,7 @@ class WithoutServer(Served):
     @classmethod
     def setUpClass(cls) -> None:
         super().setUpClass()
-        playwright = sync_playwright().start()
-        cls.addClassCleanup(playwright.stop)
-        cls.browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
-        cls.addClassCleanup(cls.browser.close)
+        cls.browser = chromium(cls)
 
     def at_the_bench(self) -> Page:
         page = self.browser.new_context(viewport={"width": LAPTOP[0], "height": LAPTOP[1]}).new_page()

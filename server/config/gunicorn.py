@@ -32,4 +32,4 @@ def child_exit(server: object, worker: Any) -> None:
     """What a worker that is gone was busy with is no longer counted as going on."""
     from prometheus_client import multiprocess
 
-    multiprocess.mark_process_dead(worker.pid)  # type: ignore[no-untyped-call]
+    multiprocess.mark_process_dead(worker.pid)

@@ -134,7 +134,7 @@ AUTH_PASSWORD_VALIDATORS = [
     {"NAME": f"{_CHECKS}CommonPasswordValidator"},
     {"NAME": f"{_CHECKS}UserAttributeSimilarityValidator", "OPTIONS": {"user_attributes": ("username", "name")}},
 ]
-PIN_DIGITS = int(os.environ.get("CHROMATA_PIN_DIGITS", "4"))
+PIN_DIGITS = min(max(int(os.environ.get("CHROMATA_PIN_DIGITS", "4")), 4), 12)
 PASSWORD_HASHERS = [
     "django.contrib.auth.hashers.Argon2PasswordHasher",
     "django.contrib.auth.hashers.PBKDF2PasswordHasher",

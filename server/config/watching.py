@@ -63,5 +63,5 @@ def metrics(request: HttpRequest) -> HttpResponse:
     registry = REGISTRY
     if "PROMETHEUS_MULTIPROC_DIR" in os.environ:
         registry = CollectorRegistry()
-        several.MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
+        several.MultiProcessCollector(registry)
     return HttpResponse(generate_latest(registry), content_type=CONTENT_TYPE_LATEST)

@@ -121,6 +121,12 @@ def _open_section(person: Person, section_id: int) -> Section:
     return section
 
 
+def _changed(session: Session, person: Person, what: str) -> Response:
+    """The plan as it now stands, once the log says what was done."""
+    actions.note(session, person, what)
+    return answer(session_plan(session, person))
+
+
 class SessionDetail(APIView):
     """One session's plan."""
 
@@ -136,8 +142,7 @@ class SessionDetail(APIView):
         session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
         section = _open_section(person, said.pop("section"))
         actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
-        actions.note(session, person, "changed the plan")
-        return answer(session_plan(session, person))
+        return _changed(session, person, "changed the plan")
 
     @extend_schema(operation_id="delete_plan", responses={204: None})
     @transaction.atomic
@@ -168,8 +173,7 @@ class Remarks(APIView):
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
         remark(session, person, **said)
-        actions.note(session, person, f"remarked on a step: {said['text'].strip()}")
-        return answer(session_plan(session, person))
+        return _changed(session, person, f"remarked on a step: {said['text'].strip()}")
 
 
 class RemarkEnd(APIView):
@@ -181,8 +185,7 @@ class RemarkEnd(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         end_remark(session, remark_id)
-        actions.note(session, person, "ended a remark")
-        return answer(session_plan(session, person))
+        return _changed(session, person, "ended a remark")
 
 
 class RoomView(APIView):
@@ -242,8 +245,7 @@ class Deal(APIView):
         person = person_of(request)
         session, how = session_for(person, session_id), asked(DealSerializer, request)["how"]
         actions.deal_teams(session, how)
-        actions.note(session, person, f"spread the teams {_DEALT[how]}")
-        return answer(session_plan(session, person))
+        return _changed(session, person, f"spread the teams {_DEALT[how]}")
 
 
 class Samples(APIView):
@@ -255,8 +257,7 @@ class Samples(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
-        actions.note(session, person, "changed samples and accepted values")
-        return answer(session_plan(session, person))
+        return _changed(session, person, "changed samples and accepted values")
 
 
 class Comparison(APIView):
@@ -270,8 +271,7 @@ class Comparison(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.set_comparison(session, **asked(ComparisonSerializer, request))
-        actions.note(session, person, "changed the data of another product")
-        return answer(session_plan(session, person))
+        return _changed(session, person, "changed the data of another product")
 
 
 _ACTIONS: dict[str, tuple[Callable[[Session], None], str]] = {

@@ -3,6 +3,7 @@
 import json
 from unittest.mock import patch
 
+from django.core.cache import cache
 from django.db import OperationalError
 from django.test import Client, override_settings
 
@@ -12,9 +13,15 @@ from labs.tests.room import Room
 class Watching(Room):
     def test_alive_and_ready(self) -> None:
         self.assertEqual((Client().get("/health").status_code, Client().get("/ready").json()), (200, {"ready": True}))
+        cache.clear()
         with patch("config.health.MigrationExecutor", side_effect=OperationalError):
             answer = Client().get("/ready")
         self.assertEqual((answer.status_code, answer.json()["problems"]), (503, ["The database does not answer."]))
+        with patch("config.health.connection.ensure_connection", side_effect=OperationalError):
+            self.assertEqual(
+                Client().get("/ready").status_code, 503, "asked each time, whatever is known of migrations"
+            )
+        cache.clear()
         with patch("config.health.MigrationExecutor.migration_plan", return_value=["one"]):
             self.assertIn("run migrate", Client().get("/ready").json()["problems"][0])
 
