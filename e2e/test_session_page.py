@@ -3,6 +3,7 @@
 from playwright.sync_api import expect
 
 from e2e.browser import BrowserCase, done
+from labs.models import Session
 from labs.tests.room import planned
 
 
@@ -44,6 +45,24 @@ class SessionPage(BrowserCase):
         expect(bench.get_by_text("The narrow tap fills better.")).to_be_visible()
         page.get_by_role("button", name="End it").click()
         expect(page.get_by_text("None yet.")).to_be_visible()
+
+    def test_planned_again_cancelled_and_planned_after_all(self) -> None:
+        page = self.sign_in(self.instructor, f"/sessions/{self.session.pk}")
+        page.get_by_role("link", name="Plan it again").click()
+        expect(page.get_by_label("Title, as the class will see it")).to_have_value("Bottles")
+        expect(page.get_by_label("Sample 1, as its label says")).to_have_value("Bottle")
+        page.get_by_label("Title, as the class will see it").fill("Bottles, group B")
+        page.get_by_role("button", name="Save the plan").click()
+        expect(page.get_by_role("heading", name="Bottles, group B")).to_be_visible()
+        again = Session.objects.get(title="Bottles, group B")
+        self.assertEqual((again.options["c_t"], again.options["rough_trial"], again.state), ("0.1026", "no", "planned"))
+        page.get_by_role("button", name="Cancel the session, keep the plan").click()
+        page.get_by_role("button", name="Plan it after all").click()
+        expect(page.get_by_role("button", name="Open the session")).to_be_visible()
+        page.get_by_role("button", name="Delete the plan").click()
+        page.get_by_role("button", name="Yes, delete it for good").click()
+        expect(page.get_by_role("heading", name="Running now")).to_be_visible()
+        self.assertFalse(Session.objects.filter(pk=again.pk).exists())
 
     def test_the_planner_counts_for_the_class(self) -> None:
         page = self.sign_in(self.instructor, "/plan?method=hydrate")

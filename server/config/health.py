@@ -6,7 +6,7 @@ from django.db.migrations.executor import MigrationExecutor
 from django.http import HttpRequest, JsonResponse
 from django.views.decorators.cache import never_cache
 
-WAITING = "migrations wait"
+WAITING = "migrations-wait"
 
 
 @never_cache
