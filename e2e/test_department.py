@@ -116,7 +116,8 @@ class FromNothing(BrowserCase):
         expect(page.get_by_text("First One spread the teams by lot")).to_be_visible()
         page.get_by_role("button", name="In order of names").click()
         expect(page.get_by_text("First One spread the teams in order of names")).to_be_visible()
-        expect(page.get_by_role("combobox", name="Bench of Ada Okafor")).to_have_text("Bench 1")
+        first = page.get_by_role("group", name="Bench 1")
+        expect(first.get_by_role("button", name="Move Ada Okafor")).to_be_visible()
         return Session.objects.get(title="Bottles of acid")
 
     def joined(self, section: Section, name: str, pin: str) -> Page:

@@ -1,10 +1,21 @@
 """A session's plan changed before it opens: what the benches are given, and who stands where."""
 
-from playwright.sync_api import expect
+from playwright.sync_api import Locator, expect
 
 from e2e.browser import BrowserCase, done
 from labs.models import Session
 from labs.tests.room import planned
+
+
+def drag(what: Locator, to: Locator) -> None:
+    """Moves the mouse as a hand does: in more than one jump."""
+    to.scroll_into_view_if_needed()
+    what.hover()
+    mouse, target = what.page.mouse, to.bounding_box()
+    assert target is not None
+    mouse.down()
+    mouse.move(target["x"] + target["width"] / 2, target["y"] + target["height"] / 2, steps=8)
+    mouse.up()
 
 
 class SessionPage(BrowserCase):
@@ -17,11 +28,18 @@ class SessionPage(BrowserCase):
         page.get_by_role("button", name="Keep the samples").click()
         expect(page.get_by_text("Who did what")).to_be_visible()  # kept, and in the log
         self.assertEqual([s.label for s in session.samples.order_by("pk")], ["Bottle", "Jar"])
-        page.get_by_label(self.neighbour.name).click()
-        page.get_by_role("option", name="Bench 1").click()
-        expect(page.get_by_label(self.neighbour.name)).to_have_text("Bench 1")
+        tova, first = page.get_by_role("button", name="Move Tova"), page.get_by_role("group", name="Bench 1")
+        tova.press("Enter")
+        page.get_by_role("menuitem", name="Bench 1").press("Enter")
+        expect(first.get_by_role("button", name="Move Tova")).to_be_visible()
         self.assertEqual({p.name for p in session.benches.get(number=1).team.all()}, {"Sami", "Tova"})
         expect(page.get_by_text("1 bench has no team.")).to_be_visible()
+        drag(tova, page.get_by_role("group", name="Bench 2"))
+        expect(page.get_by_text("1 bench has no team.")).to_be_hidden()
+        self.assertEqual({p.name for p in session.benches.get(number=2).team.all()}, {"Tova"})
+        drag(page.get_by_role("button", name="Move Sami"), page.get_by_role("group", name="Absent"))
+        expect(page.get_by_text("1 of 1 placed")).to_be_visible()
+        self.assertEqual({p.name for p in session.absent.all()}, {"Sami"})
 
     def test_an_accepted_value_that_is_no_number_is_refused_with_a_sentence(self) -> None:
         session = planned(self.section)

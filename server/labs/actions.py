@@ -4,7 +4,6 @@ Each locks the session's row first, looks at it again under the lock, and writes
 once the second sees what the first did.
 """
 
-import secrets
 from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Any
@@ -23,6 +22,7 @@ from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
 from labs.declared import method_of
 from labs.models import Bench, Deed, HiddenValue, Sample, Session
+from labs.teams import deal_teams, lock
 from notebook.seals import seal_end
 from people.models import Person, Section
 from stock.own import instruments_of, stock_of, to_freeze
@@ -45,14 +45,18 @@ def plan_session(
     instruments: Mapping[str, str],
     benches: int,
     samples: Sequence[Mapping[str, object]],
+    guests: Sequence[Section] = (),
 ) -> Session:
-    """A new planned session with its benches; the section's students are spread over them in order of name."""
+    """A new planned session with its benches; the section's students, and those of ``guests``, are spread over them in
+    order of name.
+    """
     chosen = method_named(slug, [section.owner])
     bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner)))
     session = Session.objects.create(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments),
     )  # fmt: skip
+    session.guests.set(guests)
     Bench.objects.bulk_create(Bench(session=session, number=number) for number in range(1, benches + 1))
     set_samples(session, samples)
     deal_teams(session, "names")
@@ -73,29 +77,32 @@ def _sample(session: Session, given: Mapping[str, object]) -> Sample:
 
 
 @transaction.atomic
-def change_plan(session: Session, revision: int, section: Section, slug: str, benches: int, **chosen: Any) -> None:
-    """A planned session as it shall be. Benches that stay keep their teams; another section is spread anew.
+def change_plan(
+    session: Session, revision: int, section: Section, slug: str, benches: int, guests: Sequence[Section], **chosen: Any
+) -> None:
+    """A planned session as it shall be. Benches that stay keep their teams; other sections are spread anew.
 
     ``revision`` is the one that was looked at: Refused if somebody changed the plan since then.
     """
-    _lock(session)
+    lock(session)
     _must_be(session, Session.State.PLANNED, "is what was planned; only a planned session can be changed")
     if revision != session.revision:
         raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
     declared = method_named(slug, [section.owner])
     bind(declared, Sheet(chosen["options"], chosen["instruments"], stock=instruments_of(section.owner)))
-    samples, moved = chosen.pop("samples"), session.section_id != section.pk
+    samples, attended = chosen.pop("samples"), {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:
         session.comparison = {}
     for field, value in {**chosen, "method": slug, "method_version": declared.version, "section": section}.items():
         setattr(session, field, value)
     session.revision += 1
     session.save()
+    session.guests.set(guests)
     session.benches.filter(number__gt=benches).delete()
     for number in range(session.benches.count() + 1, benches + 1):
         Bench.objects.create(session=session, number=number)
     set_samples(session, samples)
-    if moved:
+    if attended != {section.pk, *(one.pk for one in guests)}:
         deal_teams(session, "names")
 
 
@@ -107,7 +114,7 @@ def _must_be(session: Session, state: str, otherwise: str) -> None:
 @transaction.atomic
 def delete_plan(session: Session) -> None:
     """Deletes a plan that was never opened. Refused once there is a record."""
-    _lock(session)
+    lock(session)
     if session.opened_at is not None:
         raise Refused("This session was held; its record stays.")
     session.delete()
@@ -116,7 +123,7 @@ def delete_plan(session: Session) -> None:
 @transaction.atomic
 def cancel_session(session: Session) -> None:
     """Calls a planned session off; the plan stays."""
-    _lock(session)
+    lock(session)
     _must_be(session, Session.State.PLANNED, "cannot be cancelled")
     _set_state(session, Session.State.CANCELLED)
 
@@ -124,7 +131,7 @@ def cancel_session(session: Session) -> None:
 @transaction.atomic
 def take_up_session(session: Session) -> None:
     """Plans a cancelled session after all."""
-    _lock(session)
+    lock(session)
     _must_be(session, Session.State.CANCELLED, "cannot be taken up again")
     _set_state(session, Session.State.PLANNED)
 
@@ -132,7 +139,7 @@ def take_up_session(session: Session) -> None:
 @transaction.atomic
 def reopen_session(session: Session) -> None:
     """Opens a closed session again, so that benches can go on; not while the accepted values are known."""
-    _lock(session)
+    lock(session)
     _must_be(session, Session.State.CLOSED, "cannot be opened again")
     if session.released:
         raise Refused("The accepted values are released. Take that back before anybody measures on.")
@@ -149,7 +156,7 @@ def _set_state(session: Session, state: Session.State) -> None:
 @transaction.atomic
 def extend_session(session: Session, minutes: int) -> None:
     """Gives a session that is not over another length, minutes from its start."""
-    _lock(session)
+    lock(session)
     if session.state not in (Session.State.PLANNED, Session.State.OPEN):
         raise Refused(f"“{session.title}” is {session.state}; its time is not changed any more.")
     session.minutes = minutes
@@ -157,47 +164,9 @@ def extend_session(session: Session, minutes: int) -> None:
 
 
 @transaction.atomic
-def deal_teams(session: Session, how: str) -> None:
-    """Spreads the roster over the benches: by ``names``, by ``lot``, or as ``last`` time, newcomers to the smallest."""
-    _lock(session)
-    if session.opened_at is not None:
-        raise Refused(
-            "The session has begun: people are moved one by one, so that nobody loses their bench at a touch."
-        )
-    benches, missing = list(session.benches.all()), set(session.absent.values_list("pk", flat=True))
-    roster = [one for one in session.section.roster if one.pk not in missing]
-    former = _last_places(session) if how == "last" else {}
-    if how == "last" and not former:
-        raise Refused("No earlier session of this section had teams.", 422)
-    if how == "lot":
-        secrets.SystemRandom().shuffle(roster)
-    teams: dict[int, list[Person]] = {bench.number: [] for bench in benches}
-    for person in roster:
-        if former.get(person.pk) in teams:
-            teams[former[person.pk]].append(person)
-    for person in roster:
-        if former.get(person.pk) not in teams:
-            min(teams.values(), key=len).append(person)
-    for bench in benches:
-        bench.team.set(teams[bench.number])
-
-
-def _last_places(session: Session) -> dict[int, int]:
-    held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False)
-    last = held.filter(opened_at__isnull=False).order_by("-opened_at").first()
-    benches = last.benches.prefetch_related("team") if last else []
-    return {person.pk: bench.number for bench in benches for person in bench.team.all()}
-
-
-def _lock(session: Session) -> None:
-    """``session`` as it is now, nobody else's until the transaction ends."""
-    session.refresh_from_db(from_queryset=Session.objects.select_for_update())
-
-
-@transaction.atomic
 def open_session(session: Session) -> None:
     """Opens a planned session: options and instruments are resolved and frozen from here on."""
-    _lock(session)
+    lock(session)
     if session.state != Session.State.PLANNED:
         raise Refused(f"“{session.title}” is {session.state} already; only a planned session can be opened.")
     if not session.benches.exists():
@@ -233,7 +202,7 @@ def close_session(session: Session) -> None:
 
     What is being written at a bench is waited for; what comes after finds the session closed.
     """
-    _lock(session)
+    lock(session)
     if session.state != Session.State.OPEN:
         raise Refused(f"“{session.title}” is not open, so it cannot be closed.")
     list(session.benches.select_for_update().order_by("pk"))
@@ -244,7 +213,7 @@ def close_session(session: Session) -> None:
 @transaction.atomic
 def release_session(session: Session) -> None:
     """Lets the benches see the accepted values, once nothing more is written."""
-    _lock(session)
+    lock(session)
     if session.state != Session.State.CLOSED:
         raise Refused("Close the session first: who knows the accepted value cannot measure without it.")
     _set_released(session, True)
@@ -253,7 +222,7 @@ def release_session(session: Session) -> None:
 @transaction.atomic
 def take_back_release(session: Session) -> None:
     """Hides the accepted values again."""
-    _lock(session)
+    lock(session)
     _set_released(session, False)
 
 
@@ -265,43 +234,15 @@ def _set_released(session: Session, released: bool) -> None:
 @transaction.atomic
 def set_comparison(session: Session, name: str, file: str) -> None:
     """Prepares another product's data, a sheet file of the same method; an empty ``file`` takes it away again."""
-    _lock(session)
+    lock(session)
     session.comparison = comparison_of(session, name, file) if file.strip() else {}
     session.save(update_fields=["comparison"])
 
 
 @transaction.atomic
-def set_teams(session: Session, places: Sequence[tuple[int, int | None, bool]]) -> None:
-    """Puts people at benches: a bench number for each person, None for no bench, and whether they are absent.
-
-    One bench a person; who has one is here.
-    """
-    _lock(session)
-    if len({person_id for person_id, *_ in places}) < len(places):
-        raise Refused("Somebody is named twice on this list. Give each person one bench.", 422)
-    if session.state == Session.State.CLOSED:
-        raise Refused("The session is closed; its teams stay as they were.")
-    benches = {bench.number: bench for bench in session.benches.all()}
-    people = {person.pk: person for person in session.section.roster}
-    for person_id, number, absent in places:
-        if person_id not in people:
-            raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
-        if number is not None and number not in benches:
-            raise Refused(f"There is no bench {number} in this session.", 422)
-        for bench in benches.values():
-            bench.team.remove(people[person_id])
-        if number is not None:
-            benches[number].team.add(people[person_id])
-        if absent and number is None:
-            session.absent.add(people[person_id])
-        else:
-            session.absent.remove(people[person_id])
-
-
-@transaction.atomic
 def set_samples(session: Session, samples: Sequence[Mapping[str, object]]) -> None:
     """Gives a planned session its samples anew and deals them out to the benches in turn."""
-    _lock(session)
+    lock(session)
     if session.state != Session.State.PLANNED:
         raise Refused("The session has begun; what the benches were given stays as it is.")
     session.samples.all().delete()

@@ -3,12 +3,13 @@
 from django.db import models
 
 from experiments.models import Declaration
-from people.models import Person, Section
+from people.models import Person, Role, Section
 
 
 class Session(models.Model):
-    """One laboratory session of a section. Options, instruments, calibrations and the method's whole declaration are
-    frozen when it opens. ``revision`` counts how often its plan was changed, so that two people do not undo each other.
+    """One laboratory session of a section, to which others of the same instructor may come as ``guests``. Options,
+    instruments, calibrations and the method's whole declaration are frozen when it opens. ``revision`` counts how often
+    its plan was changed, so that two people do not undo each other.
 
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     """
@@ -38,6 +39,9 @@ class Session(models.Model):
     comparison = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
+    guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(
+        Section, related_name="joint_sessions", blank=True
+    )
     absent: "models.ManyToManyField[Person, Person]" = models.ManyToManyField(Person, related_name="missed", blank=True)
     opened_at = models.DateTimeField(null=True, blank=True)
     closed_at = models.DateTimeField(null=True, blank=True)
@@ -47,6 +51,12 @@ class Session(models.Model):
 
     def __str__(self) -> str:
         return self.title
+
+    @property
+    def roster(self) -> "models.QuerySet[Person]":
+        """Who is expected: the students of its section and of those that come with it, in order of name."""
+        attending = Person.objects.filter(section__in=[self.section_id, *self.guests.values_list("pk", flat=True)])
+        return attending.filter(role=Role.STUDENT, is_active=True).order_by("name", "number", "pk")
 
 
 class RoomPlan(models.Model):

@@ -5,7 +5,7 @@ they are on, and never a hidden value.
 """
 
 from django.core.exceptions import PermissionDenied
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 from django.http import Http404
 
 from labs.models import Bench, Session
@@ -15,7 +15,8 @@ from people.policy import owns, sections_for
 
 def sessions_for(person: Person) -> QuerySet[Session]:
     """Sessions this person may see whole."""
-    return Session.objects.filter(section__in=sections_for(person))
+    mine = sections_for(person)
+    return Session.objects.filter(Q(section__in=mine) | Q(guests__in=mine)).distinct()
 
 
 def session_for(person: Person, session_id: int) -> Session:
@@ -40,7 +41,7 @@ def benches_for(person: Person) -> QuerySet[Bench]:
     """Benches this person may read and write."""
     benches = Bench.objects.select_related("session", "session__section", "sample")
     if person.teaches:
-        return benches.filter(session__section__in=sections_for(person))
+        return benches.filter(session__in=sessions_for(person))
     begun = (Session.State.OPEN, Session.State.CLOSED)
     return benches.filter(team=person, session__state__in=begun)
 

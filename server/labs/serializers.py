@@ -39,6 +39,7 @@ class PlanSerializer(ChoicesSerializer):
     """A session to be planned."""
 
     section = serializers.IntegerField()
+    guests = ShortList(child=serializers.IntegerField(), max_length=8, default=list)
     title = serializers.CharField(max_length=120)
     room = serializers.CharField(max_length=60, allow_blank=True, default="")
     starts_at = serializers.DateTimeField()
@@ -60,9 +61,10 @@ class MinutesSerializer(serializers.Serializer[Any]):
 
 
 class DealSerializer(serializers.Serializer[Any]):
-    """How the roster is spread over the benches."""
+    """How the roster is spread over the benches, and how many there shall be at each; no size: over all benches."""
 
     how = serializers.ChoiceField(choices=("names", "lot", "last"))
+    size = serializers.IntegerField(min_value=1, max_value=8, allow_null=True, default=None)
 
 
 class RemarkSerializer(serializers.Serializer[Any]):

@@ -86,6 +86,7 @@ class PlanDraft:
     """A plan as it was written, to be changed or used again. ``starts`` is the department's date and time."""
 
     section: int
+    guests: list[int]
     starts: str
     options: dict[str, str]
     instruments: dict[str, str]

@@ -36,7 +36,7 @@ def session_card(session: Session) -> SessionCard:
     return SessionCard(
         id=session.pk,
         title=session.title,
-        section=session.section.name,
+        section=" and ".join((session.section.name, *(one.name for one in session.guests.all()))),
         room=session.room,
         method=session.method,
         method_title=chosen.title,
@@ -78,6 +78,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         card=session_card(session),
         draft=PlanDraft(
             session.section_id,
+            list(session.guests.values_list("pk", flat=True)),
             timezone.localtime(session.starts_at).strftime("%Y-%m-%dT%H:%M"),
             session.options,
             session.instruments,
@@ -105,7 +106,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
 
 def _students(session: Session) -> list[StudentPlace]:
     numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
-    roster = list(session.section.roster)
+    roster = list(session.roster)
     waiting = kept_out(one.username for one in roster)
     absent = set(session.absent.values_list("pk", flat=True))
     return [

@@ -41,6 +41,7 @@ from labs.serializers import (
     TeamsSerializer,
 )
 from labs.shapes import Arrangement, BenchPlace, BenchView, Floor, LastTime, SessionCard, SessionPlan
+from labs.teams import deal_teams, set_teams
 from labs.term import session_card, session_plan
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
@@ -106,12 +107,21 @@ class Sessions(APIView):
         person = person_of(request)
         must_own(person)
         said = asked(PlanSerializer, request)
-        section = _open_section(person, said.pop("section"))
+        section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
         session = actions.plan_session(section, said.pop("method"), **said)
         actions.note(session, person, "planned it")
         made = answer(session_plan(session, person))
         made.status_code = 201
         return made
+
+
+def _open_sections(person: Person, section_id: int, guests: list[int]) -> tuple[Section, list[Section]]:
+    """The section of a plan, and those that come with it, once each."""
+    section = _open_section(person, section_id)
+    others = [_open_section(person, one) for one in sorted(set(guests) - {section_id})]
+    if any(one.owner_id != section.owner_id for one in others):
+        raise Refused("Sections of one session have one instructor.", 422)
+    return section, others
 
 
 def _open_section(person: Person, section_id: int) -> Section:
@@ -140,7 +150,7 @@ class SessionDetail(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
-        section = _open_section(person, said.pop("section"))
+        section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
         actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
         return _changed(session, person, "changed the plan")
 
@@ -220,8 +230,8 @@ class Teams(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
         session, places = session_for(person, session_id), asked(TeamsSerializer, request)["places"]
-        actions.set_teams(session, [(one["person"], one["bench"], one["absent"]) for one in places])
-        names = {one.pk: one.name for one in session.section.roster}
+        set_teams(session, [(one["person"], one["bench"], one["absent"]) for one in places])
+        names = {one.pk: one.name for one in session.roster}
         for one in places:
             actions.note(session, person, f"{_put(one)} {names[one['person']]}")
         return answer(session_plan(session, person))
@@ -243,9 +253,10 @@ class Deal(APIView):
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
-        session, how = session_for(person, session_id), asked(DealSerializer, request)["how"]
-        actions.deal_teams(session, how)
-        return _changed(session, person, f"spread the teams {_DEALT[how]}")
+        session, said = session_for(person, session_id), asked(DealSerializer, request)
+        deal_teams(session, **said)
+        at_each = f", {said['size']} at a bench" if said["size"] else ""
+        return _changed(session, person, f"spread the teams {_DEALT[said['how']]}{at_each}")
 
 
 class Samples(APIView):

@@ -10,6 +10,7 @@ from django.test import TransactionTestCase
 from config.errors import Refused
 from labs import actions
 from labs.models import Bench, Session
+from labs.teams import set_teams
 from labs.tests.room import Furnished, Room, entry, furnish, planned, signed_in, write
 from notebook.models import Entry
 
@@ -47,7 +48,7 @@ class AtOnce(Furnished, TransactionTestCase):
             together(
                 lambda one=one: actions.close_session(one),
                 lambda other=other: actions.set_comparison(other, "", ""),
-                lambda third=third: actions.set_teams(third, [(self.student.pk, 2, False)]),
+                lambda third=third: set_teams(third, [(self.student.pk, 2, False)]),
             )
             self.assertEqual(self.stale(session).state, Session.State.CLOSED)
 
@@ -87,8 +88,8 @@ class AtOnce(Furnished, TransactionTestCase):
         for _ in range(5):
             one, other = self.stale(self.session), self.stale(self.session)
             together(
-                lambda one=one: actions.set_teams(one, [(self.student.pk, 1, False)]),
-                lambda other=other: actions.set_teams(other, [(self.student.pk, 2, False)]),
+                lambda one=one: set_teams(one, [(self.student.pk, 1, False)]),
+                lambda other=other: set_teams(other, [(self.student.pk, 2, False)]),
             )
             self.assertEqual(Bench.objects.filter(session=self.session, team=self.student).count(), 1)
 
@@ -141,7 +142,7 @@ class FloorStamp(Room):
         for sent in (tag, f"W/{tag}", f'"other", {tag}', "*"):
             self.assertEqual(status(address, sent), 304, sent)
         self.assertEqual(status(f"{address}?projector=true", tag), 200)
-        actions.set_teams(self.session, [(self.student.pk, 2, False)])
+        set_teams(self.session, [(self.student.pk, 2, False)])
         self.assertEqual(status(address, tag), 200)
 
     def test_the_projector_shows_no_calls(self) -> None:

@@ -4,7 +4,7 @@ from typing import Any
 
 from labs.models import Deed, Session
 from labs.tests.room import TRUE, Room, planned, record, titrate
-from people.models import Person, Section
+from people.models import Person, Role, Section
 
 JSON = "application/json"
 
@@ -132,3 +132,33 @@ class Plans(Room):
         drawn = {str(deal("lot")) for _ in range(30)}
         self.assertGreater(len(drawn), 1)
         self.assertIn("Ines put at bench 2: Sami", self.log(self.session))
+
+    def test_by_size_as_few_benches_as_it_takes(self) -> None:
+        def deal(size: int) -> Any:
+            body = {"how": "names", "size": size}
+            return self.as_(self.instructor).post(f"{self.address}/teams/deal", body, JSON).json()
+
+        self.assertEqual([one["team"] for one in deal(2)["benches"]], [["Sami", "Tova"], []])
+        for name in ("Una", "Vito"):
+            Person.objects.create(username=name, name=name, section=self.section)
+        self.assertEqual([one["team"] for one in deal(3)["benches"]], [["Sami", "Una"], ["Tova", "Vito"]])
+        self.assertEqual(deal(1)["problems"], ["4 people at 1 a bench need 4 benches; this session has 2."])
+        self.assertIn("Ines spread the teams in order of names, 3 at a bench", self.log())
+
+    def test_two_sections_in_one_session(self) -> None:
+        other = Section.objects.create(name="Night", term="T", code="NIGHT2", owner=self.instructor)
+        helper = Person.objects.create(username="hal", name="Hal", role=Role.ASSISTANT)
+        other.assistants.add(helper)
+        guest = Person.objects.create(username="gast", name="Gast", section=other)
+        foreign = Section.objects.create(name="Foreign", term="T", code="FOREI2", owner=self.stranger)
+        self.assertEqual(self.put(guests=[foreign.pk]).status_code, 422)
+        self.assertEqual(self.as_(helper).get(self.address).status_code, 404)
+        joint = self.put(guests=[other.pk, other.pk, self.section.pk]).json()
+        self.assertEqual((joint["card"]["section"], joint["draft"]["guests"]), ("Group and Night", [other.pk]))
+        self.assertEqual([one["team"] for one in joint["benches"]], [["Gast", "Tova"], ["Sami"]])
+        self.assertEqual(self.as_(helper).get(self.address).status_code, 200, "who assists there helps here")
+        self.assertEqual(self.as_(helper).delete(self.address).status_code, 403)
+        self.act("open")
+        place = self.plan.benches.get(number=1)
+        self.assertEqual(self.as_(guest).get(f"/api/benches/{place.pk}").json()["team"], ["Gast", "Tova"])
+        self.assertEqual(self.as_(helper).get(f"/api/benches/{place.pk}").status_code, 200)

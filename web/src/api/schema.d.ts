@@ -1276,9 +1276,10 @@ export interface components {
             trial: number | null;
             file: string;
         };
-        /** @description How the roster is spread over the benches. */
+        /** @description How the roster is spread over the benches, and how many there shall be at each; no size: over all benches. */
         DealRequest: {
             how: components["schemas"]["HowEnum"];
+            size?: number | null;
         };
         /** @description A ready account of the demo; only offered in demo mode. */
         DemoAccount: {
@@ -1905,6 +1906,7 @@ export interface components {
                 [key: string]: string;
             };
             section: number;
+            guests?: number[];
             title: string;
             /** @default  */
             room: string;
@@ -1919,6 +1921,7 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PlanDraft: {
             section: number;
+            guests: number[];
             starts: string;
             options: {
                 [key: string]: string;
@@ -1938,6 +1941,7 @@ export interface components {
                 [key: string]: string;
             };
             section: number;
+            guests?: number[];
             title: string;
             /** @default  */
             room: string;

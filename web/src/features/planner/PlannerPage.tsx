@@ -94,6 +94,7 @@ function NewPlan({ methods, sections }: Known) {
   const first: Plan = {
     method: search.get('method') ?? methods[0]?.slug ?? '',
     section: sections[0]?.id ?? null,
+    guests: [],
     title: '',
     room: '',
     starts: tomorrow(),
@@ -258,7 +259,10 @@ function When({ plan, put, methods, sections }: WhenProps) {
         select
         label="Section"
         value={plan.section ?? ''}
-        onChange={(event) => put({ section: Number(event.target.value) })}
+        onChange={(event) => {
+          const section = Number(event.target.value);
+          put({ section, guests: plan.guests.filter((one) => one !== section) });
+        }}
       >
         {sections.map((one) => (
           <MenuItem key={one.id} value={one.id}>
@@ -266,6 +270,34 @@ function When({ plan, put, methods, sections }: WhenProps) {
           </MenuItem>
         ))}
       </TextField>
+      {sections.length > 1 && (
+        <TextField
+          select
+          label="Together with"
+          value={plan.guests}
+          onChange={(event) => put({ guests: event.target.value as unknown as number[] })}
+          slotProps={{
+            select: {
+              multiple: true,
+              displayEmpty: true,
+              renderValue: (chosen) =>
+                sections
+                  .filter((one) => (chosen as number[]).includes(one.id))
+                  .map((one) => one.name)
+                  .join(', ') || 'no other section',
+            },
+            inputLabel: { shrink: true },
+          }}
+        >
+          {sections
+            .filter((one) => one.id !== plan.section)
+            .map((one) => (
+              <MenuItem key={one.id} value={one.id}>
+                {one.name}, {one.students} students
+              </MenuItem>
+            ))}
+        </TextField>
+      )}
       <TextField
         label="Title, as the class will see it"
         required

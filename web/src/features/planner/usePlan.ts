@@ -11,6 +11,7 @@ export interface Sample {
 export interface Plan {
   method: string;
   section: number | null;
+  guests: number[];
   title: string;
   room: string;
   starts: string;
@@ -73,6 +74,7 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
   return {
     method: card.method,
     section: draft.section,
+    guests: draft.guests,
     title: card.title,
     room: card.room,
     starts: draft.starts,
@@ -93,6 +95,7 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     options,
     instruments,
     section: plan.section ?? 0,
+    guests: plan.guests,
     starts_at: plan.starts, // without a zone: the server takes it as the department's
     minutes: Number(plan.minutes),
     benches: Number(plan.benches),

@@ -2,13 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
 import { useChangePlan, useUnlock } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
-import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Places } from './Places';
 
-const ABSENT = 'absent';
 const DEALS = [
   ['names', 'In order of names'],
   ['lot', 'Draw lots'],
@@ -18,16 +18,11 @@ const DEALS = [
 /** Who stands at which bench; a change is kept at once. */
 export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useChangePlan(plan.card.id);
-  const put = (person: number, chosen: string) => {
-    const bench = Number(chosen) || null;
-    change.mutate({ places: [{ person, bench, absent: chosen === ABSENT }] });
-  };
-  const unlock = useUnlock(plan.card.id);
-  const fixed = plan.card.state === 'closed';
+  const here = plan.students.filter((one) => !one.absent);
   return (
     <Sheet
       title="Who stands where"
-      note={`${plan.students.filter((one) => one.bench !== null).length} of ${plan.students.length} placed`}
+      note={`${here.filter((one) => one.bench !== null).length} of ${here.length} placed`}
     >
       {change.error && (
         <VerdictLine level="look" lead="Not changed.">
@@ -35,56 +30,62 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
         </VerdictLine>
       )}
       {plan.card.state === 'planned' && plan.students.length > 0 && (
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
-          {DEALS.map(([how, name]) => (
-            <Button key={how} size="small" disabled={change.isPending} onClick={() => change.mutate({ how })}>
-              {name}
-            </Button>
-          ))}
-        </Box>
+        <Deal busy={change.isPending} onDeal={(how, size) => change.mutate({ how, size })} />
       )}
-      {plan.students.map((one) => (
-        <Box
-          key={one.id}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '1fr 150px',
-            alignItems: 'center',
-            borderBottom: `1px solid ${ink.ruleSoft}`,
-            py: 0.25,
-          }}
-        >
-          <span>
-            {one.name}
-            {one.waits && (
-              <VerdictLine level="look" lead="Ten wrong PINs.">
-                <Button size="small" disabled={unlock.isPending} onClick={() => unlock.mutate(one.id)}>
-                  Let {one.name} in again
-                </Button>
-              </VerdictLine>
-            )}
-          </span>
-          <TextField
-            select
-            value={one.bench ?? (one.absent ? ABSENT : '')}
-            disabled={fixed}
-            onChange={(event) => put(one.id, event.target.value)}
-            slotProps={{
-              htmlInput: { 'aria-label': `Bench of ${one.name}` },
-              select: { displayEmpty: true },
-            }}
-          >
-            <MenuItem value="">no bench</MenuItem>
-            <MenuItem value={ABSENT}>absent</MenuItem>
-            {plan.benches.map((bench) => (
-              <MenuItem key={bench.id} value={bench.number}>
-                Bench {bench.number}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
-      ))}
       {plan.students.length === 0 && 'Nobody is on the roster of this section yet.'}
+      {plan.students
+        .filter((one) => one.waits)
+        .map((one) => (
+          <LetIn key={one.id} session={plan.card.id} student={one} />
+        ))}
+      <Places
+        benches={plan.benches}
+        students={plan.students}
+        fixed={plan.card.state === 'closed'}
+        onPut={(person, place) => change.mutate({ places: [{ person, ...place }] })}
+      />
     </Sheet>
+  );
+}
+
+type Deals = (how: (typeof DEALS)[number][0], size: number | null) => void;
+
+/** Everybody at once, and how many there shall be at a bench. */
+function Deal({ busy, onDeal }: { busy: boolean; onDeal: Deals }) {
+  const [size, setSize] = useState(0);
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1, mb: 1.5 }}>
+      <TextField
+        select
+        size="small"
+        label="At each bench"
+        value={size}
+        onChange={(event) => setSize(Number(event.target.value))}
+        sx={{ width: 128 }}
+      >
+        <MenuItem value={0}>all benches</MenuItem>
+        {[1, 2, 3, 4].map((count) => (
+          <MenuItem key={count} value={count}>
+            {count === 1 ? 'one' : `${count} people`}
+          </MenuItem>
+        ))}
+      </TextField>
+      {DEALS.map(([how, name]) => (
+        <Button key={how} size="small" disabled={busy} onClick={() => onDeal(how, size || null)}>
+          {name}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function LetIn({ session, student }: { session: number; student: Shapes['StudentPlace'] }) {
+  const unlock = useUnlock(session);
+  return (
+    <VerdictLine level="look" lead={`${student.name}: ten wrong PINs.`}>
+      <Button size="small" disabled={unlock.isPending} onClick={() => unlock.mutate(student.id)}>
+        Let {student.name} in again
+      </Button>
+    </VerdictLine>
   );
 }

@@ -1,0 +1,96 @@
+"""Who stands at which bench: put there by hand, or everybody dealt out at once."""
+
+import secrets
+from collections.abc import Sequence
+
+from django.db import transaction
+
+from config.errors import Refused
+from labs.models import Bench, Session
+from people.models import Person
+
+
+def lock(session: Session) -> None:
+    """``session`` as it is now, nobody else's until the transaction ends."""
+    session.refresh_from_db(from_queryset=Session.objects.select_for_update())
+
+
+@transaction.atomic
+def deal_teams(session: Session, how: str, size: int | None = None) -> None:
+    """Spreads who is here over the benches: by ``names``, by ``lot``, or as ``last`` time, newcomers to the smallest.
+
+    With a ``size`` as few benches as that takes get a team, and the others none. Refused where there are too few.
+    """
+    lock(session)
+    if session.opened_at is not None:
+        raise Refused(
+            "The session has begun: people are moved one by one, so that nobody loses their bench at a touch."
+        )
+    absent = set(session.absent.values_list("pk", flat=True))
+    people = [one for one in session.roster if one.pk not in absent]
+    benches = _enough(list(session.benches.all()), len(people), size)
+    former = _last_places(session) if how == "last" else {}
+    if how == "last" and not former:
+        raise Refused("No earlier session of this section had teams.", 422)
+    if how == "lot":
+        secrets.SystemRandom().shuffle(people)
+    teams: dict[int, list[Person]] = {bench.number: [] for bench in benches}
+    for person in people:
+        if former.get(person.pk) in teams:
+            teams[former[person.pk]].append(person)
+    for person in people:
+        if teams and former.get(person.pk) not in teams:
+            min(teams.values(), key=len).append(person)
+    _put({person.pk: bench for bench in benches for person in teams[bench.number]}, session)
+
+
+def _enough(benches: list[Bench], people: int, size: int | None) -> list[Bench]:
+    """As many benches as ``people`` need at ``size`` each; all of them where no size is wanted."""
+    if size is None:
+        return benches
+    needed = -(-people // size)
+    if needed > len(benches):
+        raise Refused(f"{people} people at {size} a bench need {needed} benches; this session has {len(benches)}.", 422)
+    return benches[:needed]
+
+
+def _put(places: dict[int, Bench], session: Session) -> None:
+    """Gives the people of ``places`` their bench and takes everybody else of the session off theirs."""
+    at = Bench.team.through
+    at.objects.filter(bench__session=session).delete()
+    at.objects.bulk_create(at(bench_id=bench.pk, person_id=person) for person, bench in places.items())
+
+
+def _last_places(session: Session) -> dict[int, int]:
+    held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False)
+    last = held.filter(opened_at__isnull=False).order_by("-opened_at").first()
+    benches = last.benches.prefetch_related("team") if last else []
+    return {person.pk: bench.number for bench in benches for person in bench.team.all()}
+
+
+@transaction.atomic
+def set_teams(session: Session, places: Sequence[tuple[int, int | None, bool]]) -> None:
+    """Puts people at benches: a bench number for each person, None for no bench, and whether they are absent.
+
+    One bench a person; who has one is here. Whoever is not named stays where they are.
+    """
+    lock(session)
+    named = [person for person, *_ in places]
+    if len(set(named)) < len(named):
+        raise Refused("Somebody is named twice on this list. Give each person one bench.", 422)
+    if session.state == Session.State.CLOSED:
+        raise Refused("The session is closed; its teams stay as they were.")
+    benches = {bench.number: bench for bench in session.benches.all()}
+    known = set(session.roster.values_list("pk", flat=True))
+    if not known.issuperset(named):
+        raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
+    missing = next((number for _, number, _ in places if number is not None and number not in benches), None)
+    if missing is not None:
+        raise Refused(f"There is no bench {missing} in this session.", 422)
+    at = Bench.team.through
+    at.objects.filter(bench__session=session, person__in=named).delete()
+    at.objects.bulk_create(
+        at(bench_id=benches[number].pk, person_id=person) for person, number, _ in places if number is not None
+    )
+    session.absent.remove(*named)
+    session.absent.add(*(person for person, number, absent in places if absent and number is None))
