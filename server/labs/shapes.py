@@ -1,6 +1,6 @@
 """What the screens get: core answers with the bench, people and session they belong to."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Literal
 
 from chromata_core.instruments.instrument import Instrument
@@ -268,17 +268,18 @@ class Arrangement:
 
 @dataclass(frozen=True, slots=True)
 class BoardLine:
-    """A reading that may be the room's: what is posted, by whom and when (empty: nothing yet), and the benches that
-    have one of their own.
+    """What may be written for the room: what is posted, by whom and when (empty: nothing yet), and the benches that have
+    one of their own. ``planned`` is what counts until then, of a bottle's label.
     """
 
     key: str
     label: str
     unit: str
-    text: str
-    author: str
-    at: str
-    own: list[int]
+    planned: str = ""
+    text: str = ""
+    author: str = ""
+    at: str = ""
+    own: list[int] = field(default_factory=list)
 
 
 NeedLevel = Literal["call", "look", "repeat", "stop"]

@@ -144,6 +144,8 @@ class _Record:
             return (
                 "" if draft.reason.strip() else "Say in a few words why you correct it; the old value stays readable."
             )
+        if here is None and self.bound is not None and self.bound.bottle(draft.key) and not self.author.teaches:
+            return "What stands on a bottle is written by your instructor. Tell them what yours says."
         if here is None or draft.key.partition(".")[0] in _REWRITABLE:
             return ""
         return f"{here.text} is written there already. Correct it, with a reason, instead."

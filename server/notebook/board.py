@@ -3,13 +3,13 @@
 It is an ordinary entry of each record, sealed and timed; a bench overrules it by an ordinary correction, with a reason.
 """
 
+from dataclasses import replace
 from uuid import uuid4
 
 from django.db import transaction
 from django.utils import timezone
 
 from chromata_core.method.sheet import bind
-from chromata_core.method.vocabulary import Reading
 from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Bench, Session
@@ -20,21 +20,27 @@ from notebook.standing import sheet_with, standing
 from people.models import Person
 
 
-def room_readings(bench: Bench) -> list[Reading]:
-    """What may be read for the whole room under the options of ``bench``."""
-    return [one for one in bind(method_of(bench.session), sheet_with(bench, ())).readings if one.room]
+def of_the_room(bench: Bench) -> list[BoardLine]:
+    """What may be written for the whole room under the options of ``bench``: readings, and labels of bottles with what
+    was planned of them. Nothing is posted on these lines.
+    """
+    bound = bind(method_of(bench.session), sheet_with(bench, ()))
+    read = [BoardLine(one.key, one.label, one.unit) for one in bound.readings if one.room]
+    return read + [BoardLine(one.key, one.label, one.unit, bound.label_of(one)) for one in bound.bottles]
 
 
 @transaction.atomic
-def write_on_board(session: Session, author: Person, key: str, text: str) -> int:
-    """Writes it at every bench that has not read for itself, over what stood on the board before; at how many.
+def write_on_board(session: Session, author: Person, key: str, text: str) -> str:
+    """Writes it at every bench that has not read for itself, over what stood on the board before; what it is called,
+    empty if it stood there already.
 
     Refused, and written nowhere, where it cannot be read or is not the room's.
     """
     benches = list(session.benches.select_for_update().order_by("pk"))
-    if not benches or key not in [one.key for one in room_readings(benches[0])]:
+    line = next((one for one in of_the_room(benches[0]) if one.key == key), None) if benches else None
+    if line is None:
         raise Refused("This is read by each bench for itself.", 422)
-    written = 0
+    written = ""
     for bench in benches:
         here = next((entry for entry in standing(bench.entries.order_by("sequence")) if entry.key == key), None)
         if here is not None and (not of_room(here) or here.text == text.strip()):
@@ -42,7 +48,7 @@ def write_on_board(session: Session, author: Person, key: str, text: str) -> int
         [kept] = write(bench, author, [_draft(key, text, here)])
         if not kept.kept:
             raise Refused(kept.problem, 422)
-        written += 1
+        written = line.label
     return written
 
 
@@ -60,15 +66,13 @@ def board_lines(benches: list[Bench]) -> list[BoardLine]:
     """What stands on the board now, and which benches read for themselves; their entries must be there."""
     if not benches:
         return []
-    found = []
-    for reading in room_readings(benches[0]):
-        here = [(bench, one) for bench in benches for one in standing(bench.entries.all()) if one.key == reading.key]
-        posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
-        found.append(
-            BoardLine(
-                reading.key, reading.label, reading.unit, posted.text if posted else "",
-                posted.author.name if posted else "", posted.written_at.isoformat() if posted else "",
-                [bench.number for bench, one in here if not of_room(one)],
-            )
-        )  # fmt: skip
-    return found
+    return [_posted(line, benches) for line in of_the_room(benches[0])]
+
+
+def _posted(line: BoardLine, benches: list[Bench]) -> BoardLine:
+    here = [(bench, one) for bench in benches for one in standing(bench.entries.all()) if one.key == line.key]
+    own = [bench.number for bench, one in here if not of_room(one)]
+    posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
+    if posted is None:
+        return replace(line, own=own)
+    return replace(line, text=posted.text, author=posted.author.name, at=posted.written_at.isoformat(), own=own)

@@ -65,8 +65,8 @@ class Board(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
         session, said = session_for(person, session_id), asked(BoardSerializer, request)
-        if write_on_board(session, person, said["key"], said["text"]):
-            note(session, person, f"wrote {said['text'].strip()} on the board ({said['key']})")
+        if label := write_on_board(session, person, said["key"], said["text"]):
+            note(session, person, f"wrote on the board: {label} {said['text'].strip()}")
         return Response(status=204)
 
 

@@ -91,7 +91,7 @@ def _instruments(bound: Bound) -> list[InstrumentUsed]:
 
 
 def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
-    part = bound.part(entry.key)
+    part = bound.part(entry.key) or bound.bottle(entry.key)
     label = part.label if part else entry.key.partition(".")[0].capitalize()
     trial = f", {bound.method.trials.noun.lower()} {entry.trial}" if entry.trial is not None else ""
     return Correction(f"{label}{trial}", old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat())

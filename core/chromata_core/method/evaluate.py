@@ -185,7 +185,8 @@ def _level_at(findings: list[Finding], slot: Slot) -> Level:
 
 def _readings(at: Context, trial: int | None, findings: list[Finding]) -> list[ReadingOut]:
     """Readings and observations of one trial (or of the bench) in the order the method names them, pairs together."""
-    order = {part.key: place for place, part in enumerate(at.bound.method.readings) if at.bound.part(part.key)}
+    order = {bottle.key: -1 for bottle in at.bound.bottles}
+    order |= {part.key: place for place, part in enumerate(at.bound.method.readings) if at.bound.part(part.key)}
     slots = [s for s in (*at.bound.typed, *at.bound.texts) if s[1] == trial and s[0] in order]
     pairs = {r.key: r.beside for r in at.bound.readings if isinstance(r, Series) and r.beside}
     slots.sort(key=lambda slot: (order[pairs.get(slot[0], slot[0])], slot[2] or 0, order[slot[0]]))
@@ -193,7 +194,10 @@ def _readings(at: Context, trial: int | None, findings: list[Finding]) -> list[R
 
 
 def _reading(at: Context, slot: Slot, findings: list[Finding]) -> ReadingOut:
-    part = at.bound.part(slot[0])
+    bottle, part = at.bound.bottle(slot[0]), at.bound.part(slot[0])
+    if bottle is not None:
+        label = Shown(at.bound.label_of(bottle), 0, bottle.unit)
+        return ReadingOut(bottle.key, bottle.label, None, None, label, "keep")
     assert part is not None
     if isinstance(part, Observation):
         label = next(c.label for c in part.choices if c.key == at.bound.texts[slot])
@@ -312,10 +316,10 @@ def _hand(at: Context, task: Task | None) -> Hand:
 def hand_for(at: Context, task: Task) -> Hand:
     """The reading (or observation, or step) in hand, with its words."""
     key, trial, index = task.slot
-    part = at.bound.part(key)
+    part, bottle = at.bound.part(key), at.bound.bottle(key)
     kind = "reading" if isinstance(part, Reading) else "observation" if part else key.partition(".")[0]
-    kind = "tick" if kind == "step" else kind
-    hint = part.hint if part else ""
+    kind = "tick" if kind == "step" else "bottle" if bottle else kind
+    hint = part.hint if part else bottle.help if bottle else ""
     how = at.bound.instruments[part.role].how if isinstance(part, Reading) else ""
     step = task.step
     ahead = "" if task.done else guided(at, step, trial)

@@ -51,7 +51,7 @@ LABELS = {
     "zero_of": "Start of",
     "echo": "Say back",
     "follows": "Follows",
-    "room": "May be read once for the whole room",
+    "room": "Read or written once for the whole room",
     "anew": "Filled anew, its scatter shows in",
     "voids": "Choices that void",
     "lead": "Do this",

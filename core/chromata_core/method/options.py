@@ -68,6 +68,18 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
     return resolved
 
 
+def bottles(method: Method, options: Mapping[str, str]) -> tuple[NumberOption, ...]:
+    """The numbers that stand on a bottle and may be written for the room under these options."""
+    numbers = [option for option in method.options if isinstance(option, NumberOption) and option.room]
+    return active(numbers, options)
+
+
+def on_bottle(option: str, text: str) -> dict[str, str]:
+    """What “0.1012 ± 0.0003” on a bottle sets: the option, and its ± where one is written."""
+    value, _, limit = text.replace("+/-", "±").partition("±")
+    return {option: value.strip()} | ({f"{option}.limit": limit.strip()} if limit.strip() else {})
+
+
 def _fixed(option: Option) -> bool:
     return isinstance(option, NumberOption | SubstanceOption) and option.fixed
 

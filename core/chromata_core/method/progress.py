@@ -29,13 +29,20 @@ class Task:
 
 def tasks(at: Context) -> list[Task]:
     """Every task of the session as it now stands, in order."""
-    found: list[Task] = []
+    found = _bottles(at)
     for scope in ("setup", "trial", "closing"):
         steps = [step for step in at.bound.steps if step.scope == scope]
         for trial in planned_trials(at) if scope == "trial" else [None]:
             for step in steps:
                 found += _of_step(at, step, trial)
     return found
+
+
+def _bottles(at: Context) -> list[Task]:
+    """What was written of bottles for the room: done, but it can be looked at, and corrected where one's own differs."""
+    first = next((step for step in at.bound.steps if step.scope == "setup"), None)
+    slots: list[Slot] = [(bottle.key, None, None) for bottle in at.bound.bottles]
+    return [Task(first, None, slot, done=True, optional=True) for slot in slots if first and slot in at.bound.texts]
 
 
 def planned_trials(at: Context) -> list[int]:
@@ -110,7 +117,7 @@ def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
 def task_title(at: Context, task: Task) -> str:
     """What is in hand: “Burette, end of trial 3”, or the step's title."""
     key, trial, index = task.slot
-    part = at.bound.part(key)
+    part = at.bound.part(key) or at.bound.bottle(key)
     title = part.label if part else task.step.title
     if isinstance(part, Observation):
         title = task.step.title

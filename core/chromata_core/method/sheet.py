@@ -1,7 +1,8 @@
 """A bench's sheet: what was given, and what a method makes of it before anything is computed.
 
 Keys that every method knows: ``step.<key>`` a step ticked, ``timer.<key>`` a wait begun, ``void`` why a trial does not
-count (``no`` takes it back), ``own.<quantity>`` the student's own answer, ``answer.<n>`` a closing question answered.
+count (``no`` takes it back), ``own.<quantity>`` the student's own answer, ``answer.<n>`` a closing question answered,
+and the key of a number that stands on a bottle what its label says.
 """
 
 from collections.abc import Mapping
@@ -13,7 +14,7 @@ from chromata_core.errors import ChromataError, ReadingError, SheetError, unknow
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.names import When
-from chromata_core.method.options import active, listed, resolve_options
+from chromata_core.method.options import active, bottles, listed, on_bottle, resolve_options
 from chromata_core.method.vocabulary import (
     ChoiceOption,
     ListOption,
@@ -166,6 +167,20 @@ class Bound:
         """Whether ``reading`` has to be made: always, or for an optional one, once the one it follows was made."""
         return not reading.optional or (reading.follows, trial, None) in self.typed
 
+    @property
+    def bottles(self) -> tuple[NumberOption, ...]:
+        """What stands on bottles and may be written for the room."""
+        return bottles(self.method, self.options)
+
+    def bottle(self, key: str) -> NumberOption | None:
+        """The bottle whose label is the option ``key``."""
+        return next((bottle for bottle in self.bottles if bottle.key == key), None)
+
+    def label_of(self, bottle: NumberOption) -> str:
+        """What stands on it, “0.1012 ± 0.0003”."""
+        limit = self.number(f"{bottle.key}.limit")
+        return f"{self.options[bottle.key]} ± {limit:f}" if limit else self.options[bottle.key]
+
     def part(self, key: str) -> Reading | Observation | None:
         """The reading or observation called ``key``."""
         return next((part for part in self.parts if part.key == key), None)
@@ -187,7 +202,7 @@ class Bound:
 
 def bind(method: Method, sheet: Sheet) -> Bound:
     """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
-    options = resolve_options(method, sheet.options)
+    options = resolve_options(method, {**sheet.options, **_from_bottles(method, sheet)})
     problems: list[str] = []
     instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
@@ -214,6 +229,13 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         raise SheetError(problems)
     times = {given.slot: given.at for given in sheet.given if given.at is not None}
     return replace(bound, typed=typed, texts=texts, times=times)
+
+
+def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
+    """What bottles' labels say otherwise than planned."""
+    numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
+    written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
+    return {key: text for found in written for key, text in found.items()}
 
 
 def _planned(method: Method, options: Mapping[str, str]) -> int | None:
@@ -298,6 +320,11 @@ def _trial_exists(given: Given, bound: Bound) -> None:
 def _common(bound: Bound, given: Given, text: str) -> Typed | str:
     _trial_exists(given, bound)
     kind, _, name = given.key.partition(".")
+    bottle = bound.bottle(given.key)
+    if bottle is not None:
+        _place(bottle.label, "bench", False, given, bound)
+        resolve_options(bound.method, {**bound.options, **on_bottle(given.key, text)})
+        return text
     if given.key == VOID and given.trial is not None:
         return text
     steps = [step.key for step in bound.steps]

@@ -82,6 +82,8 @@ class NumberOption:
 
     ``limit`` is the default ± of that number (text, same unit), of the given distribution; the session may change it
     under the option key with ``.limit`` behind. ``limit_label`` is its line in the budget.
+    ``room`` ones stand on a bottle: what its label says may be written for the whole room once the session is open,
+    and counts instead of what was planned.
     """
 
     key: str
@@ -97,6 +99,7 @@ class NumberOption:
     high: str = ""
     planning: bool = False
     fixed: bool = False
+    room: bool = False
     when: When = None
 
 

@@ -1,8 +1,11 @@
 """The board: read once for the room, signed at every bench, overruled by a bench with a reason."""
 
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.sheet_file import read_sheet
+from chromata_core.methods.registry import method
 from labs import actions
 from labs.models import Bench, Deed, Session
-from labs.tests.room import WHEN, Room, entry, record, write
+from labs.tests.room import WHEN, Room, entry, record, titrate, write
 from people.models import Person
 
 
@@ -27,7 +30,7 @@ class Board(Room):
         self.assertTrue(all(record(bench).whole for bench in self.benches))
         [line] = self.as_(self.instructor).get(f"/api/sessions/{self.gas.pk}/floor").json()["board"]
         self.assertEqual((line["text"], line["author"], line["own"]), ("1009.4", "Aldo", []))
-        self.assertEqual(Deed.objects.latest("pk").what, "wrote 1009.4 on the board (p_bar)")
+        self.assertEqual(Deed.objects.latest("pk").what, "wrote on the board: Barometer 1009.4")
         self.post("1009.4")
         self.assertEqual(self.benches[0].entries.count(), 1, "the same again is nothing new")
 
@@ -55,3 +58,44 @@ class Board(Room):
             self.assertEqual(self.post("1009.4", who=who), status)
         actions.close_session(self.gas)
         self.assertEqual(self.post("1009.4"), 422)
+
+    def test_the_label_of_a_bottle_counts_at_every_bench_from_then_on(self) -> None:
+        def seen() -> dict[str, str]:
+            view = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()
+            return {one["label"]: one["shown"]["text"] for one in view["evaluation"]["bench"]}
+
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.62"))
+        before = self.as_(self.instructor).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["results"][0]
+        [line] = self.as_(self.instructor).get(f"/api/sessions/{self.session.pk}/floor").json()["board"]
+        self.assertEqual(
+            (line["label"], line["planned"], line["text"]), ("Titrant concentration", "0.1026 ± 0.0005", "")
+        )
+        [own] = write(self.as_(self.student), self.bench, entry("c_t", "0.2"))
+        self.assertIn("written by your instructor", own["problem"])
+        self.assertEqual(self.post("0.1052 kg", "c_t", session=self.session), 422)
+        self.assertNotIn("Titrant concentration", seen())
+        self.assertEqual(self.post("0.1052 ± 0.0002", "c_t", session=self.session), 204)
+        self.assertEqual(seen()["Titrant concentration"], "0.1052 ± 0.0002")
+        after = self.as_(self.instructor).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["results"][0]
+        self.assertAlmostEqual(after["value"] / before["value"], 0.1052 / 0.1026, places=12)
+        self.assertEqual(Deed.objects.latest("pk").what, "wrote on the board: Titrant concentration 0.1052 ± 0.0002")
+        posted = self.bench.entries.get(key="c_t")
+        mine = entry("c_t", "0.0998", supersedes=str(posted.pk), reason="My bottle says so")
+        [kept] = write(self.as_(self.student), self.bench, mine)
+        self.assertTrue(kept["kept"], kept)
+        self.assertEqual(seen()["Titrant concentration"], "0.0998 ± 0.0005", "without a ± that of the plan")
+        [line] = self.as_(self.instructor).get(f"/api/sessions/{self.session.pk}/floor").json()["board"]
+        self.assertEqual((line["text"], line["own"]), ("0.1052 ± 0.0002", [1]))
+        report = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/report").json()
+        self.assertIn("0.0998", str(report["known"]))
+        self.assertEqual(report["corrections"][0]["label"], "Titrant concentration")
+        self.assertTrue(record(self.bench).whole)
+
+    def test_a_file_brings_the_label_back(self) -> None:
+        titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.62"))
+        self.post("0.1052 ± 0.0002", "c_t", session=self.session)
+        sheets = [read_sheet(self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/{name}").content.decode())
+                  for name in ("data.json", "readings.csv")]  # fmt: skip
+        shown = [evaluate(method(one.method), one.sheet).results[0].line for one in sheets]
+        view = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()
+        self.assertEqual(shown, [view["evaluation"]["results"][0]["line"]] * 2)

@@ -1141,6 +1141,7 @@ export interface components {
             key: string;
             label: string;
             unit: string;
+            planned: string;
             text: string;
             author: string;
             at: string;

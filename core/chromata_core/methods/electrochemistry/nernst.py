@@ -46,7 +46,7 @@ METHOD = Method(
             Choice("reduced", "At the {plus}: the ion that is used up"), Choice("formed", "At the {minus}: the ion that is formed"),
         ), "reduced"),
         ListOption("c_plan", "Concentrations", "1.0; 0.1; 0.01; 0.001", "mol/L", "c", "Each is made from the one before, 1 in 10."),
-        NumberOption("c_fixed", "Concentration on the other side", "1.0", "mol/L", "c_fixed", "", "0.01", "normal95", "Concentration on the other side"),
+        NumberOption("c_fixed", "Concentration on the other side", "1.0", "mol/L", "c_fixed", "", "0.01", "normal95", "Concentration on the other side", room=True),
         NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="1", planning=True),
         constants.R, constants.F, constants.UNIT_CONCENTRATION,
         NumberOption("T_25", "25 °C", "25", "°C", "T₂₅", fixed=True),

@@ -30,7 +30,7 @@ METHOD = Method(
     reaction=cross.REACTION,
     options=(
         ListOption("V_plan", "Planned volumes of thiosulfate", "10; 8; 6; 4", "mL", "V_plan", "Made up with water to the same volume."),
-        NumberOption("c_stock", "Thiosulfate stock", "0.150", "mol/L", "c_stock", "", "0.001", "normal95", "Thiosulfate stock"),
+        NumberOption("c_stock", "Thiosulfate stock", "0.150", "mol/L", "c_stock", "", "0.001", "normal95", "Thiosulfate stock", room=True),
         NumberOption("V_all", "Volume before the acid", "10", "mL", "V_all", low="1"),
         *cross.AGREE,
         NumberOption("c_1", "Unit of concentration", "1", "mol/L", "1 mol/L", fixed=True),

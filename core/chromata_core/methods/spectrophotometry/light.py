@@ -48,7 +48,7 @@ def options(
         NumberOption("wavelength", "Wavelength", wavelength, "nm", help="Set before the blank is read.", low="180"),
         ChoiceOption("fit", "Calibration line", (Choice("intercept", "Fitted, with its intercept"), Choice("origin", "Forced through the origin")), "intercept",
                      "Through the origin only if the intercept's own test allows it."),
-        NumberOption("c_stock", "Stock concentration", stock, unit, "c_stock", "", limit, "normal95", "Stock concentration"),
+        NumberOption("c_stock", "Stock concentration", stock, unit, "c_stock", "", limit, "normal95", "Stock concentration", room=True),
         ListOption("V_plan", "Stock for the standards", volumes, "mL", "V_plan", f"Each is pipetted into a {flask} mL flask and made up."),
         NumberOption("p", "Readings of each unknown", "1", symbol="p", help="Cuvette emptied and filled again between them.", low="1", high="10"),
         NumberOption("on_before", "Switched on before the session", "20", "min", help="Its lamp needs 15 to 20 min; whoever prepares switches it on first."),

@@ -36,7 +36,7 @@ OPTIONS = (
     ),
     NumberOption(
         "c_t", "Titrant concentration", "0.1000", "mol/L", "c_t",
-        "From its standardisation or its label.", "0.0005", "normal95", "Titrant concentration",
+        "From its standardisation or its label.", "0.0005", "normal95", "Titrant concentration", room=True,
     ),
     NumberOption("z_t", "H⁺ or OH⁻ per formula of titrant", "1", symbol="z_t", low="1", high="4"),
     SubstanceOption(

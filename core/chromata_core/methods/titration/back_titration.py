@@ -39,9 +39,9 @@ METHOD = Method(
     reaction="CO₃²⁻ + 2 H⁺ → CO₂ + H₂O, then H⁺ + OH⁻ → H₂O",
     options=(
         NumberOption("c_a", "Acid concentration", "0.1000", "mol/L", "c_a", "Hydrochloric acid, measured exactly.",
-                     "0.0005", "normal95", "Acid concentration"),
+                     "0.0005", "normal95", "Acid concentration", room=True),
         NumberOption("c_b", "Base concentration", "0.1000", "mol/L", "c_b", "Sodium hydroxide in the burette.",
-                     "0.0005", "normal95", "Base concentration"),
+                     "0.0005", "normal95", "Base concentration", room=True),
         SubstanceOption("M_k", "Compared as", (Choice("CaCO3", "Calcium carbonate"),), "CaCO3", "M", fixed=True),
         NumberOption("price", "Price of one tablet", "0.20", "", "price", "To compare products; in any currency.", low="0.001"),
         NumberOption("most_sample", "Largest portion", "0.5", "g", help="More needs more acid than is there. Common practice."),

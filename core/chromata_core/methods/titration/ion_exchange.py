@@ -40,7 +40,7 @@ METHOD = Method(
     reaction="Mᶻ⁺ + z RH → R_zM + z H⁺, then H⁺ + OH⁻ → H₂O",
     options=(
         NumberOption("c_t", "Base concentration", "0.0500", "mol/L", "c_t", "Sodium hydroxide in the burette.", "0.0003", "normal95",
-                     "Base concentration"),
+                     "Base concentration", room=True),
         NumberOption("z", "H⁺ set free by one formula unit", "3", symbol="z", low="1", high="6",
                      help="The charge of the anions that pass: 3 for a trichloride. Ammonia that the complex loses stays behind as ammonium."),
         SubstanceOption("M_metal", "Metal", (Choice("Co", "Cobalt"), Choice("Cr", "Chromium"), Choice("Ni", "Nickel")), "Co", "M_metal"),

@@ -76,7 +76,7 @@ METHOD = Method(
             "molarity", "0.1 N potassium dichromate is 0.016667 mol/L: one formula unit takes six electrons.",
         ),
         NumberOption("c_t", "Titrant concentration", "0.016667", "mol/L", "c_titrant", "As given, by the choice above.", "0.00002", "normal95",
-                     "Titrant concentration"),
+                     "Titrant concentration", room=True),
         NumberOption("z_t", "Electrons or OH⁻ per formula of titrant", "6", symbol="z_t", low="1", high="8"),
         SubstanceOption(
             "M_s", "Substance in the sample",

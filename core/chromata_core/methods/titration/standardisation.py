@@ -57,7 +57,7 @@ OPTIONS = (
     NumberOption("z_t", "H⁺ or OH⁻ per formula of titrant", "1", symbol="z_t", low="1", high="4"),
     NumberOption(
         "P", "Purity of the standard", "1.0000", "", "P", "As a fraction, from its certificate.",
-        "0.0005", "rectangular", "Purity of the standard", high="1.01",
+        "0.0005", "rectangular", "Purity of the standard", high="1.01", room=True,
     ),
     ChoiceOption(
         "weighing",

@@ -116,6 +116,7 @@ function Form(props: Props) {
   switch (task.kind) {
     case 'reading':
     case 'own':
+    case 'bottle':
       return <ReadingInHand {...props} />;
     case 'observation':
       return <ObservationInHand bench={bench} task={task} onKeep={onKeep} />;

@@ -42,9 +42,12 @@ export interface LedgerProps {
 
 /** What is read once for the bench. */
 export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
-  return bench.parts
-    .filter((part) => part.scope === 'bench' && part.kind !== 'observation' && !inTurn(part, bench))
-    .map((part) => {
+  const parts = bench.parts.filter(
+    (part) => part.scope === 'bench' && part.kind !== 'observation' && !inTurn(part, bench),
+  );
+  const bottles = bench.evaluation.bench.filter((one) => !bench.parts.some((part) => part.key === one.key));
+  return [...bottles.map(({ key, label, shown }) => ({ key, label, unit: shown.unit })), ...parts].map(
+    (part) => {
       const made = bench.evaluation.bench.filter((one) => one.key === part.key);
       const waiting = pending.filter((draft) => draft.key === part.key);
       if (made.length + waiting.length === 0) return null;
@@ -52,7 +55,7 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
         <Box key={part.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
           <span>
             {nameOf(part)}
-            <FromTheBoard bench={bench} part={part} />
+            <FromTheBoard bench={bench} line={part.key} />
           </span>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', columnGap: 1.5 }}>
             {made.map((reading) => (
@@ -64,16 +67,17 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
           </Box>
         </Box>
       );
-    });
+    },
+  );
 }
 
-/** Who read it for the whole room, where nobody here did. */
-function FromTheBoard({ bench, part }: { bench: Bench; part: Shapes['PartOut'] }) {
-  const posted = bench.entries.find((entry) => entry.key === part.key && entry.trial === null)?.of_room;
-  if (!part.room || !posted) return null;
+/** Who wrote it for the whole room, where nobody here did. */
+function FromTheBoard({ bench, line }: { bench: Bench; line: string }) {
+  const posted = bench.entries.find((entry) => entry.key === line && entry.trial === null)?.of_room;
+  if (!posted) return null;
   return (
     <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13.5 }}>
-      read for the room by {posted}
+      written for the room by {posted}
     </Box>
   );
 }
@@ -82,7 +86,8 @@ function FromTheBoard({ bench, part }: { bench: Bench; part: Shapes['PartOut'] }
 const inTurn = (part: Shapes['PartOut'], bench: Bench) =>
   part.beside !== '' || bench.parts.some((other) => other.beside === part.key);
 
-export const nameOf = (part: Shapes['PartOut']) => (part.unit ? `${part.label}, ${part.unit}` : part.label);
+export const nameOf = (part: Pick<Shapes['PartOut'], 'label' | 'unit'>) =>
+  part.unit ? `${part.label}, ${part.unit}` : part.label;
 
 export function Waiting({ text }: { text: string }) {
   return <i title="kept here, not sent yet">{text}</i>;

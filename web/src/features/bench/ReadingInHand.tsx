@@ -35,7 +35,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
     field.current?.focus({ preventScroll: true });
   });
   const tool = toolOf(bench, task.key);
-  const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : ownUnit(bench, task.key);
+  const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task.key);
   const before = standing(bench, task);
   const verdict = useTry(bench, task, text);
   const ready =
@@ -140,8 +140,11 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   );
 }
 
-const ownUnit = (bench: Bench, key: string) =>
-  bench.evaluation.results.find((result) => `own.${result.key}` === key)?.unit ?? '';
+/** The unit of an own answer, or of what stands on a bottle. */
+const unitWithoutTool = (bench: Bench, key: string) =>
+  bench.evaluation.results.find((result) => `own.${result.key}` === key)?.unit ??
+  bench.evaluation.bench.find((one) => one.key === key)?.shown.unit ??
+  '';
 
 function Expected({ decimals, unit }: { decimals: number; unit: string }) {
   return (

@@ -23,13 +23,18 @@ export function Board({ floor }: { floor: Shapes['Floor'] }) {
   return (
     <Box component="section" sx={{ mb: 2 }}>
       <Box component="h2" sx={{ m: 0, mb: 0.5, fontSize: 17 }}>
-        Read once for the room
+        Written once for the room
       </Box>
       {floor.board.map((line) => (
         <Line key={line.key} line={line} session={floor.session.id} />
       ))}
     </Box>
   );
+}
+
+function posted({ text, author, at, planned, unit }: Shapes['BoardLine']) {
+  if (text) return `${author}, ${clock(at)}`;
+  return planned ? `As planned: ${planned} ${unit}` : 'Not written yet: each bench reads for itself.';
 }
 
 function Line({ line, session }: { line: Shapes['BoardLine']; session: number }) {
@@ -46,7 +51,7 @@ function Line({ line, session }: { line: Shapes['BoardLine']; session: number })
         <span style={{ fontFamily: FIGURES }}>{line.text ? `${line.text} ${line.unit}` : ''}</span>
       </Box>
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-        {line.text ? `${line.author}, ${clock(line.at)}` : 'Not written yet: each bench reads for itself.'}
+        {posted(line)}
         {line.own.length > 0 &&
           ` Own reading at ${line.own.length === 1 ? 'bench' : 'benches'} ${line.own.join(', ')}.`}
       </Box>
@@ -59,7 +64,6 @@ function Line({ line, session }: { line: Shapes['BoardLine']; session: number })
           slotProps={{
             htmlInput: {
               'aria-label': `${line.label}, ${line.unit}, for the room`,
-              inputMode: 'decimal',
               maxLength: 40,
               style: { fontFamily: FIGURES },
             },
