@@ -13,6 +13,7 @@ from django.utils import timezone
 
 from chromata_core.method.as_json import to_json
 from chromata_core.method.options import resolve_options
+from chromata_core.method.questions import asking
 from chromata_core.method.sheet import Sheet, bind
 from chromata_core.method.vocabulary import Method
 from chromata_core.planning.timetable import orders
@@ -46,15 +47,16 @@ def plan_session(
     benches: int,
     samples: Sequence[Mapping[str, object]],
     guests: Sequence[Section] = (),
+    questions: Sequence[str] = (),
 ) -> Session:
     """A new planned session with its benches; the section's students, and those of ``guests``, are spread over them in
     order of name.
     """
-    chosen = method_named(slug, [section.owner])
+    chosen = asking(method_named(slug, [section.owner]), questions)
     bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner)))
     session = Session.objects.create(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
-        minutes=minutes, options=dict(options), instruments=dict(instruments),
+        minutes=minutes, options=dict(options), instruments=dict(instruments), questions=list(questions),
     )  # fmt: skip
     session.guests.set(guests)
     Bench.objects.bulk_create(Bench(session=session, number=number) for number in range(1, benches + 1))
@@ -88,7 +90,7 @@ def change_plan(
     _must_be(session, Session.State.PLANNED, "is what was planned; only a planned session can be changed")
     if revision != session.revision:
         raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
-    declared = method_named(slug, [section.owner])
+    declared = asking(method_named(slug, [section.owner]), chosen["questions"])
     bind(declared, Sheet(chosen["options"], chosen["instruments"], stock=instruments_of(section.owner)))
     samples, attended = chosen.pop("samples"), {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:

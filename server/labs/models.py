@@ -11,6 +11,7 @@ class Session(models.Model):
     instruments, calibrations and the method's whole declaration are frozen when it opens. ``revision`` counts how often
     its plan was changed, so that two people do not undo each other.
 
+    ``questions`` are asked at the end instead of the method's own, if there are any.
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     """
 
@@ -37,6 +38,7 @@ class Session(models.Model):
     instruments = models.JSONField(default=dict)
     stock = models.JSONField(default=dict)
     comparison = models.JSONField(default=dict)
+    questions = models.JSONField(default=list)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(
@@ -87,7 +89,7 @@ class Deed(models.Model):
 
 class Remark(models.Model):
     """What an instructor adds to a step of a method: for one session, or (no session) from now on in all sessions of
-    their sections. A remark that ``ended`` is shown no more.
+    their sections. ``photo`` is the hash of its picture, if it has one. A remark that ``ended`` is shown no more.
     """
 
     owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="remarks")
@@ -95,6 +97,7 @@ class Remark(models.Model):
     method = models.CharField(max_length=60)
     step = models.CharField(max_length=60)
     text = models.CharField(max_length=300)
+    photo = models.CharField(max_length=64, blank=True)
     ended = models.BooleanField(default=False)
 
     class Meta:

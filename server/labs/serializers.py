@@ -4,6 +4,7 @@ from typing import Any
 
 from rest_framework import serializers
 
+from chromata_core.method.questions import LONGEST_QUESTION, MOST_QUESTIONS
 from config.fields import ShortDict, ShortList
 
 
@@ -46,6 +47,9 @@ class PlanSerializer(ChoicesSerializer):
     minutes = serializers.IntegerField(min_value=10, max_value=600, default=120)
     benches = serializers.IntegerField(min_value=1, max_value=48)
     samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
+    questions = ShortList(
+        child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS
+    )
 
 
 class PlanChangeSerializer(PlanSerializer):
@@ -68,11 +72,12 @@ class DealSerializer(serializers.Serializer[Any]):
 
 
 class RemarkSerializer(serializers.Serializer[Any]):
-    """A remark on a step: for this session, or from now on."""
+    """A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted."""
 
     step = serializers.CharField(max_length=60)
     text = serializers.CharField(max_length=300)
     always = serializers.BooleanField(default=False)
+    image = serializers.CharField(max_length=2_400_000, allow_blank=True, default="")
 
 
 class ArrangementSerializer(serializers.Serializer[Any]):

@@ -90,6 +90,7 @@ class PlanDraft:
     starts: str
     options: dict[str, str]
     instruments: dict[str, str]
+    questions: list[str]
     revision: int
 
 
@@ -104,7 +105,7 @@ class Done:
 
 @dataclass(frozen=True, slots=True)
 class RemarkOut:
-    """What an instructor adds to a step; ``always``: in this method from now on."""
+    """What an instructor adds to a step; ``always``: in this method from now on; ``photo`` names its picture."""
 
     id: int
     step: str
@@ -112,6 +113,7 @@ class RemarkOut:
     text: str
     author: str
     always: bool
+    photo: str
 
 
 @dataclass(frozen=True, slots=True)

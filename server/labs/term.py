@@ -82,6 +82,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             timezone.localtime(session.starts_at).strftime("%Y-%m-%dT%H:%M"),
             session.options,
             session.instruments,
+            session.questions,
             session.revision,
         ),
         log=[

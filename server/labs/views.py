@@ -177,6 +177,8 @@ class Last(APIView):
 class Remarks(APIView):
     """Remarks on the steps of a session."""
 
+    largest_body = 2_500_000  # with a picture
+
     @extend_schema(operation_id="remark", request=RemarkSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:

@@ -17,6 +17,7 @@ from config.throttles import Trying, Writing
 from labs.actions import note
 from labs.declared import method_of
 from labs.policy import bench_for, session_for
+from labs.remarks import remarks_on
 from notebook.actions import Draft, Kept, write
 from notebook.board import write_on_board
 from notebook.logged import write_curve
@@ -85,12 +86,13 @@ class Curve(APIView):
 
 
 class PhotoFile(APIView):
-    """A picture of the bench's record."""
+    """A picture of the bench's record, or of a remark that it reads."""
 
     @extend_schema(operation_id="photo", responses={(200, "image/jpeg"): OpenApiTypes.BINARY})
     def get(self, request: Request, bench_id: int, content: str) -> HttpResponse:
         bench = bench_for(person_of(request), bench_id)
-        if not bench.entries.filter(photo=content).exists():
+        remarked = content in [one.photo for one in remarks_on(bench.session)]
+        if not remarked and not bench.entries.filter(photo=content).exists():
             raise Http404
         data = picture_of(content)
         if data is None:

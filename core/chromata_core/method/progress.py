@@ -39,7 +39,7 @@ def tasks(at: Context) -> list[Task]:
 
 
 def _bottles(at: Context) -> list[Task]:
-    """What was written of bottles for the room: done, but it can be looked at, and corrected where one's own differs."""
+    """What was written of bottles for the room: done, to be looked at, and corrected where one's own says otherwise."""
     first = next((step for step in at.bound.steps if step.scope == "setup"), None)
     slots: list[Slot] = [(bottle.key, None, None) for bottle in at.bound.bottles]
     return [Task(first, None, slot, done=True, optional=True) for slot in slots if first and slot in at.bound.texts]

@@ -3,7 +3,7 @@
 from typing import Any
 
 from labs.models import Deed, Session
-from labs.tests.room import TRUE, Room, planned, record, titrate
+from labs.tests.room import TRUE, Room, entry, planned, record, titrate, write
 from people.models import Person, Role, Section
 
 JSON = "application/json"
@@ -162,3 +162,21 @@ class Plans(Room):
         place = self.plan.benches.get(number=1)
         self.assertEqual(self.as_(guest).get(f"/api/benches/{place.pk}").json()["team"], ["Gast", "Tova"])
         self.assertEqual(self.as_(helper).get(f"/api/benches/{place.pk}").status_code, 200)
+
+    def test_questions_of_ones_own(self) -> None:
+        asked = ["What would you do otherwise?", "Which reading do you trust least?"]
+        self.assertEqual(self.put(questions=asked).json()["draft"]["questions"], asked)
+        for wrong in (["x" * 301], ["?"] * 9, [" "]):
+            self.assertEqual(self.put(questions=wrong, revision=1).status_code, 400, wrong)
+        self.act("open")
+        bench = self.plan.benches.get(number=1)
+        student = self.as_(self.student)
+        view = student.get(f"/api/benches/{bench.pk}").json()
+        tasks = [one["key"] for one in view["evaluation"]["tasks"] if one["kind"] == "answer"]
+        self.assertEqual((view["questions"], tasks), (asked, ["answer.1", "answer.2"]))
+        third, first = write(student, bench, entry("answer.3", "no such"), entry("answer.1", "Swirl longer."))
+        self.assertEqual((third["kept"], first["kept"]), (False, True))
+        answers = student.get(f"/api/benches/{bench.pk}/report").json()["answers"]
+        self.assertEqual([one["question"] for one in answers], asked)
+        again = self.as_(self.instructor).get(f"/api/sessions/{self.plan.pk}").json()
+        self.assertEqual(again["draft"]["questions"], asked, "they go along when it is planned again")

@@ -2,6 +2,7 @@
 
 from labs import actions
 from labs.tests.room import Room, entry, planned, titrate, write
+from notebook.tests.test_photos import picture
 
 JSON = "application/json"
 
@@ -36,6 +37,17 @@ class Remarks(Room):
         [mine] = self.as_(self.instructor).get(f"/api/sessions/{self.session.pk}").json()["remarks"]
         answer = self.as_(self.instructor).delete(f"/api/sessions/{other.pk}/remarks/{mine['id']}")
         self.assertEqual(answer.status_code, 404, "another session's remark")
+
+    def test_with_a_picture(self) -> None:
+        self.assertEqual(self.add(image="bm90IGEgcGljdHVyZQ=="), 422)
+        self.assertEqual(self.add(image=picture()), 200)
+        [told] = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["remarks"]
+        address = f"/api/benches/{self.bench.pk}/photos/{told['photo']}"
+        self.assertEqual(self.as_(self.student).get(address)["Content-Type"], "image/jpeg")
+        self.assertEqual(self.as_(self.stranger).get(address).status_code, 404)
+        ended = f"/api/sessions/{self.session.pk}/remarks/{told['id']}"
+        self.assertEqual(self.as_(self.instructor).delete(ended).status_code, 200)
+        self.assertEqual(self.as_(self.student).get(address).status_code, 404, "shown no more")
 
     def test_what_went_wrong_last_time(self) -> None:
         later = planned(self.section)

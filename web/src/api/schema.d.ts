@@ -97,7 +97,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A picture of the bench's record. */
+        /** @description A picture of the bench's record, or of a remark that it reads. */
         get: operations["photo"];
         put?: never;
         post?: never;
@@ -1917,6 +1917,7 @@ export interface components {
             minutes: number;
             benches: number;
             samples?: components["schemas"]["SampleRequest"][];
+            questions?: string[];
             revision: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -1930,6 +1931,7 @@ export interface components {
             instruments: {
                 [key: string]: string;
             };
+            questions: string[];
             revision: number;
         };
         /** @description A session to be planned. */
@@ -1952,6 +1954,7 @@ export interface components {
             minutes: number;
             benches: number;
             samples?: components["schemas"]["SampleRequest"][];
+            questions?: string[];
         };
         /**
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
@@ -2060,13 +2063,16 @@ export interface components {
             text: string;
             author: string;
             always: boolean;
+            photo: string;
         };
-        /** @description A remark on a step: for this session, or from now on. */
+        /** @description A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted. */
         RemarkRequest: {
             step: string;
             text: string;
             /** @default false */
             always: boolean;
+            /** @default  */
+            image: string;
         };
         /** @description A bench's report. ``record`` says what of its record was verified. */
         Report: {

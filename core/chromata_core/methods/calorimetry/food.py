@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.checks import Within
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,
@@ -22,7 +23,6 @@ from chromata_core.method.vocabulary import (
 )
 from chromata_core.methods import constants
 from chromata_core.methods.calorimetry import cup
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.weighing import tared
 
 METHOD = Method(

@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
 from chromata_core.method.checks import Within
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,
@@ -22,7 +23,6 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods.calorimetry import cup
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.weighing import tared
 
 _MELTS = "m_w_plan * c * (T_plan - T_0) / (H_lit / M_w)"

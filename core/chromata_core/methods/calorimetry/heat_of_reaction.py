@@ -6,6 +6,7 @@ from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
 from chromata_core.method.outcome_checks import SignOf, TooSmall
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     CALORIMETRY,
@@ -25,7 +26,6 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods.calorimetry import cup
-from chromata_core.methods.closing import conclusion
 
 _ACID, _SALT = {"process": "neutralisation"}, {"process": "dissolution"}
 

@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
 from chromata_core.method.outcome_checks import SignOf
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
@@ -23,7 +24,6 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 
 METHOD = Method(
     slug="nernst",

@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
 from chromata_core.method.cell_checks import BadContact, OverRange, ReversedLeads
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
@@ -21,7 +22,6 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 
 METHOD = Method(
     slug="voltaic-cells",

@@ -5,6 +5,7 @@ from chromata_core.method.bar_charts import Between
 from chromata_core.method.checks import Within
 from chromata_core.method.outcome_checks import Apart, GateOpen
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import ComesOut, PouredOut, Times
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -26,7 +27,6 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.gas import pressure
 from chromata_core.methods.weighing import tared
 

@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.bar_charts import Bars
 from chromata_core.method.checks import SameStart, Within
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     GAS,
@@ -23,7 +24,6 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.gas import pressure
 
 _KNOWN_RIBBON = ("R", "V_m", "M")

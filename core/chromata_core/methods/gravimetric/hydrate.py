@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.checks import Seen, Within
 from chromata_core.method.identify import Identify
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     GRAVIMETRIC,
     Choice,
@@ -22,7 +23,6 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.gravimetric import drying
 
 CANDIDATES = (

@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     KINETICS,
     Example,
@@ -18,7 +19,6 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.kinetics import cross
 
 METHOD = Method(

@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import AcrossLine
 from chromata_core.method.preparation import Shared, Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     KINETICS,
     Choice,
@@ -20,7 +21,6 @@ from chromata_core.method.vocabulary import (
     Wait,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.kinetics import cross
 
 METHOD = Method(

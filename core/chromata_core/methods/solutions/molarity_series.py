@@ -4,6 +4,7 @@ from chromata_core.method import cautions
 from chromata_core.method.charts import AcrossTrials
 from chromata_core.method.checks import NearPlan, Seen
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import PouredOut
 from chromata_core.method.vocabulary import (
     SOLUTIONS,
@@ -22,7 +23,6 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.weighing import tared
 
 METHOD = Method(

@@ -8,6 +8,7 @@ from chromata_core.method.charts import AccuracyPrecision, Deliveries
 from chromata_core.method.checks import FewerThan, SetAs, Within
 from chromata_core.method.curve_checks import Suspect, Trend
 from chromata_core.method.preparation import Stores, Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import Times
 from chromata_core.method.vocabulary import (
     SOLUTIONS,
@@ -27,7 +28,6 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 
 _BUOYANCY = "(1 - rho_air / rho_weights) / (water_density(T_water) - rho_air)"
 _WEIGHED = (

@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.line_charts import Spectrum
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import PeakPassed
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
@@ -17,7 +18,6 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.spectrophotometry import light
 
 _SPECTRUM = {"wavelength_by": "spectrum"}

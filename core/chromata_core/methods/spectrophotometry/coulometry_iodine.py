@@ -5,6 +5,7 @@ from chromata_core.method.charts import Pairs
 from chromata_core.method.checks import Seen
 from chromata_core.method.curve_checks import Grows, NeedleScale
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import RunsTo
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -26,7 +27,6 @@ from chromata_core.method.vocabulary import (
     Wait,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.spectrophotometry import light
 
 _Z, _F, _N, _EFF = ({"question": key} for key in ("z", "F", "N_A", "efficiency"))

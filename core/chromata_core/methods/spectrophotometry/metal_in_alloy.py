@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
@@ -20,7 +21,6 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.spectrophotometry import light
 from chromata_core.methods.weighing import tared
 

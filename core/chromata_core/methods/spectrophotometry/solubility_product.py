@@ -2,6 +2,7 @@
 
 from chromata_core.method import cautions
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
@@ -18,7 +19,6 @@ from chromata_core.method.vocabulary import (
     Wait,
 )
 from chromata_core.methods import constants
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.spectrophotometry import light
 
 _RATIO = "c / c_1"

@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, UpsideDown, Within
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -19,7 +20,6 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
 
 OPTIONS = (

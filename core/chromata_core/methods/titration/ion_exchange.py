@@ -6,6 +6,7 @@ By electroneutrality the H⁺ set free equals the charge of the anions that pass
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, Seen, UpsideDown, Within
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -25,7 +26,6 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 

@@ -9,6 +9,7 @@ from chromata_core.method.checks import Within
 from chromata_core.method.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
 from chromata_core.method.guides import JumpAhead
 from chromata_core.method.preparation import Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.rules import JumpPassed
 from chromata_core.method.schools import agreement_options
 from chromata_core.method.vocabulary import (
@@ -28,7 +29,6 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import example_curves
 from chromata_core.methods.weighing import by_difference, difference
 

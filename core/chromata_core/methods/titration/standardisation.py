@@ -3,6 +3,7 @@
 from chromata_core.method import cautions
 from chromata_core.method.checks import SameStart, Within
 from chromata_core.method.preparation import Stores, Supply, Target
+from chromata_core.method.questions import conclusion
 from chromata_core.method.schools import END_POINT, agreement_options
 from chromata_core.method.vocabulary import (
     TITRATION,
@@ -20,7 +21,6 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods.closing import conclusion
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference, tared
 

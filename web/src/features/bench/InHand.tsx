@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { RemarkPhoto } from '../../identity/RemarkPhoto';
+import { TakePhoto } from '../../identity/TakePhoto';
 import { VerdictLine } from '../../identity/Verdict';
 import { ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
@@ -8,7 +10,6 @@ import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './O
 import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
-import { TakePhoto } from './TakePhoto';
 
 interface Props {
   bench: Bench;
@@ -61,6 +62,7 @@ function RemarksHere({ bench, task }: Pick<Props, 'bench' | 'task'>) {
   return here.map((one) => (
     <Box key={one.id} sx={{ borderLeft: `4px solid ${ink.link}`, pl: 1.5, maxWidth: 560 }}>
       {one.text} <span style={{ color: ink.inkSoft }}>{one.author}</span>
+      <RemarkPhoto bench={bench.id} remark={one} />
     </Box>
   ));
 }

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import { Pictures } from '../../identity/Pictures';
+import { TakePhoto } from '../../identity/TakePhoto';
 import { ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import type { Bench } from './hand';
-import { TakePhoto } from './TakePhoto';
 
 interface Props {
   bench: Bench;

@@ -103,6 +103,7 @@ function NewPlan({ methods, sections }: Known) {
     options: {},
     instruments: {},
     samples: [],
+    questions: [],
   };
   return <Planner {...{ methods, sections, first }} title="Plan a session" />;
 }
@@ -201,6 +202,18 @@ function Planner({ methods, sections, title, first, changing }: Props) {
                   onChange={(samples) => put({ samples })}
                 />
               </Sheet>
+              <Sheet title="Closing questions">
+                <TextField
+                  multiline
+                  fullWidth
+                  minRows={2}
+                  label="One on each line"
+                  helperText="Empty: as the method asks."
+                  value={(plan.questions.length > 0 ? plan.questions : method.data.questions).join('\n')}
+                  onChange={(event) => put({ questions: event.target.value.split('\n') })}
+                  sx={{ mt: 1 }}
+                />
+              </Sheet>
             </>
           )}
         </Box>
@@ -247,7 +260,9 @@ function When({ plan, put, methods, sections }: WhenProps) {
         select
         label="Experiment"
         value={plan.method}
-        onChange={(event) => put({ method: event.target.value, options: {}, instruments: {}, samples: [] })}
+        onChange={(event) =>
+          put({ method: event.target.value, options: {}, instruments: {}, samples: [], questions: [] })
+        }
       >
         {methods.map((one) => (
           <MenuItem key={one.slug} value={one.slug}>

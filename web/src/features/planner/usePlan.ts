@@ -20,6 +20,8 @@ export interface Plan {
   options: Record<string, string>;
   instruments: Record<string, string>;
   samples: Sample[];
+  /** Closing questions instead of the method's own; none: its own. */
+  questions: string[];
 }
 
 /** Tomorrow at nine, as a date-time field wants it. */
@@ -83,6 +85,7 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
     options: draft.options,
     instruments: draft.instruments,
     samples,
+    questions: draft.questions,
   };
 }
 
@@ -99,6 +102,7 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     starts_at: plan.starts, // without a zone: the server takes it as the department's
     minutes: Number(plan.minutes),
     benches: Number(plan.benches),
+    questions: plan.questions.map((one) => one.trim()).filter(Boolean),
     samples: plan.samples
       .filter((sample) => sample.name.trim())
       .map((sample) => ({ ...sample, name: sample.name.trim() })),

@@ -7,8 +7,10 @@ import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
 import { sentence, type Shapes } from '../../api/client';
 import { useLastTime, useRemark } from '../../api/hooks';
+import { RemarkPhoto } from '../../identity/RemarkPhoto';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
+import { TakePhoto } from '../../identity/TakePhoto';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
@@ -34,6 +36,7 @@ export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boo
             <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
               {one.title}: {one.always ? 'from now on' : 'this session'}
             </Box>
+            <RemarkPhoto bench={plan.benches[0]?.id} remark={one} />
           </Box>
           {mine && (
             <Button size="small" disabled={change.isPending} onClick={() => change.mutate({ end: one.id })}>
@@ -80,9 +83,18 @@ function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: Retu
   const [step, setStep] = useState(plan.steps[0]?.key ?? '');
   const [text, setText] = useState('');
   const [always, setAlways] = useState(false);
+  const [image, setImage] = useState('');
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    change.mutate({ step, text, always }, { onSuccess: () => setText('') });
+    change.mutate(
+      { step, text, always, image },
+      {
+        onSuccess: () => {
+          setText('');
+          setImage('');
+        },
+      },
+    );
   };
   return (
     <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 1.5, mt: 2 }}>
@@ -99,10 +111,22 @@ function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: Retu
         onChange={(event) => setText(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 300 } }}
       />
+      {image && (
+        <img
+          src={`data:image/jpeg;base64,${image}`}
+          alt="goes with the remark"
+          style={{ maxWidth: 168, borderRadius: 8 }}
+        />
+      )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <FormControlLabel
           label="In this method from now on"
           control={<Checkbox checked={always} onChange={(_, checked) => setAlways(checked)} />}
+        />
+        <TakePhoto
+          of=""
+          label={image ? 'Another photo' : 'With a photo'}
+          onTake={(_, taken) => setImage(taken)}
         />
         <Button type="submit" variant="outlined" disabled={!text.trim() || change.isPending}>
           Add the remark

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type ChangeEvent } from 'react';
-import { VerdictLine } from '../../identity/Verdict';
-import { smallPicture } from '../../queue/picture';
+import { VerdictLine } from './Verdict';
+import { smallPicture } from '../queue/picture';
 
 interface Props {
   /** What is to be seen on it; it becomes the caption. */
