@@ -1,5 +1,8 @@
 """The real server, killed; the real service worker: a bench opens, is written on, and sends it once all is back."""
 
+import os
+import signal
+import time
 from typing import ClassVar
 
 from playwright.sync_api import Browser, Page, expect
@@ -52,6 +55,43 @@ class WithoutServer(Served):
         texts = [one["text"] for one in answer if one["key"] == "note"]
         self.assertEqual(texts[-2:], ["The server is gone", "Still gone"])
         self.assertEqual(len([text for text in texts if "gone" in text]), 2)
+
+    def texts(self, page: Page) -> list[str]:
+        answer = page.evaluate("fetch('/api' + location.pathname + '/entries').then((r) => r.json())")
+        return [one["text"] for one in answer if one["key"] == "note"]
+
+    def test_with_the_database_killed_what_is_written_waits_and_is_sent_once(self) -> None:
+        page = self.at_the_bench()
+        os.kill(self.postmaster(), signal.SIGKILL)
+        self.noted(page, "No database")
+        expect(page.get_by_text("1 kept here")).to_be_visible()
+        page.reload()
+        expect(page.get_by_text("1 kept here")).to_be_visible()
+        self.noted(page, "Still none")
+        expect(page.get_by_text("2 kept here")).to_be_visible()
+        self.pg("start")
+        expect(page.get_by_text("All saved")).to_be_visible(timeout=60_000)
+        self.assertEqual(self.texts(page)[-2:], ["No database", "Still none"])
+
+    def test_an_hour_asleep_without_network(self) -> None:
+        page = self.at_the_bench()
+        page.clock.install()
+        page.reload()
+        expect(page.get_by_text("All saved")).to_be_visible()
+        page.context.set_offline(True)
+        self.noted(page, "Before sleep")
+        expect(page.get_by_text("1 kept here")).to_be_visible()
+        lid = page.context.new_cdp_session(page)
+        lid.send("Page.setWebLifecycleState", {"state": "frozen"})
+        time.sleep(1)
+        lid.send("Page.setWebLifecycleState", {"state": "active"})
+        page.clock.fast_forward("01:00:00")
+        self.noted(page, "After sleep")
+        expect(page.get_by_text("2 kept here")).to_be_visible()
+        page.context.set_offline(False)
+        page.clock.fast_forward("00:30")
+        expect(page.get_by_text("All saved")).to_be_visible(timeout=30_000)
+        self.assertEqual(self.texts(page)[-2:], ["Before sleep", "After sleep"])
 
     def test_who_signs_out_leaves_nothing_to_be_seen(self) -> None:
         page = self.at_the_bench()

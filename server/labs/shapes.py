@@ -270,8 +270,8 @@ class Arrangement:
 
 @dataclass(frozen=True, slots=True)
 class BoardLine:
-    """What may be written for the room: what is posted, by whom and when (empty: nothing yet), and the benches that have
-    one of their own. ``planned`` is what counts until then, of a bottle's label.
+    """What may be written for the room: what is posted, by whom and when (empty: nothing yet), and the benches that
+    have one of their own. ``planned`` is what counts until then, of a bottle's label.
     """
 
     key: str

@@ -7,6 +7,7 @@ from typing import Any
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import Binary, Name, Node
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.method.compute import mean_of
 from chromata_core.method.effects import Effect, example_sheet, slip_effects, what_if
@@ -78,10 +79,22 @@ class RoleOut:
 
 
 @dataclass(frozen=True, slots=True)
+class Difference:
+    """Readings of one place whose sum (``plus``) less that of others (``minus``) must be above zero; else ``sentence``.
+    What is optional and not read counts as zero.
+    """
+
+    plus: list[str]
+    minus: list[str]
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
 class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
     ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
     may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
+    ``differences`` are those that it is part of.
     """
 
     kind: str
@@ -98,6 +111,7 @@ class PartOut:
     often: str
     logged: str = ""
     room: bool = False
+    differences: list[Difference] = field(default_factory=list)
 
 
 @dataclass(frozen=True, slots=True)
@@ -219,7 +233,7 @@ def _option(option: Option) -> OptionOut:
 
 def parts_out(bound: Bound) -> list[PartOut]:
     """Readings and observations, in the order of the method."""
-    found = []
+    found, differences = [], _differences(bound)
     for key in dict.fromkeys(part.key for part in bound.method.readings):
         if (part := bound.part(key)) is None:
             continue
@@ -231,9 +245,39 @@ def parts_out(bound: Bound) -> list[PartOut]:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug
             beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
+            shared = [one for one in differences if part.key in (*one.plus, *one.minus)]
             found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
-                                 [], [], beside, _often(part), logged, part.room))  # fmt: skip
+                                 [], [], beside, _often(part), logged, part.room, shared))  # fmt: skip
     return found
+
+
+def _differences(bound: Bound) -> list[Difference]:
+    """What must be positive and is nothing but readings added and taken off."""
+    found = []
+    for quantity in bound.quantities:
+        signs = _signs(parse_formula(quantity.formula)) if quantity.positive else []
+        plus, minus = ([key for key, sign in signs if sign == wanted] for wanted in (1, -1))
+        if minus and _alike(bound, [key for key, _ in signs]):
+            found.append(Difference(plus, minus, quantity.positive))
+    return found
+
+
+def _signs(tree: Node, sign: int = 1) -> list[tuple[str, int]]:
+    """The terms of a sum of names with their signs; none where it is anything else."""
+    match tree:
+        case Name(key):
+            return [(key, sign)]
+        case Binary("+" | "-" as operator, left, right):
+            both = _signs(left, sign), _signs(right, sign if operator == "+" else -sign)
+            return [*both[0], *both[1]] if all(both) else []
+        case _:
+            return []
+
+
+def _alike(bound: Bound, keys: list[str]) -> bool:
+    """Whether these are single readings of one place and unit."""
+    read = {part.key: part for part in bound.readings if not isinstance(part, Series)}
+    return len({(read[key].scope, read[key].unit) if key in read else key for key in keys}) == 1
 
 
 def _often(reading: Reading) -> str:

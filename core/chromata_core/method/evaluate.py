@@ -196,8 +196,8 @@ def _readings(at: Context, trial: int | None, findings: list[Finding]) -> list[R
 def _reading(at: Context, slot: Slot, findings: list[Finding]) -> ReadingOut:
     bottle, part = at.bound.bottle(slot[0]), at.bound.part(slot[0])
     if bottle is not None:
-        label = Shown(at.bound.label_of(bottle), 0, bottle.unit)
-        return ReadingOut(bottle.key, bottle.label, None, None, label, "keep")
+        said = Shown(at.bound.label_of(bottle), 0, bottle.unit)
+        return ReadingOut(bottle.key, bottle.label, None, None, said, "keep")
     assert part is not None
     if isinstance(part, Observation):
         label = next(c.label for c in part.choices if c.key == at.bound.texts[slot])

@@ -1301,6 +1301,12 @@ export interface components {
             name: string;
             time_zone: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Difference: {
+            plus: string[];
+            minus: string[];
+            sentence: string;
+        };
         /**
          * @description * `rectangular` - rectangular
          *     * `triangular` - triangular
@@ -1882,6 +1888,7 @@ export interface components {
             often: string;
             logged: string;
             room: boolean;
+            differences: components["schemas"]["Difference"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Picture: {

@@ -5,6 +5,7 @@ import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Drawn } from '../../instruments/Drawn';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import type { Draft } from '../../queue/store';
 import { partOf, standing, toolOf, type Bench, type Task } from './hand';
 import { Entry } from './Entry';
 import { Keypad } from './Keypad';
@@ -18,12 +19,13 @@ interface Props {
   task: Task;
   colour: string;
   online: boolean;
+  pending: Draft[];
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
   onLetter: (letter: string) => boolean;
 }
 
 /** The reading in hand: what to read, the entry field, its verdict in one line, the drawn instrument. */
-export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }: Props) {
+export function ReadingInHand({ bench, task, colour, online, pending, onKeep, onLetter }: Props) {
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
   const field = useRef<HTMLInputElement>(null);
@@ -37,7 +39,7 @@ export function ReadingInHand({ bench, task, colour, online, onKeep, onLetter }:
   const tool = toolOf(bench, task.key);
   const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task.key);
   const before = standing(bench, task);
-  const verdict = useTry(bench, task, text);
+  const verdict = useTry(bench, task, text, pending);
   const ready =
     text.trim() !== '' && !verdict?.refused && (!before || task.kind === 'own' || reason.trim() !== '');
 

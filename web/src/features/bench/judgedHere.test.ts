@@ -1,11 +1,38 @@
 import { describe, expect, it } from 'vitest';
+import type { Draft } from '../../queue/store';
 import type { Bench } from './hand';
 import { judgedHere } from './judgedHere';
 
 const tool = { slug: 'burette', short: 'Burette 50 mL', low: '0', high: '50', unit: 'mL', decimals: 2 };
-const bench = { parts: [{ key: 'V', instrument: 'burette' }], instruments: [tool] } as unknown as Bench;
-const said = (text: string) => {
-  const verdict = judgedHere(bench, 'V', text);
+const delivered = {
+  plus: ['end', 'stop'],
+  minus: ['start', 'refilled'],
+  sentence: 'The end is not above the start.',
+};
+const part = (key: string, optional = false) => ({
+  key,
+  optional,
+  instrument: 'burette',
+  differences: key === 'V' ? [] : [delivered],
+});
+const task = (key: string, done = false) => ({
+  key,
+  trial: 1,
+  index: null,
+  step: 'run',
+  title: `Burette, ${key}`,
+  done,
+  optional: false,
+});
+const bench = {
+  parts: [part('V'), part('start'), part('end'), part('stop', true), part('refilled', true)],
+  instruments: [tool],
+  entries: [{ key: 'start', trial: 2, index: null, text: '20.00' }],
+  evaluation: { tasks: [task('start'), task('end'), { ...task('end'), trial: 2 }] },
+} as unknown as Bench;
+
+const said = (text: string, key = 'V', trial = 3, pending: Partial<Draft>[] = []) => {
+  const verdict = judgedHere(bench, { key, trial, index: null }, text, pending as Draft[]);
   return verdict && `${verdict.level} ${verdict.text}`;
 };
 
@@ -22,6 +49,24 @@ describe('without network', () => {
 
   it('says nothing of what only the server can read', () => {
     for (const text of ['', 'much', '21.78 mL', '1e1', '.', '2.1.7']) expect(said(text)).toBeNull();
-    expect(judgedHere(bench, 'other', '21.78')).toBeNull();
+    expect(said('21.78', 'other')).toBeNull();
+  });
+
+  it('knows which way a delivery runs, from what is on the record or waits', () => {
+    expect(said('19.40', 'end', 2)).toBe('look The end is not above the start.');
+    expect(said('20.00', 'end', 2)).toBe('look The end is not above the start.');
+    expect(said('41.30', 'end', 2)).toMatch(/^keep/);
+    expect(said('41.30', 'end', 2, [{ key: 'start', trial: 2, text: '45,10' }])).toMatch(/^look The end/);
+    const refilled = [
+      { key: 'stop', trial: 2, text: '49.00' },
+      { key: 'refilled', trial: 2, text: '1.00' },
+    ];
+    expect(said('3.20', 'end', 2, refilled)).toMatch(/^keep/);
+  });
+
+  it('knows what comes first in the step', () => {
+    expect(said('21.78', 'end', 1)).toBe('look Before it comes: Burette, start.');
+    expect(said('0.24', 'start', 1)).toMatch(/^keep/);
+    expect(said('21.78', 'end', 1, [{ key: 'start', trial: 1, text: '0.24' }])).toMatch(/^keep/);
   });
 });

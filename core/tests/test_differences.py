@@ -1,0 +1,50 @@
+"""What screens judge without the server: differences of readings that must be above zero.
+
+They are told from the declaration; here each is held against what the engine itself says of the same readings.
+"""
+
+from collections.abc import Iterator
+from dataclasses import replace
+from unittest import TestCase
+
+from chromata_core.method.describe import Difference, parts_out
+from chromata_core.method.effects import example_sheet
+from chromata_core.method.evaluate import evaluate
+from chromata_core.method.sheet import Sheet, bind
+from chromata_core.method.vocabulary import Method
+from chromata_core.methods.registry import methods
+
+
+def every_difference() -> Iterator[tuple[Method, Sheet, Difference]]:
+    for chosen in methods().values():
+        sheet = example_sheet(chosen)
+        told = [one for part in parts_out(bind(chosen, sheet)) for one in part.differences]
+        yield from ((chosen, sheet, one) for index, one in enumerate(told) if one not in told[:index])
+
+
+class Differences(TestCase):
+    def test_the_examples_keep_them(self) -> None:
+        for chosen, sheet, one in every_difference():
+            typed = bind(chosen, sheet).typed
+            for place in {slot[1:] for slot in typed if slot[0] in one.plus}:
+                total = sum(sign * typed[key, *place].value for keys, sign in ((one.plus, 1), (one.minus, -1))
+                            for key in keys if (key, *place) in typed)  # fmt: skip
+                with self.subTest(chosen.slug, place=place):
+                    self.assertGreater(total, 0)
+
+    def test_swapped_the_engine_says_the_same_sentence(self) -> None:
+        swapped = 0
+        for chosen, sheet, one in every_difference():
+            other = {one.plus[0]: one.minus[0], one.minus[0]: one.plus[0]}
+            if not all(any(given.key == key for given in sheet.given) for key in other):
+                continue
+            given = tuple(replace(entry, key=other.get(entry.key, entry.key)) for entry in sheet.given)
+            found = evaluate(chosen, replace(sheet, given=given))
+            with self.subTest(chosen.slug, sentence=one.sentence):
+                self.assertIn(one.sentence, [finding.what for finding in found.findings])
+            swapped += 1
+        self.assertGreaterEqual(swapped, 10)
+
+    def test_a_titration_is_among_them(self) -> None:
+        told = {chosen.slug for chosen, _, one in every_difference() if "V_start" in one.minus}
+        self.assertLessEqual({"acid-base-titration", "standardisation", "back-titration"}, told)
