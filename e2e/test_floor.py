@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase, done
+from e2e.browser import PHONE, BrowserCase, done
 from labs import actions
 from labs.tests.room import WHEN, entry, signed_in, titrate, write
 
@@ -88,12 +88,31 @@ class Board(BrowserCase):
         expect(floor.get_by_text("Own reading at bench 1.")).to_be_visible()
 
 
+class Phone(BrowserCase):
+    def test_walking_about(self) -> None:
+        titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "22.64"))
+        write(signed_in(self.neighbour), self.other_bench, entry("call", "Which flask?"))
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor", PHONE)
+        expect(floor.get_by_text("Bench 2 calls")).to_be_visible()
+        expect(floor.get_by_role("link", name="Bench 1")).to_have_count(0)
+        floor.get_by_role("button", name="Room", exact=True).click()
+        expect(floor.get_by_role("link", name="Bench 1")).to_contain_text("Sami")
+        self.assertLessEqual(floor.evaluate("document.documentElement.scrollWidth"), PHONE[0])
+        floor.get_by_role("button", name="To all").click()
+        floor.get_by_label("Message to every bench").fill("Ten minutes left")
+        floor.get_by_role("main").get_by_role("button", name="To all").click()
+        expect(floor.get_by_text("At every bench:")).to_be_visible()
+        floor.get_by_role("button", name="Go to").click()
+        floor.get_by_role("menuitem", name="Sections").click()
+        expect(floor.get_by_role("heading", name="Sections")).to_be_visible()
+
+
 class Queue(BrowserCase):
     def test_only_calls_are_shown_when_that_is_wanted(self) -> None:
         titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "22.64"))
         write(signed_in(self.neighbour), self.other_bench, entry("call", "Which flask?"))
         floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
-        needs = floor.get_by_role("complementary", name="Needs you now")
+        needs = floor.get_by_role("region", name="Needs you now")
         expect(needs.get_by_role("listitem")).to_have_count(2)
         needs.get_by_role("button", name="Calls").click()
         expect(needs.get_by_role("listitem")).to_have_count(1)

@@ -1,5 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
@@ -35,6 +38,8 @@ const PLACES = {
 export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode }) {
   const queries = useQueryClient();
   const [sure, setSure] = useState(false);
+  const phone = useMediaQuery('(max-width: 699px)');
+  const places = PLACES[me.role ?? 'student'];
   const unsent = useWaiting().data?.find((one) => one.id === me.id)?.count ?? 0;
   const leave = async () => {
     if (unsent > 0 && !sure) {
@@ -77,25 +82,7 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
         >
           <img src={mark} width={30} height={30} alt="" /> Chromata
         </Box>
-        <Box component="nav" aria-label="Views" sx={{ display: 'flex', flex: 1, flexWrap: 'wrap' }}>
-          {PLACES[me.role ?? 'student'].map(([to, name]) => (
-            <Button
-              key={to}
-              component={NavLink}
-              to={to}
-              end={to === '/'}
-              sx={{
-                color: ink.ink,
-                fontWeight: 400,
-                borderRadius: 0,
-                px: 1.25,
-                '&.active': { fontWeight: 700, boxShadow: `inset 0 -3px ${ink.link}` },
-              }}
-            >
-              {name}
-            </Button>
-          ))}
-        </Box>
+        {phone ? <PlacesMenu places={places} /> : <PlacesLine places={places} />}
         <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{me.name}</Box>
         <Button onClick={() => void leave()}>Sign out</Button>
       </Box>
@@ -112,6 +99,50 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
         </Box>
       )}
       {children}
+    </Box>
+  );
+}
+
+type Places = (typeof PLACES)[keyof typeof PLACES];
+
+function PlacesLine({ places }: { places: Places }) {
+  return (
+    <Box component="nav" aria-label="Views" sx={{ display: 'flex', flex: 1, flexWrap: 'wrap' }}>
+      {places.map(([to, name]) => (
+        <Button
+          key={to}
+          component={NavLink}
+          to={to}
+          end={to === '/'}
+          sx={{
+            color: ink.ink,
+            fontWeight: 400,
+            borderRadius: 0,
+            px: 1.25,
+            '&.active': { fontWeight: 700, boxShadow: `inset 0 -3px ${ink.link}` },
+          }}
+        >
+          {name}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function PlacesMenu({ places }: { places: Places }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  return (
+    <Box component="nav" aria-label="Views" sx={{ flex: 1 }}>
+      <Button aria-haspopup="menu" onClick={(event) => setAt(event.currentTarget)}>
+        Go to
+      </Button>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+        {places.map(([to, name]) => (
+          <MenuItem key={to} component={NavLink} to={to} onClick={() => setAt(null)}>
+            {name}
+          </MenuItem>
+        ))}
+      </Menu>
     </Box>
   );
 }

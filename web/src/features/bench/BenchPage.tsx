@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { useBench, useMe } from '../../api/hooks';
 import { Loaded } from '../../identity/Page';
+import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
 import type { Author } from '../../queue/store';
 import { useOutbox } from '../../queue/useOutbox';
@@ -166,7 +166,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
         </Box>
       </Box>
       {narrow ? (
-        <Parts part={part} onChoose={setPart} />
+        <Parts label="Parts of the bench" parts={PARTS} chosen={part} onChoose={setPart} />
       ) : (
         <BenchFooter bench={bench} task={task} onAsk={setAsking} />
       )}
@@ -185,34 +185,3 @@ const PARTS: [Part, string][] = [
   ['reading', 'Reading'],
   ['ledger', 'Ledger'],
 ];
-
-/** On a phone the three parts keep their places as three sheets. */
-function Parts({ part, onChoose }: { part: Part; onChoose: (part: Part) => void }) {
-  return (
-    <Box
-      component="nav"
-      aria-label="Parts of the bench"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: '1fr 1fr 1fr',
-        position: 'sticky',
-        bottom: 0,
-        bgcolor: ink.sheet,
-        borderTop: `1px solid ${ink.rule}`,
-        p: 0.5,
-        gap: 0.5,
-      }}
-    >
-      {PARTS.map(([key, name]) => (
-        <Button
-          key={key}
-          variant={part === key ? 'contained' : 'text'}
-          aria-pressed={part === key}
-          onClick={() => onChoose(key)}
-        >
-          {name}
-        </Button>
-      ))}
-    </Box>
-  );
-}
