@@ -1,6 +1,7 @@
 """Replicates and agreement rules beside Python's ``statistics`` and scipy, and Student's t beside printed tables."""
 
 import statistics
+from itertools import combinations
 from unittest import TestCase
 
 from hypothesis import given
@@ -50,6 +51,32 @@ class Agreement(TestCase):
         self.assertEqual(found.agree, max(chosen) - min(chosen) <= limit)
         if not found.agree:
             self.assertEqual(len(chosen), len(xs))
+
+    @given(
+        st.lists(st.integers(1, 40), min_size=2, max_size=7),
+        st.sampled_from(sorted(POLICIES)),
+        st.sampled_from([0.001, 0.02, 0.1, 0.3]),
+        st.integers(2, 3),
+    )
+    def test_as_if_every_set_were_tried(self, hundredths: list[int], policy: str, limit: float, needed: int) -> None:
+        xs = [20 + h / 100 for h in hundredths]
+        rule = POLICIES[policy]
+        sizes = range(len(xs), needed - 1, -1)
+        by_size = (
+            min(
+                (rule.measure(replicates([xs[i] for i in chosen])), chosen)
+                for chosen in combinations(range(len(xs)), n)
+            )
+            for n in sizes
+        )
+        best = next((chosen for measure, chosen in by_size if measure <= limit * (1 + 1e-9)), None)
+        found = agreement(xs, rule, limit, needed)
+        self.assertEqual((found.agree, found.members), (best is not None, best or tuple(range(len(xs)))))
+
+    def test_forty_trials_are_no_more_than_work(self) -> None:
+        """Every set of forty would be a million million of them."""
+        found = agreement([20 + 0.5 * n for n in range(40)], POLICIES["range"], 1.2)
+        self.assertEqual((found.agree, found.members), (True, (0, 1, 2)))
 
 
 class Band(TestCase):
