@@ -1,6 +1,6 @@
 """What comes in, checked; and core dataclasses as answers, their schema read off, so that no shape stands twice."""
 
-from dataclasses import asdict, fields
+from dataclasses import fields
 from functools import lru_cache
 from typing import Any
 
@@ -38,5 +38,5 @@ def asked(serializer: type[Serializer[Any]], request: Request) -> dict[str, Any]
 
 
 def answer(value: Any) -> Response:
-    """A dataclass, or a list of them, as JSON. ``asdict`` is enough: the core's answers are plain data already."""
-    return Response([asdict(item) for item in value] if isinstance(value, list) else asdict(value))
+    """A dataclass, or a list of them: the renderer takes them as they are."""
+    return Response(value)

@@ -168,7 +168,7 @@ WHITENOISE_IMMUTABLE_FILE_TEST = r"^/static/assets/.+-[\w-]{8}\.\w+$"
 REST_FRAMEWORK = {
     "DEFAULT_AUTHENTICATION_CLASSES": ["rest_framework.authentication.SessionAuthentication"],
     "DEFAULT_PERMISSION_CLASSES": ["rest_framework.permissions.IsAuthenticated"],
-    "DEFAULT_RENDERER_CLASSES": ["rest_framework.renderers.JSONRenderer"],
+    "DEFAULT_RENDERER_CLASSES": ["config.renderers.Json"],
     "DEFAULT_PARSER_CLASSES": ["config.parsers.Json"],
     "DEFAULT_SCHEMA_CLASS": "config.schema.WithRefusals",
     "DEFAULT_THROTTLE_CLASSES": ["config.throttles.PerPerson"],

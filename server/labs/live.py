@@ -2,24 +2,23 @@
 
 import hashlib
 from collections import Counter
+from dataclasses import replace
 from datetime import datetime, timedelta
-from functools import lru_cache
 
-from django.db.models import Count, Prefetch, prefetch_related_objects
 from django.utils import timezone
 
 from chromata_core.method.describe import parts_out, told_of_trials
-from chromata_core.method.evaluate import evaluate
 from chromata_core.method.finding import SEVERITY, Finding
 from chromata_core.method.options import active, resolve_options
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import VOID, Given, Sheet, bind
+from chromata_core.method.sheet import VOID, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from labs.arrangement import arrangement_of
 from labs.comparison import comparison_view
 from labs.declared import method_of
+from labs.desks import Desk, accepted_values, desks, with_accepted
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.remarks import last_held, remarks_on
@@ -27,7 +26,7 @@ from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Last
 from labs.term import session_card
 from notebook.board import board_lines, of_room
 from notebook.models import Entry
-from notebook.standing import given_of, sheet_with, standing, superseded
+from notebook.standing import standing, superseded
 from people.models import Person
 from stock.own import stock_of
 
@@ -35,39 +34,12 @@ _QUIET = timedelta(minutes=9)
 _LESSONS = 5
 
 
-def accepted_values(bench: Bench) -> dict[str, str]:
-    """The hidden values of the bench's sample. Only call this for people who may see them."""
-    return {hidden.key: hidden.text for hidden in bench.sample.hidden.all()} if bench.sample else {}
-
-
-def with_entries(bench: Bench) -> list[Entry]:
-    """The entries of ``bench`` in order, read once for everything that asks for ``bench.entries.all()``."""
-    prefetch_related_objects([bench], Prefetch("entries", Entry.objects.select_related("author")))
-    return list(bench.entries.all())
-
-
-def evaluation_of(bench: Bench, with_accepted: bool) -> Evaluation:
-    """What the core says of a bench, computed once for what stands on its sheet."""
-    accepted = tuple(sorted(accepted_values(bench).items())) if with_accepted else ()
-    # A plan may still change, and with it what its empty sheets are worth.
-    evaluated = _evaluated.__wrapped__ if bench.session.state == Session.State.PLANNED else _evaluated
-    return evaluated(bench.pk, bench.session.state, given_of(bench.entries.all()), accepted)
-
-
-@lru_cache(maxsize=1024)
-def _evaluated(
-    bench_id: int, state: str, given: tuple[Given, ...], accepted: tuple[tuple[str, str], ...]
-) -> Evaluation:
-    bench = Bench.objects.select_related("session__section").get(pk=bench_id)
-    return evaluate(method_of(bench.session), sheet_with(bench, given), dict(accepted))
-
-
 def bench_view(bench: Bench, person: Person) -> BenchView:
     """Everything a bench screen shows to ``person``."""
-    entries = with_entries(bench)
-    chosen = method_of(bench.session)
+    [desk] = desks([bench])
+    entries, chosen = desk.entries, method_of(bench.session)
     bound = bind(chosen, Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session)))
-    evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
+    evaluation = with_accepted(bench, desk.state) if may_see_accepted(person, bench.session) else desk.state
     return BenchView(
         id=bench.pk,
         number=bench.number,
@@ -104,15 +76,14 @@ def last_time(session: Session) -> LastTime:
     held = last_held(session)
     if held is None:
         return LastTime("", "", [])
-    benches = [(bench, with_entries(bench)) for bench in held.benches.select_related("session__section", "sample")]
-    written = [(bench, entries) for bench, entries in benches if entries]
+    benches = held.benches.select_related("session__section", "sample")
+    written = [desk for desk in desks(list(benches)) if desk.entries]
     examples: dict[str, str] = {}
     counted: Counter[str] = Counter()
-    for bench, entries in written:
-        found = {one.code: one.what for one in evaluation_of(bench, False).findings if one.level in ("repeat", "stop")}
-        found |= {
-            f"void {one.text}": f"Rejected: {one.text}" for one in entries if one.key == VOID and one.text != "no"
-        }
+    for desk in written:
+        found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
+        void = {one.text for one in desk.entries if one.key == VOID and one.text != "no"}
+        found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
         counted.update(found.keys())
         examples = found | examples
     lessons = [Lesson(examples[code], times, len(written)) for code, times in counted.most_common(_LESSONS)]
@@ -121,16 +92,14 @@ def last_time(session: Session) -> LastTime:
 
 def floor(session: Session, person: Person, projector: bool) -> Floor:
     """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
-    benches = list(
-        session.benches.prefetch_related("team", "entries__author", "sample__hidden").select_related(
-            "session__section", "sample"
-        )
-    )
+    benches = session.benches.prefetch_related("team", "sample__hidden").select_related("session__section", "sample")
     seen_accepted = may_see_accepted(person, session) and (session.released or not projector)
-    states = [(bench, evaluation_of(bench, seen_accepted)) for bench in benches]
-    tiles = [_tile(bench, state, states, seen_accepted, named=not projector) for bench, state in states]
+    room = desks(list(benches))
+    if seen_accepted:
+        room = [replace(desk, state=with_accepted(desk.bench, desk.state)) for desk in room]
+    tiles = [_tile(desk, room, seen_accepted, named=not projector) for desk in room]
     needs = (
-        [need for bench, state in states for need in _needs(bench, state)]
+        [need for desk in room for need in _needs(desk)]
         if session.state == Session.State.OPEN and not projector
         else []
     )
@@ -139,22 +108,22 @@ def floor(session: Session, person: Person, projector: bool) -> Floor:
     asked = active(chosen.quantities, resolve_options(chosen, session.options))
     whole = [q for q in asked if q.result and q.scope != "trial"]
     quantity = next(iter(whole), None) or next(q for q in asked if q.result)
-    comparison = _comparison(states, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
+    comparison = _comparison(room, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
     return Floor(
         session_card(session),
         quantity.label,
         quantity.unit,
         tiles,
         needs,
-        board_lines(benches),
+        board_lines([(desk.bench, desk.entries) for desk in room]),
         arrangement_of(session),
         comparison,
     )
 
 
-def _comparison(states: list[tuple[Bench, Evaluation]], key: str) -> ClassComparison | None:
+def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
     """What the class found. An accepted value was only given to evaluations of people who may see it."""
-    found = [(bench, r) for bench, state in states for r in state.results if r.key == key and r.trial is None]
+    found = [(desk.bench, r) for desk in room for r in desk.state.results if r.key == key and r.trial is None]
     results = [
         BenchResult(
             bench.number,
@@ -177,7 +146,6 @@ _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop":
 
 def floor_stamp(session: Session, person: Person, projector: bool) -> str:
     """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
-    benches = session.benches.annotate(written=Count("entries"))
     seen = [
         (
             person.pk,
@@ -190,7 +158,7 @@ def floor_stamp(session: Session, person: Person, projector: bool) -> str:
             session.minutes,
             session.section.name,
         ),
-        list(benches.values_list("pk", "number", "head", "written", "sample__label")),
+        list(session.benches.values_list("pk", "number", "head", "sample__label")),
         list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
         list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),
         arrangement_of(session).text,
@@ -206,13 +174,11 @@ def headline(state: Evaluation) -> ResultOut | None:
     return next(iter(whole), None) or next(reversed(of_trials), None)
 
 
-def _tile(
-    bench: Bench, state: Evaluation, everyone: list[tuple[Bench, Evaluation]], seen_accepted: bool, named: bool
-) -> FloorBench:  # fmt: skip
+def _tile(desk: Desk, room: list[Desk], seen_accepted: bool, named: bool) -> FloorBench:
+    bench, state, entries = desk.bench, desk.state, desk.entries
     result = headline(state)
-    peers = [found for b, s in everyone if b.sample_id == bench.sample_id and (found := headline(s))]
+    peers = [found for one in room if one.bench.sample_id == bench.sample_id and (found := headline(one.state))]
     true = accepted_values(bench).get(result.key) if result and seen_accepted else None
-    entries = list(bench.entries.all())
     call = _open_call(entries)
     return FloorBench(
         id=bench.pk,
@@ -257,8 +223,8 @@ def _open_call(entries: list[Entry]) -> Entry | None:
     return None if answered else call
 
 
-def _needs(bench: Bench, state: Evaluation) -> list[Need]:
-    entries = list(bench.entries.all())
+def _needs(desk: Desk) -> list[Need]:
+    bench, state, entries = desk.bench, desk.state, desk.entries
     seen = {entry.text for entry in entries if entry.key == "seen"}
     needs = [_need_of(bench, finding, finding.level, entries) for finding in state.findings if finding.level != "keep"]
     call = _open_call(entries)

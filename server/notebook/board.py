@@ -62,15 +62,14 @@ def of_room(entry: Entry) -> bool:
     return entry.author.teaches
 
 
-def board_lines(benches: list[Bench]) -> list[BoardLine]:
-    """What stands on the board now, and which benches read for themselves; their entries must be there."""
-    if not benches:
-        return []
-    return [_posted(line, benches) for line in of_the_room(benches[0])]
+def board_lines(written: list[tuple[Bench, list[Entry]]]) -> list[BoardLine]:
+    """What stands on the board now, and which benches read for themselves, from what was written at each."""
+    lines = of_the_room(written[0][0]) if written else []
+    found = [(bench, one) for bench, entries in written for one in standing(entries)] if lines else []
+    return [_posted(line, [(bench, one) for bench, one in found if one.key == line.key]) for line in lines]
 
 
-def _posted(line: BoardLine, benches: list[Bench]) -> BoardLine:
-    here = [(bench, one) for bench in benches for one in standing(bench.entries.all()) if one.key == line.key]
+def _posted(line: BoardLine, here: list[tuple[Bench, Entry]]) -> BoardLine:
     own = [bench.number for bench, one in here if not of_room(one)]
     posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
     if posted is None:

@@ -12,6 +12,11 @@ TALK = ("call", "message", "seen", "note", "photo")
 Place = tuple[str, int | None, int | None]
 
 
+def entries_of(bench: Bench) -> list[Entry]:
+    """Everything that was written at ``bench``, in order, as it is in the database now."""
+    return list(bench.entries.select_related("author"))
+
+
 def place(entry: Entry) -> Place:
     """Where an entry belongs on the sheet."""
     return (entry.key, entry.trial, entry.index)

@@ -13,13 +13,13 @@ from chromata_core.method.sheet import Bound, Given
 from chromata_core.method.vocabulary import Method, SubstanceOption
 from labs.comparison import comparison_view
 from labs.declared import method_of
-from labs.live import evaluation_of, with_entries
+from labs.desks import evaluation_of, with_accepted
 from labs.models import Bench
 from labs.policy import may_see_accepted
 from labs.term import session_card
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import given_of, sheet_with, superseded
+from notebook.standing import entries_of, given_of, sheet_with, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -28,10 +28,12 @@ _DRAWS = 20_000
 
 def report_of(bench: Bench, person: Person) -> Report:
     """The report as ``person`` may see it."""
-    entries = with_entries(bench)
+    entries = entries_of(bench)
     chosen = method_of(bench.session)
     worked = _worked(bench.pk, bench.session.state, given_of(entries))
-    evaluation = evaluation_of(bench, may_see_accepted(person, bench.session))
+    evaluation = evaluation_of(bench, entries)
+    if may_see_accepted(person, bench.session):
+        evaluation = with_accepted(bench, evaluation)
     return Report(
         bench_id=bench.pk,
         number=bench.number,

@@ -10,10 +10,10 @@ from rest_framework.views import APIView
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Working
-from labs.live import with_entries
 from labs.models import Bench
 from labs.policy import bench_for
 from notebook.models import Entry
+from notebook.standing import entries_of
 from people.policy import own_section, person_of
 from people.serializers import SlipsSerializer
 from reports.build import report_of
@@ -68,7 +68,7 @@ class ReportFile(APIView):
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:
         person = person_of(request)
         bench = bench_for(person, bench_id)
-        body, kind = _file(name, bench, with_entries(bench), report_of(bench, person))
+        body, kind = _file(name, bench, entries_of(bench), report_of(bench, person))
         filename = f"bench-{bench.number}-{name}"
         return HttpResponse(
             body, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{filename}"'}

@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from decimal import Decimal
+from functools import cached_property
 
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.method.compute import Computed
@@ -20,7 +21,7 @@ from chromata_core.uncertainty.columns import value_of
 Place = tuple[Quantity, int | None]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Context:
     """One sheet, bound and computed."""
 
@@ -57,11 +58,16 @@ class Context:
 
     def reading(self, key: str) -> Reading | None:
         """The reading called ``key``, None if these options have no such reading."""
-        return next((r for r in self.bound.readings if r.key == key), None)
+        part = self.bound.part(key)
+        return part if isinstance(part, Reading) else None
 
     def quantity(self, key: str) -> Quantity:
         """The quantity called ``key``."""
-        return next(q for q in self.bound.quantities if q.key == key)
+        return self._quantities[key]
+
+    @cached_property
+    def _quantities(self) -> dict[str, Quantity]:
+        return {quantity.key: quantity for quantity in self.bound.quantities}
 
     def instrument(self, key: str) -> Instrument:
         """The instrument that the reading ``key`` is made with."""
@@ -76,7 +82,7 @@ class Context:
     def value(self, key: str, trial: int | None) -> float | None:
         """A computed quantity in its declared unit, None if it cannot be computed yet."""
         column = self.computed.column(key, trial)
-        if column is None or not any(q.key == key for q in self.bound.quantities):
+        if column is None or key not in self._quantities:
             return None
         return unit(self.quantity(key).unit).from_si(value_of(column))
 

@@ -1,5 +1,6 @@
 """The engine's front door: a sheet in, everything the core has to say of it out."""
 
+from dataclasses import replace
 from math import inf, isfinite
 
 from chromata_core.formula.mathml import symbol_mathml
@@ -78,6 +79,21 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         own=_own(at),
         answers=[at.bound.texts.get((f"answer.{n}", None, None), "") for n in range(1, len(method.questions) + 1)],
         matrix=pair_matrix(at, findings),
+    )
+
+
+def held_against(method: Method, found: Evaluation, accepted: Accepted) -> Evaluation:
+    """``found`` with its results compared with ``accepted`` values, as if they had been given when it was evaluated."""
+    must_be_accepted(method, accepted)
+    quantities = {quantity.key: quantity for quantity in method.quantities if quantity.accepted}
+    return replace(
+        found,
+        results=[
+            replace(one, comparison=compared(quantities[one.key], one.value, one.expanded, accepted[one.key]))
+            if one.key in accepted
+            else one
+            for one in found.results
+        ],
     )
 
 

@@ -8,6 +8,7 @@ and the key of a number that stands on a bottle what its label says.
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from decimal import Decimal
+from functools import cached_property
 
 from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
@@ -71,7 +72,7 @@ class Sheet:
     opened: float | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Bound:
     """A sheet that fits its method: options resolved, readings understood, the parts that exist under these options."""
 
@@ -99,16 +100,17 @@ class Bound:
         for ``trial``, or for this ``row`` of a series.
         """
         if "{" in text:
-            for name, word in {**self.words, **self._planned(trial, row)}.items():
+            for name, word in {**self.words, **self._numbers, **self._planned(trial, row)}.items():
                 text = text.replace(f"{{{name}}}", word)
         return text
 
+    @cached_property
+    def _numbers(self) -> dict[str, str]:
+        numbers = [option for option in self.method.options if isinstance(option, NumberOption)]
+        return {option.key: f"{self.options[option.key]} {option.unit}".rstrip() for option in numbers}
+
     def _planned(self, trial: int | None, row: int | None) -> dict[str, str]:
-        planned = {
-            option.key: f"{self.options[option.key]} {option.unit}".rstrip()
-            for option in self.method.options
-            if isinstance(option, NumberOption)
-        }
+        planned: dict[str, str] = {}
         for option in self.lists:
             values, place = (
                 listed(option, self.options[option.key]),
@@ -120,7 +122,7 @@ class Bound:
         metals = (METALS[pair.plus], METALS[pair.minus]) if pair else ("one metal", "the other")
         return {**planned, **dict(zip(("plus", "minus"), metals, strict=True))} if self.pairs else planned
 
-    @property
+    @cached_property
     def pairs(self) -> list[MetalPair]:
         """The pairs of metals that plan the trials, none in most methods."""
         option = next((option for option in self.lists if isinstance(option, PairsOption)), None)
@@ -135,7 +137,7 @@ class Bound:
         """Whether this list plans trials; else it plans the rows of a series."""
         return option.key == self.method.trials.each
 
-    @property
+    @cached_property
     def lists(self) -> tuple[ListOption, ...]:
         """The options that plan a value for each trial."""
         return tuple(option for option in self.method.options if isinstance(option, ListOption))
@@ -158,16 +160,20 @@ class Bound:
         again = trial + (self.planned or 0)
         return again if trial < again <= self.most_trials else None
 
-    @property
+    @cached_property
     def parts(self) -> tuple[Reading | Observation, ...]:
         """Everything that is read or observed."""
         return (*self.readings, *self.observations)
+
+    @cached_property
+    def _by_key(self) -> dict[str, Reading | Observation]:
+        return {part.key: part for part in self.parts}
 
     def wanted(self, reading: Reading, trial: int | None) -> bool:
         """Whether ``reading`` has to be made: always, or for an optional one, once the one it follows was made."""
         return not reading.optional or (reading.follows, trial, None) in self.typed
 
-    @property
+    @cached_property
     def bottles(self) -> tuple[NumberOption, ...]:
         """What stands on bottles and may be written for the room."""
         return bottles(self.method, self.options)
@@ -183,7 +189,7 @@ class Bound:
 
     def part(self, key: str) -> Reading | Observation | None:
         """The reading or observation called ``key``."""
-        return next((part for part in self.parts if part.key == key), None)
+        return self._by_key.get(key)
 
     def number(self, option: str) -> Decimal:
         """The value of a number option, in its unit."""

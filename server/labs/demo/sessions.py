@@ -11,8 +11,9 @@ from labs.declared import method_of
 from labs.demo.hours import at_work
 from labs.demo.pasts import make_pasts
 from labs.demo.writing import Pen
-from labs.live import evaluation_of
+from labs.desks import evaluation_of
 from labs.models import Bench, Session
+from notebook.standing import entries_of
 from people.models import Person, Section
 
 _SLUG = "acid-base-titration"
@@ -85,7 +86,7 @@ def _finished(bench: Bench, start: datetime, true: float, seed: int) -> None:
 def _worked(bench: Bench, forgot_dilution: bool) -> str:
     """The team's own answer: what its readings give, or the same with the dilution left out."""
     bench.refresh_from_db()
-    result = evaluation_of(bench, with_accepted=False).results[0]
+    result = evaluation_of(bench, entries_of(bench)).results[0]
     value = result.value / 10 if forgot_dilution else result.value
     return f"{value:.4g}"
 

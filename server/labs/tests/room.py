@@ -9,11 +9,14 @@ from django.contrib.auth.hashers import make_password
 from django.test import Client, SimpleTestCase, TestCase
 
 from chromata_core.method.effects import example_sheet
+from chromata_core.method.outcome import Evaluation
 from chromata_core.methods.registry import method
 from config.throttles import PerPerson, Trying, Working, Writing
 from labs import actions
+from labs.desks import evaluation_of, with_accepted
 from labs.models import Bench, Session
 from notebook.seals import RecordCheck, check_record
+from notebook.standing import entries_of
 from people.models import Person, Role, Section
 
 WHEN = datetime(2026, 3, 2, 9, tzinfo=UTC)
@@ -106,6 +109,12 @@ def titrate(client: Client, bench: Bench, *trials: tuple[str, str]) -> None:
     for number, (start, end) in enumerate(trials, 1):
         entries += [entry("V_start", start, number), entry("end_point", "held", number), entry("V_end", end, number)]
     assert all(kept["kept"] for kept in write(client, bench, *entries))
+
+
+def evaluated(bench: Bench, accepted: bool = False) -> Evaluation:
+    """What the core says of what was written at ``bench``, beside its hidden values if they are wanted."""
+    found = evaluation_of(bench, entries_of(bench))
+    return with_accepted(bench, found) if accepted else found
 
 
 def record(bench: Bench) -> RecordCheck:

@@ -9,9 +9,10 @@ from django.utils import timezone
 
 from experiments.actions import latest, looked_at
 from experiments.models import Experiment
-from labs.live import accepted_values, evaluation_of, floor
+from labs.desks import accepted_values
+from labs.live import floor
 from labs.models import Bench, Session
-from labs.tests.room import record
+from labs.tests.room import evaluated, record
 from people.models import Person, Role
 from stock.models import Calibration
 
@@ -37,7 +38,7 @@ class Demo(TestCase):
     def test_every_past_bench_is_finished_and_whole(self) -> None:
         for bench in Bench.objects.filter(session__state="closed").exclude(session__method="acid-base-titration"):
             with self.subTest(bench.session.title, bench=bench.number):
-                self.assertEqual(evaluation_of(bench, with_accepted=True).hand.kind, "finished")
+                self.assertEqual(evaluated(bench, accepted=True).hand.kind, "finished")
                 self.assertTrue(record(bench).whole)
         self.assertEqual(Calibration.objects.count(), 1)
 
@@ -46,7 +47,7 @@ class Demo(TestCase):
         for slug, key, most in (("gas-eudometer", "R_mean", 1.5), ("heat-of-fusion", "H", 3), ("beer-lambert", "c", 4)):
             errors = {}
             for bench in Session.objects.get(method=slug).benches.all():
-                result = next(r for r in evaluation_of(bench, with_accepted=True).results if r.key == key)
+                result = next(r for r in evaluated(bench, accepted=True).results if r.key == key)
                 assert result.comparison
                 errors[bench.number] = result.comparison.percent_error
             troubled = {3, 7} if slug == "gas-eudometer" else set()
@@ -64,11 +65,11 @@ class Demo(TestCase):
 
     def test_one_bad_contact_and_one_slow_hand_stand_apart(self) -> None:
         for bench in Session.objects.get(method="voltaic-cells").benches.all():
-            codes = {finding.code for finding in evaluation_of(bench, with_accepted=True).findings}
+            codes = {finding.code for finding in evaluated(bench, accepted=True).findings}
             self.assertEqual("bad-contact" in codes, bench.number == 4, bench.number)
         errors = {}
         for bench in Session.objects.get(method="rate-temperature").benches.all():
-            energy = next(r for r in evaluation_of(bench, with_accepted=True).results if r.key == "E_a")
+            energy = next(r for r in evaluated(bench, accepted=True).results if r.key == "E_a")
             assert energy.comparison
             errors[bench.number] = energy.comparison.percent_error
         self.assertLess(errors.pop(2), -10)
@@ -79,7 +80,7 @@ class Demo(TestCase):
         session = Session.objects.get(method="hydrate")
         errors = {}
         for bench in session.benches.all():
-            x = next(r for r in evaluation_of(bench, with_accepted=True).results if r.key == "x")
+            x = next(r for r in evaluated(bench, accepted=True).results if r.key == "x")
             assert x.comparison
             errors[bench.number] = abs(x.comparison.percent_error)
         self.assertGreater(errors.pop(6), 3)
@@ -90,7 +91,7 @@ class Demo(TestCase):
         session = Session.objects.get(state="closed", method="acid-base-titration")
         within, errors = 0, []
         for bench in session.benches.all():
-            result = evaluation_of(bench, with_accepted=True).results[0]
+            result = evaluated(bench, accepted=True).results[0]
             assert result.comparison
             within += result.comparison.within
             errors.append(result.comparison.percent_error)

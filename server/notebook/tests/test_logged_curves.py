@@ -8,9 +8,8 @@ import jcamp
 
 from chromata_core.methods.registry import method
 from labs import actions
-from labs.live import evaluation_of
 from labs.models import Bench
-from labs.tests.room import WHEN, Room, entry, write
+from labs.tests.room import WHEN, Room, entry, evaluated, write
 
 POTENTIOMETRIC = method("potentiometric-titration")
 
@@ -34,7 +33,7 @@ class LoggedCurve(Room):
         write(self.as_(self.student), self.iron, entry("m_before", "15.3310", 1), entry("m_after", "14.5173", 1))
         self.assertEqual(self.send("\n".join(map(",".join, self.points()))).status_code, 200)
         self.iron.refresh_from_db()
-        purity = next(r for r in evaluation_of(self.iron, with_accepted=False).results if r.key == "w")
+        purity = next(r for r in evaluated(self.iron).results if r.key == "w")
         self.assertAlmostEqual(purity.value, 98.2, delta=0.1)
         self.assertEqual(self.iron.entries.filter(key__in=("V", "E")).count(), 52)
 
@@ -74,7 +73,7 @@ class LoggedCurve(Room):
         self.assertEqual(self.as_(self.student).post(path, body, "application/json").status_code, 200)
         self.assertLessEqual(bench.entries.filter(key="lam").count(), 60)
         bench.refresh_from_db()
-        found = evaluation_of(bench, with_accepted=False)
+        found = evaluated(bench)
         peak = next(q.value for q in found.quantities if q.key == "lam_max")
         self.assertEqual(peak, 523)
         height = max(float(e.text) for e in bench.entries.filter(key="A_lam"))

@@ -8,9 +8,8 @@ from chromata_core.method.evaluate import evaluate
 from chromata_core.method.sheet import Sheet
 from chromata_core.methods.registry import method
 from labs import actions
-from labs.live import evaluation_of
 from labs.models import Bench
-from labs.tests.room import WHEN, Room, filled
+from labs.tests.room import WHEN, Room, evaluated, filled
 from notebook.standing import sheet_of
 
 
@@ -45,7 +44,7 @@ class Stock(Room):
 
     def test_a_standardised_titrant_carries_its_uncertainty(self) -> None:
         bench = filled(self.section, "standardisation")
-        found = evaluation_of(bench, with_accepted=False).results[0]
+        found = evaluated(bench).results[0]
         solution = self.store(bench, "Acid, jug 2").json()["solutions"][0]
         self.assertAlmostEqual(float(solution["concentration"]), found.value, places=5)
         self.assertAlmostEqual(float(solution["limit"]), found.expanded, places=5)
