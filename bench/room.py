@@ -1,6 +1,6 @@
 """A room of 48 benches at work while three floors look on; then all come back at once from an hour without network.
 
-bin/bench room            against a demo that runs: URL=http://127.0.0.1:8000, SECONDS=60
+bin/bench room            against a demo that runs: URL=http://127.0.0.1:8000, SECONDS=60, BENCHES=48, EVERY=2
 Everything is made through the API: a section, its people, their PINs, the session.
 """
 
@@ -18,8 +18,11 @@ import requests
 
 URL = os.environ.get("URL", "http://127.0.0.1:8000")
 SECONDS = float(os.environ.get("SECONDS", "60"))
-BENCHES, FLOORS, WAITING = 48, 3, 30
-EVERY, LOOK = 2.0, 1.5  # seconds between two entries of a bench, and between two looks at the floor
+BENCHES, FLOORS, WAITING = int(os.environ.get("BENCHES", "48")), 3, 30
+EVERY, LOOK = (
+    float(os.environ.get("EVERY", "2")),
+    1.5,
+)  # seconds between two entries of a bench, and between two looks at the floor
 
 times: dict[str, list[float]] = defaultdict(list)
 
@@ -89,13 +92,18 @@ def at_once(works: Sequence[Callable[[], object]]) -> float:
 
 
 def working(student: Visitor, bench: int, first: float, until: float) -> None:
-    """Writes an entry every two seconds and reads the bench again, as the screen does."""
+    """Types and writes an entry every two seconds, and looks at the bench every four, as the screen does: the answer to
+    what is written is the bench as it then stands.
+    """
     sleep(first)
-    written = readings()
-    while perf_counter() < until:
-        begun = perf_counter()
-        student.ask("POST", f"benches/{bench}/entries", {"entries": [next(written)]}, "write")
-        student.ask("GET", f"benches/{bench}", called="bench")
+    for place, written in enumerate(readings()):
+        if (begun := perf_counter()) > until:
+            break
+        typed = {key: written[key] for key in ("key", "text", "trial")}
+        student.ask("POST", f"benches/{bench}/try", typed, "try")
+        student.ask("POST", f"benches/{bench}/entries", {"entries": [written]}, "write")
+        if place % 2:
+            student.ask("GET", f"benches/{bench}", called="bench")
         sleep(max(0.0, EVERY - (perf_counter() - begun)))
 
 

@@ -1,14 +1,16 @@
 """Benches with what was written at them and what the core says of it, read again only where something was written.
 
 A bench's ``head`` is the seal of its last entry, so it names all its entries: what one process has read and computed
-under a head stays true. Records are verified and reported from the database itself, never from here.
+under a head stays true as long as they are there, which is counted. Records are verified and reported from the database
+itself, never from here.
 """
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import lru_cache, reduce
+from operator import or_
 
-from django.db.models import Prefetch, prefetch_related_objects
+from django.db.models import Count, Q
 
 from chromata_core.method.evaluate import evaluate, held_against
 from chromata_core.method.outcome import Evaluation
@@ -43,12 +45,51 @@ class Desk:
 
 def desks(benches: Sequence[Bench]) -> list[Desk]:
     """``benches`` as they stand now; what was written since the last look is read in one query."""
-    known = {bench.pk: kept for bench in benches if (kept := _seen.get(bench.pk)) and _holds(bench, kept)}
+    there = dict(Entry.objects.filter(bench__in=benches).order_by().values_list("bench").annotate(Count("pk")))
+    known = {
+        bench.pk: kept
+        for bench in benches
+        if (kept := _seen.get(bench.pk)) and _holds(bench, kept) and there.get(bench.pk, 0) == len(kept.entries)
+    }
     stale = [bench for bench in benches if bench.pk not in known]
-    prefetch_related_objects(stale, Prefetch("entries", Entry.objects.select_related("author")))
+    written = _written(stale)
     for bench in stale:
-        known[bench.pk] = _remember(bench, list(bench.entries.all()))
+        entries = written[bench.pk]
+        # Fewer than were remembered: something is gone from the middle of the record.
+        whole = entries if len(entries) == there.get(bench.pk, 0) else _all_of(bench.pk)
+        known[bench.pk] = _remember(bench, whole)
     return [Desk(bench, known[bench.pk].entries, known[bench.pk].state) for bench in benches]
+
+
+def entries_at(bench: Bench) -> list[Entry]:
+    """What was written at ``bench``, whose row is locked, for who adds to it. Its end is the database's own."""
+    return _written([bench])[bench.pk]
+
+
+def _written(benches: Sequence[Bench]) -> dict[int, list[Entry]]:
+    """The entries of ``benches``: those remembered, and what was added behind them. All are read again where what is
+    remembered is not what stands before that.
+    """
+    before = {bench.pk: kept.entries if (kept := _seen.get(bench.pk)) else [] for bench in benches}
+    # The last one remembered is read too: it must still be there as it was.
+    wanted = [Q(bench=key, sequence__gte=entries[-1].sequence if entries else 0) for key, entries in before.items()]
+    added: dict[int, list[Entry]] = {bench.pk: [] for bench in benches}
+    found = Entry.objects.filter(reduce(or_, wanted)).select_related("author") if wanted else ()
+    for entry in found:
+        added[entry.bench_id].append(entry)
+    return {key: _joined(key, entries, added[key]) for key, entries in before.items()}
+
+
+def _joined(bench_id: int, before: list[Entry], added: list[Entry]) -> list[Entry]:
+    if not before:
+        return added
+    if added and added[0].hash == before[-1].hash:
+        return [*before[:-1], *added]
+    return _all_of(bench_id)
+
+
+def _all_of(bench_id: int) -> list[Entry]:
+    return list(Entry.objects.filter(bench=bench_id).select_related("author"))
 
 
 def _holds(bench: Bench, kept: _Kept) -> bool:

@@ -5,6 +5,7 @@ from collections import Counter
 from dataclasses import replace
 from datetime import datetime, timedelta
 
+from django.db.models import Count
 from django.utils import timezone
 
 from chromata_core.method.describe import parts_out, told_of_trials
@@ -13,7 +14,7 @@ from chromata_core.method.options import active, resolve_options
 from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
 from chromata_core.method.sheet import VOID, Sheet, bind
 from chromata_core.quantity.typed import parse_reading
-from chromata_core.statistics.class_band import class_band
+from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from labs.arrangement import arrangement_of
 from labs.comparison import comparison_view
@@ -92,12 +93,13 @@ def last_time(session: Session) -> LastTime:
 
 def floor(session: Session, person: Person, projector: bool) -> Floor:
     """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
-    benches = session.benches.prefetch_related("team", "sample__hidden").select_related("session__section", "sample")
+    benches = session.benches.prefetch_related("team", "sample__hidden").select_related("sample")
     seen_accepted = may_see_accepted(person, session) and (session.released or not projector)
     room = desks(list(benches))
     if seen_accepted:
         room = [replace(desk, state=with_accepted(desk.bench, desk.state)) for desk in room]
-    tiles = [_tile(desk, room, seen_accepted, named=not projector) for desk in room]
+    bands = _bands(room, seen_accepted)
+    tiles = [_tile(desk, bands[desk.bench.sample_id], named=not projector) for desk in room]
     needs = (
         [need for desk in room for need in _needs(desk)]
         if session.state == Session.State.OPEN and not projector
@@ -146,6 +148,7 @@ _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop":
 
 def floor_stamp(session: Session, person: Person, projector: bool) -> str:
     """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
+    benches = session.benches.annotate(written=Count("entries"))
     seen = [
         (
             person.pk,
@@ -158,7 +161,7 @@ def floor_stamp(session: Session, person: Person, projector: bool) -> str:
             session.minutes,
             session.section.name,
         ),
-        list(session.benches.values_list("pk", "number", "head", "sample__label")),
+        list(benches.values_list("pk", "number", "head", "written", "sample__label")),
         list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
         list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),
         arrangement_of(session).text,
@@ -174,11 +177,23 @@ def headline(state: Evaluation) -> ResultOut | None:
     return next(iter(whole), None) or next(reversed(of_trials), None)
 
 
-def _tile(desk: Desk, room: list[Desk], seen_accepted: bool, named: bool) -> FloorBench:
+def _bands(room: list[Desk], seen_accepted: bool) -> dict[int | None, Band | None]:
+    """Where results of each sample are expected: about its accepted value for who may see it, else about its median."""
+    found: dict[int | None, Band | None] = {}
+    for sample in {desk.bench.sample_id for desk in room}:
+        same = [desk for desk in room if desk.bench.sample_id == sample]
+        peers = [result for desk in same if (result := headline(desk.state))]
+        accepted = accepted_values(same[0].bench) if seen_accepted else {}
+        true = next((accepted[one.key] for one in peers if one.key in accepted), None)
+        found[sample] = class_band(
+            [p.value for p in peers], [p.expanded for p in peers], _number(true) if true else None
+        )
+    return found
+
+
+def _tile(desk: Desk, band: Band | None, named: bool) -> FloorBench:
     bench, state, entries = desk.bench, desk.state, desk.entries
     result = headline(state)
-    peers = [found for one in room if one.bench.sample_id == bench.sample_id and (found := headline(one.state))]
-    true = accepted_values(bench).get(result.key) if result and seen_accepted else None
     call = _open_call(entries)
     return FloorBench(
         id=bench.pk,
@@ -190,7 +205,7 @@ def _tile(desk: Desk, room: list[Desk], seen_accepted: bool, named: bool) -> Flo
         result=result.shown if result else None,
         value=result.value if result else None,
         expanded=result.expanded if result else None,
-        band=class_band([p.value for p in peers], [p.expanded for p in peers], _number(true) if true else None),
+        band=band,
         trials=[_trial(bench, trial) for trial in state.trials],
         last_at=_iso(max(entry.written_at for entry in entries)) if entries else None,
         level=max((f.level for f in state.findings), key=lambda level: SEVERITY[level], default="keep"),

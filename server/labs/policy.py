@@ -48,10 +48,10 @@ def benches_for(person: Person) -> QuerySet[Bench]:
 
 def bench_for(person: Person, bench_id: int) -> Bench:
     """A bench to work on; Http404 for any other, so that nobody learns that it exists."""
-    found = benches_for(person).filter(pk=bench_id).first()
-    if found is None:
-        raise Http404
-    return found
+    try:
+        return benches_for(person).get(pk=bench_id)
+    except Bench.DoesNotExist:
+        raise Http404 from None
 
 
 def may_see_accepted(person: Person, session: Session) -> bool:

@@ -15,7 +15,7 @@ from chromata_core.statistics.class_comparison import ClassComparison
 
 @dataclass(frozen=True, slots=True)
 class SessionCard:
-    """A session as one line of the term. ``lacks`` says what it still needs before it can open."""
+    """A session by name, place and state."""
 
     id: int
     title: str
@@ -28,6 +28,12 @@ class SessionCard:
     starts_at: str
     minutes: int
     released: bool
+
+
+@dataclass(frozen=True, slots=True)
+class SessionLine(SessionCard):
+    """A session as one line of the term. ``lacks`` says what it still needs before it can open."""
+
     benches: int
     students: int
     lacks: list[str]
@@ -148,7 +154,7 @@ class SessionPlan:
     ``log`` has the latest first.
     """
 
-    card: SessionCard
+    card: SessionLine
     draft: PlanDraft
     log: list[Done]
     options: list[OptionChosen]

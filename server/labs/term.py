@@ -1,5 +1,7 @@
 """Sessions in the order of the term, and what each still lacks."""
 
+from dataclasses import fields
+
 from django.utils import timezone
 
 from chromata_core.instruments.catalogue import instrument
@@ -20,6 +22,7 @@ from labs.shapes import (
     PlanDraft,
     SampleGiven,
     SessionCard,
+    SessionLine,
     SessionPlan,
     StudentPlace,
 )
@@ -31,7 +34,7 @@ _LOG = 60  # deeds
 
 
 def session_card(session: Session) -> SessionCard:
-    """A session as one line of the term."""
+    """A session by name, place and state."""
     chosen = method_of(session)
     return SessionCard(
         id=session.pk,
@@ -45,6 +48,14 @@ def session_card(session: Session) -> SessionCard:
         starts_at=session.starts_at.isoformat(),
         minutes=session.minutes,
         released=session.released,
+    )
+
+
+def session_line(session: Session) -> SessionLine:
+    """A session as one line of the term."""
+    card = session_card(session)
+    return SessionLine(
+        **{field.name: getattr(card, field.name) for field in fields(card)},
         benches=session.benches.count(),
         students=session.benches.filter(team__isnull=False).values("team").distinct().count(),
         lacks=lacking(session),
@@ -75,7 +86,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     tools = [(label, (own.get(slug) or instrument(slug)).short) for label, slug in slugs]
     benches = session.benches.prefetch_related("team").select_related("sample")
     return SessionPlan(
-        card=session_card(session),
+        card=session_line(session),
         draft=PlanDraft(
             session.section_id,
             list(session.guests.values_list("pk", flat=True)),

@@ -40,9 +40,9 @@ from labs.serializers import (
     StateSerializer,
     TeamsSerializer,
 )
-from labs.shapes import Arrangement, BenchPlace, BenchView, Floor, LastTime, SessionCard, SessionPlan
+from labs.shapes import Arrangement, BenchPlace, BenchView, Floor, LastTime, SessionLine, SessionPlan
 from labs.teams import deal_teams, set_teams
-from labs.term import session_card, session_plan
+from labs.term import session_line, session_plan
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
 from stock.own import instruments_of
@@ -96,10 +96,10 @@ class PlanPreview(APIView):
 class Sessions(APIView):
     """The sessions of my sections in the order of the term."""
 
-    @extend_schema(operation_id="sessions", responses=shape(SessionCard)(many=True))
+    @extend_schema(operation_id="sessions", responses=shape(SessionLine)(many=True))
     def get(self, request: Request) -> Response:
         found = sessions_for(person_of(request)).select_related("section").order_by("starts_at")
-        return answer([session_card(session) for session in found])
+        return answer([session_line(session) for session in found])
 
     @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
     @transaction.atomic
@@ -214,14 +214,14 @@ class RoomView(APIView):
 class Minutes(APIView):
     """How long a session is."""
 
-    @extend_schema(operation_id="set_minutes", request=MinutesSerializer, responses=shape(SessionCard))
+    @extend_schema(operation_id="set_minutes", request=MinutesSerializer, responses=shape(SessionLine))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
         session, minutes = own_session_for(person, session_id), asked(MinutesSerializer, request)["minutes"]
         actions.extend_session(session, minutes)
         actions.note(session, person, f"made it {minutes} minutes long")
-        return answer(session_card(session))
+        return answer(session_line(session))
 
 
 class Teams(APIView):
@@ -301,7 +301,7 @@ _ACTIONS: dict[str, tuple[Callable[[Session], None], str]] = {
 class SessionState(APIView):
     """Opens, closes, reopens or cancels a session, releases its results or takes that back."""
 
-    @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionCard))
+    @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionLine))
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
         person = person_of(request)
@@ -309,7 +309,7 @@ class SessionState(APIView):
         act, what = _ACTIONS[asked(StateSerializer, request)["action"]]
         act(session)
         actions.note(session, person, what)
-        return answer(session_card(session))
+        return answer(session_line(session))
 
 
 class FloorNow(APIView):

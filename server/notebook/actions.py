@@ -13,6 +13,7 @@ from django.utils import timezone
 from chromata_core.errors import ChromataError
 from chromata_core.method.sheet import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
+from labs.desks import entries_at
 from labs.models import Bench, Session
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
@@ -59,14 +60,16 @@ def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
 
     The bench is locked first and everything is looked at under the lock: closing a session waits for the same one.
     """
-    bench = Bench.objects.select_for_update().get(pk=bench.pk)
-    record = _Record(bench, author)
-    known = {entry.id: entry for entry in Entry.objects.filter(id__in=[draft.id for draft in drafts])}
+    locked = Bench.objects.select_for_update().get(pk=bench.pk)
+    locked.session = bench.session
+    locked.session.refresh_from_db(fields=["state"])  # it may have closed since ``bench`` was read
+    record = _Record(locked, author)
+    known = {entry.id: entry for entry in record.entries}
     answers: list[Kept] = []
     for draft in drafts:
         again = known.get(draft.id)
         if again is not None:
-            problem = "" if again.bench_id == bench.pk and _same(again, draft) else _ELSEWHERE
+            problem = "" if _same(again, draft) else _ELSEWHERE
         else:
             problem = record.problem(draft) or record.append(draft)
             known.update({draft.id: record.entries[-1]} if not problem else {})
@@ -86,7 +89,7 @@ class _Record:
 
     def __init__(self, bench: Bench, author: Person) -> None:
         self.bench, self.author = bench, author
-        self.entries = list(bench.entries.order_by("sequence"))
+        self.entries = entries_at(bench)
         self.here = {place(entry): entry for entry in standing(self.entries)}
         self.said = Counter(entry.key for entry in self.entries if entry.key in TALK)
         self.added = 0

@@ -61,14 +61,6 @@ class BatchSerializer(serializers.Serializer[Any]):
     entries = Drafts(max_length=_LONGEST_BATCH)
 
 
-class KeptSerializer(serializers.Serializer[Any]):
-    """What became of one entry; ``id`` as it was sent."""
-
-    id = serializers.CharField(allow_blank=True)
-    kept = serializers.BooleanField()
-    problem = serializers.CharField(allow_blank=True)
-
-
 class BoardSerializer(serializers.Serializer[Any]):
     """A reading for the whole room."""
 

@@ -16,6 +16,7 @@ from config.errors import Refused
 from config.throttles import Trying, Writing
 from labs.actions import note
 from labs.declared import method_of
+from labs.live import bench_view
 from labs.policy import bench_for, session_for
 from labs.remarks import remarks_on
 from notebook.actions import Draft, Kept, write
@@ -27,9 +28,9 @@ from notebook.serializers import (
     BoardSerializer,
     CurveSerializer,
     EntrySerializer,
-    KeptSerializer,
     TrySerializer,
 )
+from notebook.shapes import Written
 from notebook.standing import sheet_of
 from people.policy import person_of
 
@@ -46,7 +47,7 @@ class Entries(APIView):
         entries = bench.entries.select_related("author").order_by("sequence")
         return Response(EntrySerializer(entries, many=True).data)
 
-    @extend_schema(operation_id="write", request=BatchSerializer, responses=KeptSerializer(many=True))
+    @extend_schema(operation_id="write", request=BatchSerializer, responses=shape(Written))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
         said = asked(BatchSerializer, request)
@@ -55,7 +56,8 @@ class Entries(APIView):
         judged = said["entries"]
         kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
         answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
-        return Response(KeptSerializer(answers, many=True).data)
+        bench.refresh_from_db(fields=["head"])
+        return answer(Written(answers, bench_view(bench, person_of(request))))
 
 
 class Board(APIView):
@@ -77,12 +79,12 @@ class Curve(APIView):
     throttle_classes = (Writing,)
     largest_body = 450_000
 
-    @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=KeptSerializer(many=True))
+    @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=shape(Kept)(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
         bench = bench_for(person_of(request), bench_id)
         said = asked(CurveSerializer, request)
         kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
-        return Response(KeptSerializer(kept, many=True).data)
+        return answer(kept)
 
 
 class PhotoFile(APIView):

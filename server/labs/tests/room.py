@@ -99,7 +99,7 @@ def write(client: Client, bench: Bench, *entries: dict[str, Any]) -> list[dict[s
     """Sends entries; the answers."""
     answer = client.post(f"/api/benches/{bench.pk}/entries", {"entries": list(entries)}, "application/json")
     assert answer.status_code == 200, answer.content
-    found: list[dict[str, Any]] = answer.json()
+    found: list[dict[str, Any]] = answer.json()["kept"]
     return found
 
 

@@ -264,7 +264,7 @@ export function useWriteAt(sessionId: number) {
         reason: '',
         image: '',
       }));
-      const kept = await said(
+      const { kept } = await said(
         api.POST('/api/benches/{bench_id}/entries', {
           params: { path: { bench_id: bench } },
           body: { entries },

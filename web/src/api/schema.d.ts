@@ -1648,7 +1648,7 @@ export interface components {
             person: number;
             pin: string;
         };
-        /** @description What became of one entry; ``id`` as it was sent. */
+        /** @description What became of a draft: kept, or refused with a sentence. A refused draft changed nothing. */
         Kept: {
             id: string;
             kept: boolean;
@@ -2248,6 +2248,20 @@ export interface components {
             starts_at: string;
             minutes: number;
             released: boolean;
+        };
+        /** @description A session as one line of the term. ``lacks`` says what it still needs before it can open. */
+        SessionLine: {
+            id: number;
+            title: string;
+            section: string;
+            room: string;
+            method: string;
+            method_title: string;
+            family: string;
+            state: string;
+            starts_at: string;
+            minutes: number;
+            released: boolean;
             benches: number;
             students: number;
             lacks: string[];
@@ -2257,7 +2271,7 @@ export interface components {
          *     ``log`` has the latest first.
          */
         SessionPlan: {
-            card: components["schemas"]["SessionCard"];
+            card: components["schemas"]["SessionLine"];
             draft: components["schemas"]["PlanDraft"];
             log: components["schemas"]["Done"][];
             options: components["schemas"]["OptionChosen"][];
@@ -2533,6 +2547,11 @@ export interface components {
             answer: components["schemas"]["Shown"];
             plain: string;
         };
+        /** @description What became of each entry that was sent, and the bench as it then stands. */
+        Written: {
+            kept: components["schemas"]["Kept"][];
+            bench: components["schemas"]["BenchView"];
+        };
     };
     responses: {
         /** @description The form is wrong. */
@@ -2779,7 +2798,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kept"][];
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4106,7 +4125,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionCard"][];
+                    "application/json": components["schemas"]["SessionLine"][];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4403,7 +4422,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionCard"];
+                    "application/json": components["schemas"]["SessionLine"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4574,7 +4593,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionCard"];
+                    "application/json": components["schemas"]["SessionLine"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -18,13 +18,22 @@ const UNREADABLE = [400, 404, 413, 415, 422];
 export async function send(
   bench: number,
   author: Author,
-  onKept: (drafts: Draft[]) => void,
+  onKept: (drafts: Draft[], now: Shapes['BenchView']) => void,
 ): Promise<string[]> {
   const problems: string[] = [];
   for (let drafts = await ready(bench, author); drafts.length > 0; drafts = await ready(bench, author)) {
-    const { answers, unread } = await sent(batch(drafts), (entries) => post(bench, author, entries));
+    let now: Shapes['BenchView'] | undefined;
+    const { answers, unread } = await sent(batch(drafts), async (entries) => {
+      const written = await post(bench, author, entries);
+      now = written.bench;
+      return written.kept;
+    });
     const kept = new Set(answers.filter((answer) => answer.kept).map((answer) => answer.id));
-    onKept(drafts.filter((draft) => kept.has(draft.id)));
+    if (now)
+      onKept(
+        drafts.filter((draft) => kept.has(draft.id)),
+        now,
+      );
     await Promise.all(answers.map((answer) => drop(answer.id)));
     await Promise.all(unread.map(({ id, problem }) => hold(id, problem)));
     problems.push(...answers.filter((answer) => !answer.kept).map((answer) => answer.problem));

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { Refusal } from '../api/client';
+import { Refusal, type Shapes } from '../api/client';
 import { benchKey } from '../api/hooks';
 import { send } from './outbox';
 import { drop, hold, keep, of, type Author, type Draft, type Kept } from './store';
@@ -50,12 +50,19 @@ export function useOutbox(bench: number, author: Author): Outbox {
     const here = await show();
     if (here.length === 0 && acknowledged.current.length === 0) return;
     try {
-      const problems = await send(bench, { id, name }, (drafts) => acknowledged.current.push(...drafts));
+      let now: Shapes['BenchView'] | undefined;
+      const problems = await send(bench, { id, name }, (drafts, seen) => {
+        acknowledged.current.push(...drafts);
+        now = seen;
+      });
       setOnline(true);
       setTrouble('');
       if (problems.length > 0) setRefused(problems);
-      // Only when the bench was read again does it show these entries itself.
-      await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
+      // Only the bench as it stands behind them shows these entries itself: it came with the answer, or is read again.
+      if (now) {
+        await queries.cancelQueries({ queryKey: benchKey(bench) });
+        queries.setQueryData(benchKey(bench), now);
+      } else await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
       acknowledged.current = [];
     } catch (error) {
       setOnline(error instanceof Refusal);

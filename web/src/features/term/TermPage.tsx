@@ -9,7 +9,7 @@ import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
 
-type Card = Shapes['SessionCard'];
+type Card = Shapes['SessionLine'];
 
 /** The instructor's home: sessions in time order, the running one first at hand. */
 export function TermPage({ me }: { me: Shapes['Me'] }) {
