@@ -80,11 +80,13 @@ class Board(BrowserCase):
         bench = self.sign_in(self.student, f"/benches/{self.bench.pk}")
         bench.get_by_role("button", name="0.1052 ± 0.0002").click()
         expect(bench.get_by_text("From its standardisation or its label.")).to_be_visible()
-        bench.keyboard.type("0.0998")
+        bench.keyboard.type("0.0998 ")
+        bench.get_by_role("button", name="plus or minus").click()
+        bench.keyboard.type("0.0003")
         bench.get_by_role("button", name="Other…").click()
         bench.get_by_role("textbox", name="Why is it corrected?").fill("My bottle says so")
         bench.get_by_role("button", name="Keep correction").click()
-        expect(bench.get_by_role("button", name="0.0998 ± 0.0005")).to_be_visible()
+        expect(bench.get_by_role("button", name="0.0998 ± 0.0003")).to_be_visible()
         expect(floor.get_by_text("Own reading at bench 1.")).to_be_visible()
 
 

@@ -5,6 +5,7 @@ from playwright.sync_api import Locator, expect
 from e2e.browser import BrowserCase, done
 from labs.models import Session
 from labs.tests.room import planned
+from people.models import Section
 
 
 def drag(what: Locator, to: Locator) -> None:
@@ -40,6 +41,19 @@ class SessionPage(BrowserCase):
         drag(page.get_by_role("button", name="Move Sami"), page.get_by_role("group", name="Absent"))
         expect(page.get_by_text("1 of 1 placed")).to_be_visible()
         self.assertEqual({p.name for p in session.absent.all()}, {"Sami"})
+
+    def test_two_sections_together_with_questions_of_their_own(self) -> None:
+        session = planned(self.section)
+        Section.objects.create(name="Night", term="T", code="NIGHT2", owner=self.instructor)
+        page = self.sign_in(self.instructor, f"/sessions/{session.pk}/plan")
+        page.get_by_label("Together with").click()
+        page.get_by_role("option", name="Night").click()
+        page.keyboard.press("Escape")
+        page.get_by_label("One on each line").fill("Why?\n\n What next? ")
+        page.get_by_role("button", name="Keep the changes").click()
+        expect(page.get_by_text("Group and Night")).to_be_visible()
+        session.refresh_from_db()
+        self.assertEqual(session.questions, ["Why?", "What next?"])
 
     def test_an_accepted_value_that_is_no_number_is_refused_with_a_sentence(self) -> None:
         session = planned(self.section)

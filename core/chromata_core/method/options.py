@@ -76,8 +76,8 @@ def bottles(method: Method, options: Mapping[str, str]) -> tuple[NumberOption, .
 
 def on_bottle(option: str, text: str) -> dict[str, str]:
     """What “0.1012 ± 0.0003” on a bottle sets: the option, and its ± where one is written."""
-    value, _, limit = text.replace("+/-", "±").partition("±")
-    return {option: value.strip()} | ({f"{option}.limit": limit.strip()} if limit.strip() else {})
+    value, stated, limit = text.replace("+/-", "±").partition("±")
+    return {option: value.strip()} | ({f"{option}.limit": limit.strip()} if stated else {})
 
 
 def _fixed(option: Option) -> bool:

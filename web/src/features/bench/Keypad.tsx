@@ -22,10 +22,12 @@ interface Props {
   onKeep: () => void;
   keepLabel: string;
   disabled: boolean;
+  /** One more key, where this number may need it: a sign. */
+  sign?: '-' | '±' | undefined;
 }
 
 /** Large keys for gloved hands; the same as typing. */
-export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled }: Props) {
+export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled, sign }: Props) {
   const digit = (key: string, area: string) => (
     <Key key={key} onClick={() => onKey(key)} sx={{ gridArea: area }}>
       {key}
@@ -33,15 +35,26 @@ export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled }: Props) {
   );
   return (
     <Box
+      onMouseDown={(event) => event.preventDefault()} // the field keeps the focus: who types on loses no digit
       sx={{
         display: 'grid',
         gap: 1,
         gridTemplateColumns: 'repeat(4, 1fr)',
-        gridTemplateAreas: '"a7 a8 a9 er" "a4 a5 a6 kp" "a1 a2 a3 kp" "a0 a0 pt kp"',
+        gridTemplateAreas:
+          '"a7 a8 a9 er" "a4 a5 a6 kp" "a1 a2 a3 kp" ' + (sign ? '"a0 sg pt kp"' : '"a0 a0 pt kp"'),
       }}
     >
       {[...'789456123'].map((key) => digit(key, `a${key}`))}
       {digit('0', 'a0')}
+      {sign && (
+        <Key
+          onClick={() => onKey(sign)}
+          aria-label={sign === '-' ? 'minus' : 'plus or minus'}
+          sx={{ gridArea: 'sg' }}
+        >
+          {sign === '-' ? '−' : sign}
+        </Key>
+      )}
       {digit('.', 'pt')}
       <Key onClick={onErase} aria-label="Erase the last digit" sx={{ gridArea: 'er' }}>
         <EraseIcon />

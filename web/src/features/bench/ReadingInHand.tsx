@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import type { Shapes } from '../../api/client';
 import { Drawn } from '../../instruments/Drawn';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -133,6 +134,7 @@ export function ReadingInHand({ bench, task, colour, online, pending, onKeep, on
           onKeep={keep}
           keepLabel={before && task.kind !== 'own' ? 'Keep correction' : 'Keep reading'}
           disabled={!ready}
+          sign={signOf(task, tool)}
         />
       </Box>
       <Box sx={{ gridColumn: 2, gridRow: { xs: 2, sm: '1 / span 2' } }}>
@@ -141,6 +143,10 @@ export function ReadingInHand({ bench, task, colour, online, pending, onKeep, on
     </Box>
   );
 }
+
+/** The sign that such a number may have. */
+const signOf = (task: Task, tool: Shapes['Instrument'] | undefined) =>
+  task.kind === 'bottle' ? '±' : task.kind === 'own' || Number(tool?.low ?? 0) < 0 ? '-' : undefined;
 
 /** The unit of an own answer, or of what stands on a bottle. */
 const unitWithoutTool = (bench: Bench, key: string) =>
