@@ -63,7 +63,19 @@ class Bottles(TestCase):
 
     def test_what_cannot_stand_on_a_label_is_refused_with_a_sentence(self) -> None:
         bound = bind(TITRATION, example_sheet(TITRATION))
-        for text in ("much", "0", "-0.1", "0.1 kg", "0.1 ± much", "0.1 ± -1", "0.1 ± 0.1 kg", "±", "0.1 ±", "0.1 ± 1 ± 2", ""):
+        for text in (
+            "much",
+            "0",
+            "-0.1",
+            "0.1 kg",
+            "0.1 ± much",
+            "0.1 ± -1",
+            "0.1 ± 0.1 kg",
+            "±",
+            "0.1 ±",
+            "0.1 ± 1 ± 2",
+            "",
+        ):
             with self.subTest(text), self.assertRaises(ChromataError) as caught:
                 understand(bound, Given("c_t", text))
             self.assertIn("Titrant concentration", caught.exception.message)
