@@ -1,4 +1,4 @@
-"""Takes the pictures of docs/screenshots from a running demo: ``bin/screenshots [URL]``."""
+"""Takes the pictures of docs/screenshots from a running demo: ``bin/screenshots [URL [NAME …]]``."""
 
 import sys
 from pathlib import Path
@@ -16,13 +16,13 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("term", "instructor", "/", LAPTOP, False, []),
     ("methods", "instructor", "/methods", LAPTOP, False, []),
     ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
-    ("choices", "instructor", "/choices", LAPTOP, False, []),
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
     ("lanes", "instructor", "/plan?method=rate-temperature", LAPTOP, False, ["scroll 560"]),
     ("section", "instructor", "/sections/1", LAPTOP, False, []),
     ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
+    ("floor-phone", "instructor", "/sessions/10/floor", PHONE, False, []),
     ("class", "instructor", "/sessions/9/floor", (1280, 900), False, []),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
     ("calibration", "instructor", "/benches/9/report", (1280, 1000), False, []),
@@ -47,12 +47,13 @@ def act(page: Page, step: str) -> None:
     page.wait_for_timeout(900)
 
 
-def main(url: str) -> None:
-    """Writes every picture."""
+def main(url: str, names: list[str]) -> None:
+    """Writes the pictures of these names; all of them without any."""
     FOLDER.mkdir(exist_ok=True)
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium")
-        for name, who, path, (width, height), dark, steps in VIEWS:
+        wanted = [view for view in VIEWS if view[0] in names or not names]
+        for name, who, path, (width, height), dark, steps in wanted:
             context = browser.new_context(
                 viewport={"width": width, "height": height},
                 color_scheme="dark" if dark else "light",
@@ -74,4 +75,4 @@ def main(url: str) -> None:
 
 
 if __name__ == "__main__":
-    main((sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8000").rstrip("/"))
+    main((sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8000").rstrip("/"), sys.argv[2:])
