@@ -12,9 +12,8 @@ from chromata_core.method.vocabulary import Observation
 from chromata_core.methods.registry import method
 from e2e.browser import BrowserCase
 from labs import actions
-from labs.live import evaluation_of
 from labs.models import Bench
-from labs.tests.room import WHEN
+from labs.tests.room import WHEN, evaluated
 
 Mistake = Callable[[Page], None]
 _VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
@@ -44,7 +43,7 @@ def _in_step(page: Page, bench: Bench) -> Hand:
     deadline = time.monotonic() + 20
     while True:
         bench.refresh_from_db()
-        hand = evaluation_of(bench, with_accepted=False).hand
+        hand = evaluated(bench).hand
         if hand.kind in ("finished", "answer") or page.locator("main h1").inner_text().strip() == hand.title:
             return hand
         if time.monotonic() > deadline:
