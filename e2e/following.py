@@ -6,10 +6,10 @@ from collections.abc import Callable, Mapping
 
 from playwright.sync_api import Page, expect
 
-from chromata_core.method.outcome import Hand
-from chromata_core.method.sheet import Slot
-from chromata_core.method.vocabulary import Observation
+from chromata_core.declaration.vocabulary import Observation
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Slot
+from chromata_core.telling.outcome import Hand
 from e2e.browser import BrowserCase
 from labs import actions
 from labs.models import Bench

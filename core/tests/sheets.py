@@ -2,8 +2,8 @@
 
 from collections.abc import Iterable, Mapping
 
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
 
 TOOLS = {"burette": "burette-50-b", "pipette": "pipette-20-a"}
 

@@ -8,17 +8,18 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field, replace
 from math import isfinite, nan
 
+from chromata_core.declaration.vocabulary import Method, Quantity, Slip
+from chromata_core.engine.context import Context, Place
+from chromata_core.engine.numeric_pass import Computed
 from chromata_core.errors import ChromataError
-from chromata_core.method.compute import Computed
-from chromata_core.method.context import Context, Place
-from chromata_core.method.diagnose import diagnose
-from chromata_core.method.effects import example_sheet, with_slip
-from chromata_core.method.evaluate import context_of, result_places
-from chromata_core.method.sheet import Sheet, bind
-from chromata_core.method.vocabulary import Method, Quantity, Slip
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
+from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.diagnose import diagnose
+from chromata_core.telling.effects import with_slip
+from chromata_core.telling.evaluate import context_of, result_places
 from chromata_core.uncertainty.columns import value_of
 
 _SET = ("clock", "wavelength scale")

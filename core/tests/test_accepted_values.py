@@ -3,9 +3,9 @@
 from unittest import TestCase
 
 from chromata_core.errors import SheetError
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate, held_against
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate, held_against
 
 
 class HeldAgainst(TestCase):

@@ -13,8 +13,8 @@ from uncertainties import ufloat
 
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
-from chromata_core.method.evaluate import evaluate
 from chromata_core.methods.registry import method
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.uncertainty.budget import budget
 from chromata_core.uncertainty.columns import columns_of, contributions_of, value_of
 from chromata_core.uncertainty.source import Input, Source, standard

@@ -5,14 +5,15 @@ import random
 from dataclasses import asdict, replace
 from unittest import TestCase
 
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity
 from chromata_core.errors import ChromataError
-from chromata_core.method.effects import example_sheet, what_if
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import explain
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Bound, Given, Sheet, bind, understand
-from chromata_core.method.vocabulary import Method, Observation, Quantity
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.effects import what_if
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.explain import explain
+from chromata_core.telling.outcome import Evaluation
 
 from .sheets import titration
 

@@ -6,11 +6,11 @@ Pharmacopoeias state about 20 milliequivalents of acid for a gram of calcium car
 from unittest import TestCase
 
 from chromata_core.chemistry.molar_mass import molar_mass
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.judge import judge
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.judge import judge
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 ANTACID = method("back-titration")

@@ -8,12 +8,12 @@ from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.errors import ChromataError
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.judge import judge
-from chromata_core.method.outcome import Evaluation, ResultOut
-from chromata_core.method.sheet import Given, Sheet, bind, understand
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet, bind, understand
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.judge import judge
+from chromata_core.telling.outcome import Evaluation, ResultOut
 
 TITRATION = method("acid-base-titration")
 

@@ -3,10 +3,10 @@
 from math import sqrt
 from unittest import TestCase
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import BudgetOut, ResultOut
-from chromata_core.method.sheet import Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import BudgetOut, ResultOut
 from tests.sheets import titration
 from tests.test_eurachem_a2 import example
 

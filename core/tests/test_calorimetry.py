@@ -8,12 +8,12 @@ import chemicals
 import numpy as np
 from chemicals import Hfl, Hfus
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.cup_bench import melt, mix
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 ICE, FOOD, REACTION = method("heat-of-fusion"), method("food-calorimetry"), method("heat-of-reaction")

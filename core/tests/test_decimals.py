@@ -6,11 +6,11 @@ from unittest import TestCase
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chromata_core.declaration.vocabulary import Quantity
+from chromata_core.engine.figures_school import figured_typed, shown
 from chromata_core.formula.figures import Figured, figured
 from chromata_core.formula.parse import parse_formula
 from chromata_core.instruments.catalogue import CATALOGUE
-from chromata_core.method.figures_school import figured_typed, shown
-from chromata_core.method.vocabulary import Quantity
 from chromata_core.quantity.rounding import plain
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit

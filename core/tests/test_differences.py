@@ -7,12 +7,12 @@ from collections.abc import Iterator
 from dataclasses import replace
 from unittest import TestCase
 
-from chromata_core.method.describe import Difference, parts_out
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import Sheet, bind
-from chromata_core.method.vocabulary import Method
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.methods.registry import methods
+from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.describe import Difference, parts_out
+from chromata_core.telling.evaluate import evaluate
 
 
 def every_difference() -> Iterator[tuple[Method, Sheet, Difference]]:

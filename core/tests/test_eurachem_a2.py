@@ -8,10 +8,10 @@ two libraries: 0.10213616, u = 1.0049e-4 with its older atomic weights.
 
 from unittest import TestCase
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import ResultOut
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import ResultOut
 from tests.outside import outside
 
 

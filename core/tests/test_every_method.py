@@ -3,23 +3,23 @@
 from collections.abc import Iterator
 from unittest import TestCase
 
-from chromata_core.errors import SheetError
-from chromata_core.instruments.catalogue import CATALOGUE
-from chromata_core.method.cautions import DEFER, GOGGLES
-from chromata_core.method.complete import lacks
-from chromata_core.method.describe import page, readings_schema
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.names import When
-from chromata_core.method.sheet import Sheet
-from chromata_core.method.vocabulary import (
+from chromata_core.authoring.complete import lacks
+from chromata_core.declaration.cautions import DEFER, GOGGLES
+from chromata_core.declaration.names import When
+from chromata_core.declaration.vocabulary import (
     ChoiceOption,
     Method,
     Reading,
 )
+from chromata_core.errors import SheetError
+from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.methods.registry import methods
 from chromata_core.planning.predict import predict
+from chromata_core.sheet.bound import Sheet
+from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.rehearse import rehearse
+from chromata_core.telling.describe import page, readings_schema
+from chromata_core.telling.evaluate import evaluate
 from tests.outside import checked
 
 

@@ -5,9 +5,10 @@ Facts of the trade: common practice, no published source.
 
 from unittest import TestCase
 
-from chromata_core.method.effects import example_sheet, what_if
-from chromata_core.method.sheet import bind
 from chromata_core.methods.registry import methods
+from chromata_core.sheet.bound import bind
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.effects import what_if
 
 UP, DOWN = 1, -1
 # Which way the first result goes, and why.

@@ -8,14 +8,14 @@ import pint
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chromata_core.declaration.vocabulary import Method, Quantity
 from chromata_core.errors import DeclarationError, FormulaError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
-from chromata_core.method.load import load
-from chromata_core.method.vocabulary import Method, Quantity
+from chromata_core.loading.load import load
 from chromata_core.methods.registry import method
 from chromata_core.quantity.units import conversion, unit
 

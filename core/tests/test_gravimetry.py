@@ -3,10 +3,10 @@
 from unittest import TestCase
 
 from chromata_core.chemistry.molar_mass import molar_mass
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.gravimetric.hydrate import CANDIDATES
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
 from tests.outside import outside
 
 HYDRATE, PRECIPITATE = method("hydrate"), method("precipitate-yield")

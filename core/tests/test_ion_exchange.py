@@ -3,10 +3,10 @@
 from unittest import TestCase
 
 from chromata_core.chemistry.molar_mass import molar_mass
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 COLUMN = method("ion-exchange-titration")

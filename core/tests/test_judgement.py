@@ -2,12 +2,12 @@
 
 from unittest import TestCase
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.finding import Finding
-from chromata_core.method.judge import judge
-from chromata_core.method.outcome import Evaluation, Verdict
-from chromata_core.method.sheet import Given, Sheet
+from chromata_core.judging.finding import Finding
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.judge import judge
+from chromata_core.telling.outcome import Evaluation, Verdict
 from tests.sheets import crucible, titration
 
 TITRATION = method("acid-base-titration")

@@ -6,10 +6,10 @@ from unittest import TestCase
 import numpy as np
 from scipy import constants
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 WARMTH, AMOUNT = method("rate-temperature"), method("rate-concentration")

@@ -6,11 +6,11 @@ from unittest import TestCase
 from scipy import constants, stats
 
 from chromata_core.chemistry.standard_potentials import half_cell
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.vocabulary import ChoiceOption
+from chromata_core.declaration.vocabulary import ChoiceOption
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 NERNST = method("nernst")

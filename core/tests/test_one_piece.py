@@ -3,12 +3,12 @@
 from math import sqrt
 from unittest import TestCase
 
+from chromata_core.engine.inputs import inputs_of
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.inputs import inputs_of
-from chromata_core.method.sheet import Given, Sheet, bind
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.telling.evaluate import evaluate
 
 
 def burned(end: str) -> tuple[Given, ...]:

@@ -9,15 +9,15 @@ from unittest import TestCase
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chromata_core.authoring.as_json import from_json, to_json
+from chromata_core.authoring.blank import blank
+from chromata_core.authoring.complete import lacks
+from chromata_core.authoring.form import vocabulary
 from chromata_core.errors import SheetError
-from chromata_core.method.as_json import from_json, to_json
-from chromata_core.method.blank import blank
-from chromata_core.method.complete import lacks
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.form import vocabulary
-from chromata_core.method.load import problems_of
-from chromata_core.method.sheet import Given, Sheet
+from chromata_core.loading.load import problems_of
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
 
 HYDRATE = to_json(method("hydrate"))
 Path = tuple[str | int, ...]

@@ -3,7 +3,7 @@
 from unittest import TestCase
 
 from chromata_core.errors import SheetError
-from chromata_core.method.pairs_file import read_pairs
+from chromata_core.sheet.pairs_file import read_pairs
 
 
 class LoggedCurve(TestCase):

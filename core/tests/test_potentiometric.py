@@ -8,11 +8,11 @@ from scipy.optimize import brentq
 
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.instruments.catalogue import CATALOGUE
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 POTENTIOMETRIC = method("potentiometric-titration")

@@ -2,12 +2,12 @@
 
 from unittest import TestCase
 
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation, Hand
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.vocabulary import Method, Observation, Reading
+from chromata_core.declaration.vocabulary import Method, Observation, Reading
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation, Hand
 from tests.sheets import TOOLS, titration
 
 

@@ -2,13 +2,13 @@
 
 from unittest import TestCase
 
+from chromata_core.authoring.as_json import from_json, to_json
+from chromata_core.declaration.questions import asking
 from chromata_core.errors import SheetError
-from chromata_core.method.as_json import from_json, to_json
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.load import load
-from chromata_core.method.questions import asking
-from chromata_core.method.sheet import Given, Sheet
+from chromata_core.loading.load import load
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import evaluate
 
 
 class Questions(TestCase):

@@ -8,10 +8,10 @@ from scipy.stats import chi2
 
 from chromata_core.errors import SheetError
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.evaluate import evaluate
 from chromata_core.methods.registry import method
 from chromata_core.simulation.readings import read
 from chromata_core.simulation.rehearse import rehearse
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.uncertainty.source import standard
 
 

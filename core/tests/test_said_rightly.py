@@ -5,15 +5,15 @@ from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.errors import DeclarationError, SheetError
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import explain
-from chromata_core.method.judge import judge
-from chromata_core.method.load import load
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.sheet_file import read_sheet
+from chromata_core.loading.load import load
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.sheet_file import read_sheet
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.explain import explain
+from chromata_core.telling.judge import judge
 from tests.sheets import titration
 
 

@@ -6,13 +6,13 @@ import json
 from dataclasses import replace
 from unittest import TestCase
 
+from chromata_core.declaration.options import resolve_options
 from chromata_core.errors import SheetError
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.options import resolve_options
-from chromata_core.method.sheet import Given, Sheet, bind
-from chromata_core.method.sheet_file import read_sheet, write_csv
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.sheet_file import read_sheet, write_csv
+from chromata_core.telling.evaluate import evaluate
 from tests.sheets import titration
 
 TITRATION = method("acid-base-titration")

@@ -2,10 +2,10 @@
 
 from unittest import TestCase
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.burette_bench import titrate
+from chromata_core.telling.evaluate import evaluate
 
 TITRATION = method("acid-base-titration")
 OPTIONS = {"c_t": "0.1026", "c_t.limit": "0"}

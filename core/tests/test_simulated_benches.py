@@ -4,17 +4,17 @@ from unittest import TestCase
 
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.cell_bench import dilute, pairs
 from chromata_core.simulation.cross_bench import thin, warm
 from chromata_core.simulation.crucible_bench import heat
+from chromata_core.simulation.follow import follow
 from chromata_core.simulation.readings import Written
 from chromata_core.simulation.tablet_bench import neutralise
-from chromata_core.simulation.walk import follow
 from chromata_core.simulation.weighed_deliveries import deliver
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 
 
 def evaluated(slug: str, options: dict[str, str], written: list[Written]) -> Evaluation:

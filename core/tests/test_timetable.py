@@ -4,9 +4,9 @@ from collections import Counter
 from itertools import product
 from unittest import TestCase
 
-from chromata_core.method.sheet import Sheet, bind
 from chromata_core.methods.registry import method
 from chromata_core.planning.timetable import Timetable, orders, timetables
+from chromata_core.sheet.bound import Sheet, bind
 
 BATHS = ("Bath 1", "Bath 2", "Bath 3")
 

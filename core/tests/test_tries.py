@@ -3,12 +3,12 @@
 import unittest
 from dataclasses import replace
 
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.storing import StoredCalibration, to_store
 from chromata_core.methods.registry import method as method_called
 from chromata_core.methods.registry import methods
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.storing import StoredCalibration, to_store
 
 
 def with_void(slug: str, trial: int, again: bool = False) -> tuple[Sheet, int]:

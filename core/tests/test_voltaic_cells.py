@@ -9,11 +9,11 @@ import chemicals
 
 from chromata_core.chemistry.standard_potentials import metal_pairs, metal_potential
 from chromata_core.errors import ChromataError
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
 CELLS = method("voltaic-cells")

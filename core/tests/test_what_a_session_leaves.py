@@ -6,13 +6,13 @@ from unittest import TestCase
 from chromata_core.errors import ReadingError, SheetError
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated, thawed
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.beside import beside
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.sheet import Sheet
-from chromata_core.method.sheet_file import read_sheet
-from chromata_core.method.storing import StoredCalibration, StoredSolution, to_store
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.sheet_file import read_sheet
+from chromata_core.telling.beside import beside
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.storing import StoredCalibration, StoredSolution, to_store
 from tests.sheets import titration
 
 

@@ -3,11 +3,12 @@
 from unittest import TestCase
 from xml.etree import ElementTree
 
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import constants, explain
-from chromata_core.method.outcome import Shown, WorkedLine
-from chromata_core.method.sheet import Given, Sheet
+from chromata_core.engine.shown import Shown
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.explain import constants, explain
+from chromata_core.telling.outcome import WorkedLine
 from tests.sheets import crucible, titration
 
 SHEET = titration(

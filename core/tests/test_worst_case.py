@@ -4,8 +4,8 @@ from unittest import TestCase
 
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.worst_case import Bounded, bounded
-from chromata_core.method.evaluate import evaluate
 from chromata_core.methods.registry import method
+from chromata_core.telling.evaluate import evaluate
 from tests.sheets import titration
 
 

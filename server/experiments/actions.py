@@ -13,18 +13,18 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 from django.utils.text import slugify
 
+from chromata_core.authoring.as_json import from_json, to_json
+from chromata_core.authoring.blank import blank
+from chromata_core.authoring.complete import lacks
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import ChromataError, SheetError
-from chromata_core.method.as_json import from_json, to_json
-from chromata_core.method.blank import blank
-from chromata_core.method.complete import lacks
-from chromata_core.method.describe import MethodPage, page
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.load import load, problems_of
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet, bind
-from chromata_core.method.vocabulary import Method
+from chromata_core.loading.load import load, problems_of
 from chromata_core.methods.registry import methods
+from chromata_core.sheet.bound import Given, Sheet, bind
 from chromata_core.simulation.rehearse import rehearse
+from chromata_core.telling.describe import MethodPage, page
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from config.errors import Refused
 from experiments.declared import forget, keep, kept_method, method_named
 from experiments.models import Experiment, Version

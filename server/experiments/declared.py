@@ -6,9 +6,9 @@ from collections.abc import Iterable
 from functools import lru_cache
 from typing import Any
 
+from chromata_core.authoring.as_json import from_json
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import SheetError
-from chromata_core.method.as_json import from_json
-from chromata_core.method.vocabulary import Method
 from chromata_core.methods.registry import method, methods
 from config.errors import Refused
 from experiments.models import Declaration, Version

@@ -3,8 +3,8 @@
 from dataclasses import dataclass, field
 from typing import Any, Literal
 
-from chromata_core.method.describe import MethodPage
-from chromata_core.method.outcome import Evaluation
+from chromata_core.telling.describe import MethodPage
+from chromata_core.telling.outcome import Evaluation
 
 State = Literal["draft", "ready", "withdrawn"]
 

@@ -10,8 +10,8 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from chromata_core.method.as_json import to_json
-from chromata_core.method.form import RecordOut, vocabulary
+from chromata_core.authoring.as_json import to_json
+from chromata_core.authoring.form import RecordOut, vocabulary
 from config.answers import answer, asked, shape
 from config.throttles import Working
 from experiments import actions

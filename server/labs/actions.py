@@ -11,13 +11,13 @@ from typing import Any
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.method.as_json import to_json
-from chromata_core.method.options import resolve_options
-from chromata_core.method.questions import asking
-from chromata_core.method.sheet import Sheet, bind
-from chromata_core.method.vocabulary import Method
+from chromata_core.authoring.as_json import to_json
+from chromata_core.declaration.options import resolve_options
+from chromata_core.declaration.questions import asking
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.planning.timetable import orders
 from chromata_core.quantity.given import written_in
+from chromata_core.sheet.bound import Sheet, bind
 from config.errors import Refused
 from experiments.declared import keep, method_named
 from labs.comparison import comparison_of

@@ -3,11 +3,11 @@
 from typing import Any
 
 from chromata_core.instruments.calibrated import thawed
-from chromata_core.method.beside import beside
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given, Sheet
-from chromata_core.method.sheet_file import read_sheet
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.sheet_file import read_sheet
+from chromata_core.telling.beside import beside
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
 from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Session

@@ -1,7 +1,7 @@
 """The method of a session: the declaration it was opened with; before that, what its name means today."""
 
-from chromata_core.method.questions import asking
-from chromata_core.method.vocabulary import Method
+from chromata_core.declaration.questions import asking
+from chromata_core.declaration.vocabulary import Method
 from experiments.declared import kept_method, method_named
 from labs.models import Session
 

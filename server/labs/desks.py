@@ -12,9 +12,9 @@ from operator import or_
 
 from django.db.models import Count, Q
 
-from chromata_core.method.evaluate import evaluate, held_against
-from chromata_core.method.outcome import Evaluation
-from chromata_core.method.sheet import Given
+from chromata_core.sheet.bound import Given
+from chromata_core.telling.evaluate import evaluate, held_against
+from chromata_core.telling.outcome import Evaluation
 from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.models import Entry

@@ -8,14 +8,14 @@ from datetime import datetime, timedelta
 from django.db.models import Count
 from django.utils import timezone
 
-from chromata_core.method.describe import parts_out, told_of_trials
-from chromata_core.method.finding import SEVERITY, Finding
-from chromata_core.method.options import active, resolve_options
-from chromata_core.method.outcome import Evaluation, ResultOut, TrialOut
-from chromata_core.method.sheet import VOID, Sheet, bind
+from chromata_core.declaration.options import active, resolve_options
+from chromata_core.judging.finding import SEVERITY, Finding
 from chromata_core.quantity.typed import parse_reading
+from chromata_core.sheet.bound import VOID, Sheet, bind
 from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+from chromata_core.telling.describe import parts_out, told_of_trials
+from chromata_core.telling.outcome import Evaluation, ResultOut, TrialOut
 from labs.arrangement import arrangement_of
 from labs.comparison import comparison_view
 from labs.declared import method_of

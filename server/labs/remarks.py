@@ -3,7 +3,7 @@
 from django.db.models import Q
 from django.http import Http404
 
-from chromata_core.method.options import active, resolve_options
+from chromata_core.declaration.options import active, resolve_options
 from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Remark, Session

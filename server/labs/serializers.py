@@ -4,7 +4,7 @@ from typing import Any
 
 from rest_framework import serializers
 
-from chromata_core.method.questions import LONGEST_QUESTION, MOST_QUESTIONS
+from chromata_core.declaration.questions import LONGEST_QUESTION, MOST_QUESTIONS
 from config.fields import ShortDict, ShortList
 
 

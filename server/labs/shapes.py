@@ -3,14 +3,15 @@
 from dataclasses import dataclass, field
 from typing import Literal
 
+from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.method.beside import Beside
-from chromata_core.method.describe import OptionChosen, PartOut
-from chromata_core.method.finding import Level
-from chromata_core.method.outcome import Evaluation, ResultOut, Shown, TrialOut
+from chromata_core.judging.finding import Level
 from chromata_core.planning.timetable import Timetable
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
+from chromata_core.telling.beside import Beside
+from chromata_core.telling.describe import OptionChosen, PartOut
+from chromata_core.telling.outcome import Evaluation, ResultOut, TrialOut
 
 
 @dataclass(frozen=True, slots=True)

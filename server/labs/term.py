@@ -4,12 +4,12 @@ from dataclasses import fields
 
 from django.utils import timezone
 
+from chromata_core.declaration.options import active, resolve_options
+from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.method.describe import options_chosen
-from chromata_core.method.options import active, resolve_options
-from chromata_core.method.sheet import Sheet, bind
-from chromata_core.method.vocabulary import Reading
 from chromata_core.planning.timetable import timetables
+from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted

@@ -14,9 +14,9 @@ from rest_framework.views import APIView
 from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.method.describe import MethodCard, MethodPage, card, page
-from chromata_core.method.sheet import Sheet
 from chromata_core.planning.predict import Prediction, predict
+from chromata_core.sheet.bound import Sheet
+from chromata_core.telling.describe import MethodCard, MethodPage, card, page
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Working

@@ -11,7 +11,7 @@ from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from chromata_core.errors import ChromataError
-from chromata_core.method.sheet import Bound, Given, Sheet, bind, understand
+from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
 from labs.desks import entries_at
 from labs.models import Bench, Session

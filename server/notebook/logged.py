@@ -6,9 +6,9 @@ from uuid import uuid4
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.method.curve_file import read_curve
-from chromata_core.method.sheet import Bound, bind
-from chromata_core.method.vocabulary import Series
+from chromata_core.declaration.vocabulary import Series
+from chromata_core.sheet.bound import Bound, bind
+from chromata_core.sheet.curve_file import read_curve
 from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Bench

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 
-from chromata_core.method.sheet import Given, Sheet
+from chromata_core.sheet.bound import Given, Sheet
 from labs.models import Bench
 from notebook.models import Entry
 from stock.own import stock_of

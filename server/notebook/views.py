@@ -8,9 +8,9 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
-from chromata_core.method.judge import judge
-from chromata_core.method.outcome import Verdict
-from chromata_core.method.sheet import Given
+from chromata_core.sheet.bound import Given
+from chromata_core.telling.judge import judge
+from chromata_core.telling.outcome import Verdict
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Trying, Writing

@@ -4,13 +4,14 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from chromata_core.chemistry.molar_mass import BASIS
-from chromata_core.method.effects import Effect, what_if
-from chromata_core.method.evaluate import context_of
-from chromata_core.method.explain import constants, explain
-from chromata_core.method.monte_carlo import DrawnResult, draw_results
-from chromata_core.method.outcome import Shown, WorkedLine
-from chromata_core.method.sheet import Bound, Given
-from chromata_core.method.vocabulary import Method, SubstanceOption
+from chromata_core.declaration.vocabulary import Method, SubstanceOption
+from chromata_core.engine.shown import Shown
+from chromata_core.sheet.bound import Bound, Given
+from chromata_core.telling.drawn_results import DrawnResult, draw_results
+from chromata_core.telling.effects import Effect, what_if
+from chromata_core.telling.evaluate import context_of
+from chromata_core.telling.explain import constants, explain
+from chromata_core.telling.outcome import WorkedLine
 from labs.comparison import comparison_view
 from labs.declared import method_of
 from labs.desks import evaluation_of, with_accepted

@@ -11,8 +11,8 @@ from dataclasses import asdict
 
 from django.core.cache import caches
 
-from chromata_core.method.curve_file import write_spectrum
-from chromata_core.method.sheet_file import COLUMNS, FORMULA, csv_head
+from chromata_core.sheet.curve_file import write_spectrum
+from chromata_core.sheet.sheet_file import COLUMNS, FORMULA, csv_head
 from config.errors import Refused
 from labs.models import Bench
 from notebook.models import Entry

@@ -2,9 +2,10 @@
 
 from dataclasses import dataclass
 
-from chromata_core.method.effects import Effect
-from chromata_core.method.monte_carlo import DrawnResult
-from chromata_core.method.outcome import Evaluation, ReadingOut, Shown, WorkedLine
+from chromata_core.engine.shown import Shown
+from chromata_core.telling.drawn_results import DrawnResult
+from chromata_core.telling.effects import Effect
+from chromata_core.telling.outcome import Evaluation, ReadingOut, WorkedLine
 from labs.shapes import ComparisonView, SessionCard
 from notebook.seals import RecordCheck
 

@@ -4,8 +4,8 @@ from dataclasses import asdict
 
 from django.db import transaction
 
-from chromata_core.method.evaluate import context_of
-from chromata_core.method.storing import StoredCalibration, to_store
+from chromata_core.telling.evaluate import context_of
+from chromata_core.telling.storing import StoredCalibration, to_store
 from labs.declared import method_of
 from labs.models import Bench
 from notebook.standing import sheet_of

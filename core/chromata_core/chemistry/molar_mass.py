@@ -38,7 +38,7 @@ def molar_mass(formula: str) -> Input:
 
 
 def _atoms(formula: str) -> Mapping[tuple[str, float, float], float]:
-    from periodictable import formula as parse
+    from periodictable import formula as parse  # slow to import
 
     if _WRITTEN.fullmatch(formula) is None:
         raise _unknown(formula[:60])

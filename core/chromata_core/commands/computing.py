@@ -5,19 +5,19 @@ from dataclasses import asdict, replace
 
 from chromata_core.commands.files import Said, method_of, pairs_of, sheet_of
 from chromata_core.errors import SheetError
-from chromata_core.method.evaluate import context_of, evaluate
-from chromata_core.method.explain import explain
-from chromata_core.method.finding import Finding
-from chromata_core.method.monte_carlo import draw_results
-from chromata_core.method.outcome import Evaluation, Statistic, WorkedLine
-from chromata_core.method.sheet import Sheet
-from chromata_core.method.sheet_file import SheetFile
+from chromata_core.judging.finding import Finding
 from chromata_core.planning.predict import predict
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.sheet.bound import Sheet
+from chromata_core.sheet.sheet_file import SheetFile
 from chromata_core.statistics.class_comparison import BenchResult, class_comparison
 from chromata_core.statistics.comparing import welch
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.statistics.robust import robust
+from chromata_core.telling.drawn_results import draw_results
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.explain import explain
+from chromata_core.telling.outcome import Evaluation, Statistic, WorkedLine
 
 
 def compute(options: argparse.Namespace) -> Said:

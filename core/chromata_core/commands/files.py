@@ -4,12 +4,12 @@ import json
 import sys
 from pathlib import Path
 
+from chromata_core.authoring.as_json import from_json
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import SheetError
-from chromata_core.method.as_json import from_json
-from chromata_core.method.load import load
-from chromata_core.method.sheet_file import SheetFile, read_sheet
-from chromata_core.method.vocabulary import Method
+from chromata_core.loading.load import load
 from chromata_core.methods.registry import method
+from chromata_core.sheet.sheet_file import SheetFile, read_sheet
 
 Said = tuple[str, object]  # text for people, data for --json
 

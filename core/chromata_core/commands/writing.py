@@ -5,11 +5,11 @@ import csv
 import io
 import json
 
+from chromata_core.authoring.as_json import to_json
+from chromata_core.authoring.complete import lacks
 from chromata_core.commands.files import Said, method_of
 from chromata_core.errors import SheetError
-from chromata_core.method.as_json import to_json
-from chromata_core.method.complete import lacks
-from chromata_core.method.sheet_file import write_csv
+from chromata_core.sheet.sheet_file import write_csv
 from chromata_core.simulation.rehearse import rehearse
 
 

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chromata_core.chemistry.barometer import station_pressure
-from chromata_core.chemistry.water.columns import density_column, heat_capacity_column, vapour_pressure_column
+from chromata_core.chemistry.water.over_columns import density_column, heat_capacity_column, vapour_pressure_column
 from chromata_core.curves import calibration, end_point, mixing
 from chromata_core.quantity.column import Column
 from chromata_core.statistics.replicates import TooFewError

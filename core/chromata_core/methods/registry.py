@@ -5,9 +5,9 @@ import pkgutil
 from functools import lru_cache
 
 import chromata_core.methods
+from chromata_core.declaration.vocabulary import FAMILIES, Method
 from chromata_core.errors import SheetError, unknown
-from chromata_core.method.load import load
-from chromata_core.method.vocabulary import FAMILIES, Method
+from chromata_core.loading.load import load
 
 
 @lru_cache(maxsize=1)

@@ -1,7 +1,7 @@
 """Weighing, written once for every method: by difference out of a vessel, or into a tared one."""
 
-from chromata_core.method.names import When
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration.names import When
+from chromata_core.declaration.vocabulary import (
     Quantity,
     Reading,
     Scope,

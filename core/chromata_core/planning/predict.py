@@ -2,18 +2,18 @@
 
 from dataclasses import dataclass, replace
 
+from chromata_core.declaration.options import holds
+from chromata_core.declaration.vocabulary import Method, NumberOption, Reading
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
-from chromata_core.method.describe import PartOut, parts_out
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.options import holds
-from chromata_core.method.outcome import BudgetOut
-from chromata_core.method.sheet import Bound, Sheet, bind
-from chromata_core.method.vocabulary import Method, NumberOption, Reading
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.planning.timetable import Timetable, timetables
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.sheet.bound import Bound, Sheet, bind
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.describe import PartOut, parts_out
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import BudgetOut
 
 
 @dataclass(frozen=True, slots=True)

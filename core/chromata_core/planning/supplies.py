@@ -6,18 +6,18 @@ from math import ceil, isfinite
 
 import numpy as np
 
-from chromata_core.formula.compute import numeric
-from chromata_core.formula.parse import parse_formula
-from chromata_core.method.inputs import inputs_of
-from chromata_core.method.options import active
-from chromata_core.method.preparation import Supply
-from chromata_core.method.sheet import Bound
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration.options import active
+from chromata_core.declaration.preparation import Supply
+from chromata_core.declaration.vocabulary import (
     NumberOption,
 )
+from chromata_core.engine.inputs import inputs_of
+from chromata_core.formula.compute import numeric
+from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
+from chromata_core.sheet.bound import Bound
 
 SPARE = 1.25  # for rinsing, spills and the trial that has to be repeated; common practice, no published source
 _LARGER = {"mL": "L", "mg": "g", "g": "kg", "mmol": "mol"}

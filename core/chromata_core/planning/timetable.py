@@ -8,12 +8,12 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from math import ceil
 
-from chromata_core.method.options import listed
-from chromata_core.method.preparation import Shared
-from chromata_core.method.sheet import Bound
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration.options import listed
+from chromata_core.declaration.preparation import Shared
+from chromata_core.declaration.vocabulary import (
     ListOption,
 )
+from chromata_core.sheet.bound import Bound
 
 FREE, WAITING = -1, -2  # lanes beside those of the equipment
 _MOST_TURNS = 200

@@ -10,15 +10,15 @@ from dataclasses import replace
 
 import numpy as np
 
+from chromata_core.declaration.vocabulary import Method
+from chromata_core.engine.inputs import begins_delivery
 from chromata_core.errors import SheetError, unknown
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.inputs import begins_delivery
-from chromata_core.method.sheet import Bound, Given, Sheet, bind
-from chromata_core.method.vocabulary import Method
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import plain
+from chromata_core.sheet.bound import Bound, Given, Sheet, bind
+from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.readings import calibration_of, read
 
 # These count or are set, they are not read: a rehearsal leaves them as they are.

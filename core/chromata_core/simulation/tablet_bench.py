@@ -4,9 +4,9 @@ from collections.abc import Mapping
 
 import numpy as np
 
-from chromata_core.method.sheet import Sheet, bind
-from chromata_core.method.vocabulary import Method
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.quantity.rounding import plain
+from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.simulation.readings import Written, calibration_of, read
 
 

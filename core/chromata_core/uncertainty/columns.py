@@ -13,8 +13,8 @@ from typing import Protocol
 import numpy as np
 
 from chromata_core.quantity.column import Column
-from chromata_core.uncertainty.replicates import Spread, spread_of
 from chromata_core.uncertainty.source import Input, Source
+from chromata_core.uncertainty.spread import Spread, spread_of
 
 STEP = 1e-100
 

@@ -11,7 +11,7 @@ from unittest.mock import patch
 from django.conf import settings
 from django.test import Client
 
-from chromata_core.method.as_json import to_json
+from chromata_core.authoring.as_json import to_json
 from chromata_core.methods.registry import method, methods
 from experiments.declared import keep
 from experiments.models import Declaration, Experiment

@@ -8,9 +8,9 @@ from unittest.mock import patch
 from django.contrib.auth.hashers import make_password
 from django.test import Client, SimpleTestCase, TestCase
 
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.outcome import Evaluation
 from chromata_core.methods.registry import method
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.outcome import Evaluation
 from config.throttles import PerPerson, Trying, Working, Writing
 from labs import actions
 from labs.desks import evaluation_of, with_accepted

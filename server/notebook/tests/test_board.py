@@ -1,8 +1,8 @@
 """The board: read once for the room, signed at every bench, overruled by a bench with a reason."""
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet_file import read_sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.sheet_file import read_sheet
+from chromata_core.telling.evaluate import evaluate
 from labs import actions
 from labs.models import Bench, Deed, Session
 from labs.tests.room import WHEN, Room, entry, record, titrate, write

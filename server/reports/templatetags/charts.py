@@ -7,7 +7,7 @@ from django import template
 from django.utils.html import format_html, format_html_join
 from django.utils.safestring import SafeString
 
-from chromata_core.method.chart import Chart, ChartLine
+from chromata_core.telling.chart import Chart, ChartLine
 
 register = template.Library()
 

@@ -4,8 +4,9 @@ from django import template
 from django.utils.html import format_html
 from django.utils.safestring import SafeString
 
-from chromata_core.method.outcome import ReadingOut, Shown, TrialOut
+from chromata_core.engine.shown import Shown
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.telling.outcome import ReadingOut, TrialOut
 
 register = template.Library()
 

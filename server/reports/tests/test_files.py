@@ -6,9 +6,9 @@ import json
 
 from pypdf import PdfReader
 
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet_file import read_sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.sheet_file import read_sheet
+from chromata_core.telling.evaluate import evaluate
 from labs.models import Session
 from labs.tests.room import Room, entry, titrate, write
 

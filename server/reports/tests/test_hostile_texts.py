@@ -8,7 +8,7 @@ from dataclasses import replace
 
 from pypdf import PdfReader
 
-from chromata_core.method.sheet_file import read_sheet
+from chromata_core.sheet.sheet_file import read_sheet
 from labs.models import Session
 from labs.tests.room import Room, entry, titrate, write
 from reports.build import report_of

@@ -3,10 +3,10 @@
 from datetime import timedelta
 from typing import Any
 
-from chromata_core.method.effects import example_sheet
-from chromata_core.method.evaluate import evaluate
-from chromata_core.method.sheet import Sheet
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate
 from labs import actions
 from labs.models import Bench
 from labs.tests.room import WHEN, Room, evaluated, filled

@@ -1,9 +1,7 @@
 """A cup with a thermometer, written once: temperatures before and after, read singly or as a trace, and what a cup takes."""
 
-from chromata_core.method.line_charts import Trace
-from chromata_core.method.names import When
-from chromata_core.method.rules import TraceRead
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration.names import When
+from chromata_core.declaration.vocabulary import (
     Choice,
     ChoiceOption,
     NumberOption,
@@ -14,7 +12,9 @@ from chromata_core.method.vocabulary import (
     Role,
     Series,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.rules import TraceRead
+from chromata_core.methods import natural_constants
+from chromata_core.telling.line_charts import Trace
 
 SINGLE: When = {"peak": "reading"}
 RECORDED: When = {"peak": ("trace", "extrapolated")}
@@ -40,7 +40,7 @@ def peak(default: str, extreme: str) -> tuple[Option, ...]:
         NumberOption("t_mix", "Mixed at", "120", "s", "t_mix", "On the clock that runs from the first reading.", low="1", when=RECORDED),
         NumberOption("t_settled", "The line back is drawn from", "180", "s", "t_settled", "When stirring has evened it out.", low="1", when=RECORDED),
         NumberOption("after", "Readings from then on", "6", help="At least three make a line.", low="3", high="60", when=RECORDED),
-        constants.ZERO,
+        natural_constants.ZERO,
     )  # fmt: skip
 
 

@@ -1,11 +1,10 @@
 """Energy of a burning piece of food, caught by water in a can."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     CALORIMETRY,
     Choice,
     ChoiceOption,
@@ -21,7 +20,8 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.checks import Within
+from chromata_core.methods import natural_constants
 from chromata_core.methods.calorimetry import cup
 from chromata_core.methods.weighing import tared
 
@@ -42,7 +42,7 @@ METHOD = Method(
         NumberOption("N_several", "Pieces weighed together", "10", symbol="N_weighed", help="For the mean mass of a piece.", low="1"),
         NumberOption("J_kcal", "Joules in a kilocalorie", "4184", "J/kcal", "4184", fixed=True),
         NumberOption("c_kcal", "The same heat capacity, in kilocalories", "1", "kcal/(L·K)", "c", fixed=True),
-        constants.N_A, constants.ZERO,
+        natural_constants.N_A, natural_constants.ZERO,
         NumberOption("V_plan", "Water in the can", "60", "mL", low="1", planning=True),
         NumberOption("m_plan", "Piece to burn", "1.0", "g", low="0.01", planning=True),
         NumberOption("catch", "Share of the heat that reaches the water", "30", "%", help="Open flame under a can: a fifth to a half. Common practice.", low="1",

@@ -1,12 +1,10 @@
 """Enthalpy of fusion of ice, melted in a cup of water: the simple balance beside the full one."""
 
-from chromata_core.method import cautions
-from chromata_core.method.bar_charts import Bars
-from chromata_core.method.checks import Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     CALORIMETRY,
     Choice,
     Example,
@@ -22,8 +20,10 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.checks import Within
 from chromata_core.methods.calorimetry import cup
 from chromata_core.methods.weighing import tared
+from chromata_core.telling.bar_charts import Bars
 
 _MELTS = "m_w_plan * c * (T_plan - T_0) / (H_lit / M_w)"
 

@@ -2,13 +2,11 @@
 
 from dataclasses import replace
 
-from chromata_core.method import cautions
-from chromata_core.method.bar_charts import Bars
-from chromata_core.method.outcome_checks import SignOf, TooSmall
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     CALORIMETRY,
     Choice,
     ChoiceOption,
@@ -25,7 +23,9 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.outcome_checks import SignOf, TooSmall
 from chromata_core.methods.calorimetry import cup
+from chromata_core.telling.bar_charts import Bars
 
 _ACID, _SALT = {"process": "neutralisation"}, {"process": "dissolution"}
 

@@ -1,11 +1,9 @@
 """Cell potential against concentration: Nernst's slope and the standard potential."""
 
-from chromata_core.method import cautions
-from chromata_core.method.line_charts import AcrossLine
-from chromata_core.method.outcome_checks import SignOf
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
     ChoiceOption,
@@ -23,7 +21,9 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.outcome_checks import SignOf
+from chromata_core.methods import natural_constants
+from chromata_core.telling.line_charts import AcrossLine
 
 METHOD = Method(
     slug="nernst",
@@ -48,7 +48,7 @@ METHOD = Method(
         ListOption("c_plan", "Concentrations", "1.0; 0.1; 0.01; 0.001", "mol/L", "c", "Each is made from the one before, 1 in 10."),
         NumberOption("c_fixed", "Concentration on the other side", "1.0", "mol/L", "c_fixed", "", "0.01", "normal95", "Concentration on the other side", room=True),
         NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="1", planning=True),
-        constants.R, constants.F, constants.UNIT_CONCENTRATION,
+        natural_constants.R, natural_constants.F, natural_constants.UNIT_CONCENTRATION,
         NumberOption("T_25", "25 °C", "25", "°C", "T₂₅", fixed=True),
         NumberOption("ln_10", "ln 10", "2.302585093", symbol="2.303", fixed=True),
     ),

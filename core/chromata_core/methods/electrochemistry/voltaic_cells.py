@@ -1,11 +1,9 @@
 """Potentials of metal pairs: every combination, its poles, and the ladder of half-cells behind them."""
 
-from chromata_core.method import cautions
-from chromata_core.method.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
-from chromata_core.method.cell_checks import BadContact, OverRange, ReversedLeads
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     ELECTROCHEMISTRY,
     Choice,
     ChoiceOption,
@@ -22,6 +20,8 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
+from chromata_core.judging.cell_checks import BadContact, OverRange, ReversedLeads
+from chromata_core.telling.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
 
 METHOD = Method(
     slug="voltaic-cells",

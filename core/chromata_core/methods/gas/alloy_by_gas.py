@@ -1,14 +1,10 @@
 """Composition of a zinc–aluminium alloy from the hydrogen it gives; the pure metal first."""
 
-from chromata_core.method import cautions
-from chromata_core.method.bar_charts import Between
-from chromata_core.method.checks import Within
-from chromata_core.method.outcome_checks import Apart, GateOpen
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import ComesOut, PouredOut, Times
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     GAS,
     Choice,
     ChoiceOption,
@@ -26,9 +22,13 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.checks import Within
+from chromata_core.judging.outcome_checks import Apart, GateOpen
+from chromata_core.judging.rules import ComesOut, PouredOut, Times
+from chromata_core.methods import natural_constants
 from chromata_core.methods.gas import pressure
 from chromata_core.methods.weighing import tared
+from chromata_core.telling.bar_charts import Between
 
 _CYLINDER, _BALANCE, _BOTH = "cylinder", "balance", "both"
 _ML_OF_A_GRAM = "(1 - rho_air / rho_weights) / (water_density(T) - rho_air)"
@@ -59,8 +59,8 @@ METHOD = Method(
         NumberOption("portions", "Weighed in so many portions", "2", symbol="N", help="For “weighed”: a balance has a capacity.", low="1", high="10",
                      when={"volume_by": _BALANCE}),
         NumberOption("apart", "Cylinder and balance agree within", "3", "mL", help="Common practice."),
-        *pressure.SOURCE, constants.R, *constants.BUOYANCY,
-        *constants.STANDARD_STATE,
+        *pressure.SOURCE, natural_constants.R, *natural_constants.BUOYANCY,
+        *natural_constants.STANDARD_STATE,
         NumberOption("V_wanted", "Wanted gas at 0 °C and 1 atm", "200", "mL", help="What the collecting vessel holds well.", low="10", planning=True),
         NumberOption("w_expected", "Expected aluminium in the alloy", "10", "%", help="To plan with.", low="0.1", high="99.9", planning=True),
         NumberOption("m_sample", "Alloy given to each bench", "1.2", "g", help="It has to last for two trials.", low="0.01", planning=True),

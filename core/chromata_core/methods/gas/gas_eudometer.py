@@ -1,12 +1,10 @@
 """Hydrogen from a metal ribbon, collected over water in a graduated tube: one apparatus, four questions."""
 
-from chromata_core.method import cautions
-from chromata_core.method.bar_charts import Bars
-from chromata_core.method.checks import SameStart, Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     GAS,
     Choice,
     ChoiceOption,
@@ -23,8 +21,10 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.checks import SameStart, Within
+from chromata_core.methods import natural_constants
 from chromata_core.methods.gas import pressure
+from chromata_core.telling.bar_charts import Bars
 
 _KNOWN_RIBBON = ("R", "V_m", "M")
 _LOST = "Gas escaped, or the open end left the water"
@@ -62,7 +62,7 @@ METHOD = Method(
                      low="5", high="40"),
         NumberOption("longest", "Longest ribbon", "40", "mm", help="More than that runs past the last mark of a 50 mL tube. Common practice."),
         NumberOption("V_wanted", "Wanted volume of gas", "38", "mL", help="Tells the mass to cut.", low="1", planning=True),
-        *constants.STANDARD_CONDITIONS, constants.R, constants.GRAVITY, constants.ZERO,
+        *natural_constants.STANDARD_CONDITIONS, natural_constants.R, natural_constants.GRAVITY, natural_constants.ZERO,
         NumberOption("rho_Hg", "Density of mercury at 0 °C", "13.5951", "g/mL", "ρ_Hg", fixed=True),
         *agreement_options("1", "", "rad", "3"),
     ),

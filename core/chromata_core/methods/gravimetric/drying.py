@@ -1,10 +1,11 @@
 """Drying to constant mass, written once: heat, cool, weigh, until two weighings agree."""
 
-from chromata_core.method import cautions
-from chromata_core.method.charts import SeriesChart
-from chromata_core.method.checks import NotYetConstant, Rises
-from chromata_core.method.rules import Check, ConstantMass
-from chromata_core.method.vocabulary import Choice, ChoiceOption, NumberOption, Option, Series, Step, Wait
+from chromata_core.declaration import cautions
+from chromata_core.declaration.parts import Check
+from chromata_core.declaration.vocabulary import Choice, ChoiceOption, NumberOption, Option, Series, Step, Wait
+from chromata_core.judging.checks import NotYetConstant, Rises
+from chromata_core.judging.rules import ConstantMass
+from chromata_core.telling.charts import SeriesChart
 
 LIMIT, SCHOOL, TIMES = "constant", "drying", "dryings"
 

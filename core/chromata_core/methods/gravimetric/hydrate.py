@@ -1,11 +1,9 @@
 """Water of crystallisation: a salt is heated to constant mass in a crucible."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import Seen, Within
-from chromata_core.method.identify import Identify
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     GRAVIMETRIC,
     Choice,
     ChoiceOption,
@@ -23,6 +21,8 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
+from chromata_core.judging.checks import Seen, Within
+from chromata_core.judging.identify import Identify
 from chromata_core.methods.gravimetric import drying
 
 CANDIDATES = (

@@ -1,11 +1,10 @@
 """Yield and purity from a precipitate: limiting reactant, dried mass, gravimetric factor."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import Seen, Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     GRAVIMETRIC,
     Choice,
     ChoiceOption,
@@ -23,6 +22,7 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
+from chromata_core.judging.checks import Seen, Within
 from chromata_core.methods.gravimetric import drying
 from chromata_core.methods.weighing import tared
 

@@ -1,9 +1,7 @@
 """The disappearing cross, written once: thiosulfate and acid are poured together over a cross, which the sulfur hides."""
 
-from chromata_core.method import cautions
-from chromata_core.method.outcome_checks import Repeats
-from chromata_core.method.rules import RepeatsAgree
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.vocabulary import (
     Choice,
     NumberOption,
     Observation,
@@ -15,6 +13,8 @@ from chromata_core.method.vocabulary import (
     Slip,
     Step,
 )
+from chromata_core.judging.outcome_checks import Repeats
+from chromata_core.judging.rules import RepeatsAgree
 
 REACTION = "S₂O₃²⁻ + 2 H⁺ → S + SO₂ + H₂O"
 AGREE: tuple[Option, ...] = (

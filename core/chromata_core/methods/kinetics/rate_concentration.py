@@ -1,10 +1,9 @@
 """Rate against concentration: the order of the reaction in thiosulfate."""
 
-from chromata_core.method import cautions
-from chromata_core.method.line_charts import AcrossLine
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     KINETICS,
     Example,
     Fault,
@@ -20,6 +19,7 @@ from chromata_core.method.vocabulary import (
     Trials,
 )
 from chromata_core.methods.kinetics import cross
+from chromata_core.telling.line_charts import AcrossLine
 
 METHOD = Method(
     slug="rate-concentration",

@@ -1,10 +1,9 @@
 """Rate against temperature: activation energy from the disappearing cross."""
 
-from chromata_core.method import cautions
-from chromata_core.method.line_charts import AcrossLine
-from chromata_core.method.preparation import Shared, Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Shared, Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     KINETICS,
     Choice,
     Example,
@@ -20,8 +19,9 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods import constants
+from chromata_core.methods import natural_constants
 from chromata_core.methods.kinetics import cross
+from chromata_core.telling.line_charts import AcrossLine
 
 METHOD = Method(
     slug="rate-temperature",
@@ -43,7 +43,7 @@ METHOD = Method(
         NumberOption("t_1", "Unit of time", "1", "s", "1 s", fixed=True),
         NumberOption("T_low", "Q₁₀ from 20 °C, in kelvin", "293.15", "K", "T₂₀", fixed=True),
         NumberOption("T_high", "Q₁₀ to 30 °C, in kelvin", "303.15", "K", "T₃₀", fixed=True),
-        constants.R, constants.ZERO,
+        natural_constants.R, natural_constants.ZERO,
     ),
     roles=cross.ROLES,
     readings=(

@@ -1,12 +1,9 @@
 """Solutions of known concentration by mass, in vessels whose volume is measured backwards."""
 
-from chromata_core.method import cautions
-from chromata_core.method.charts import AcrossTrials
-from chromata_core.method.checks import NearPlan, Seen
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import PouredOut
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     SOLUTIONS,
     Choice,
     Example,
@@ -23,7 +20,10 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.checks import NearPlan, Seen
+from chromata_core.judging.rules import PouredOut
 from chromata_core.methods.weighing import tared
+from chromata_core.telling.charts import AcrossTrials
 
 METHOD = Method(
     slug="molarity-series",

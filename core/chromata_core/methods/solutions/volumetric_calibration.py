@@ -3,14 +3,10 @@
 Volume = mass · Z, Z = (1 − ρ_air/ρ_weights)/(ρ_water(T) − ρ_air): ISO 8655-6 and ISO 4787, the air-buoyancy factor.
 """
 
-from chromata_core.method import cautions
-from chromata_core.method.charts import AccuracyPrecision, Deliveries
-from chromata_core.method.checks import FewerThan, SetAs, Within
-from chromata_core.method.curve_checks import Suspect, Trend
-from chromata_core.method.preparation import Stores, Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import Times
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Stores, Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     SOLUTIONS,
     Choice,
     ChoiceOption,
@@ -28,6 +24,10 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
+from chromata_core.judging.checks import FewerThan, SetAs, Within
+from chromata_core.judging.curve_checks import Suspect, Trend
+from chromata_core.judging.rules import Times
+from chromata_core.telling.charts import AccuracyPrecision, Deliveries
 
 _BUOYANCY = "(1 - rho_air / rho_weights) / (water_density(T_water) - rho_air)"
 _WEIGHED = (

@@ -1,11 +1,9 @@
 """Concentration of a coloured solution from a calibration line."""
 
-from chromata_core.method import cautions
-from chromata_core.method.line_charts import Spectrum
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import PeakPassed
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
     ChoiceOption,
@@ -18,7 +16,9 @@ from chromata_core.method.vocabulary import (
     Step,
     Trials,
 )
+from chromata_core.judging.rules import PeakPassed
 from chromata_core.methods.spectrophotometry import light
+from chromata_core.telling.line_charts import Spectrum
 
 _SPECTRUM = {"wavelength_by": "spectrum"}
 

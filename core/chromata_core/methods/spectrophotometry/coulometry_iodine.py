@@ -1,14 +1,10 @@
 """Charge against product: iodine set free by a current, counted by its colour."""
 
-from chromata_core.method import cautions
-from chromata_core.method.charts import Pairs
-from chromata_core.method.checks import Seen
-from chromata_core.method.curve_checks import Grows, NeedleScale
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import RunsTo
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
     ChoiceOption,
@@ -26,8 +22,12 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods import constants
+from chromata_core.judging.checks import Seen
+from chromata_core.judging.curve_checks import Grows, NeedleScale
+from chromata_core.judging.rules import RunsTo
+from chromata_core.methods import natural_constants
 from chromata_core.methods.spectrophotometry import light
+from chromata_core.telling.charts import Pairs
 
 _Z, _F, _N, _EFF = ({"question": key} for key in ("z", "F", "N_A", "efficiency"))
 
@@ -51,7 +51,7 @@ METHOD = Method(
         *light.options("0.001000", "mol/L", "0.000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "460"),
         NumberOption("V_cell", "Volume of the cell, about", "100", "mL", low="1", planning=True),
         *agreement_options("1", "", "rad", "5"),
-        constants.F, constants.CHARGE,
+        natural_constants.F, natural_constants.CHARGE,
     ),
     roles=(
         Role("cylinder", "For the cell's volume", ("flask", "cylinder", "pipette"), "flask-100-a"),

@@ -1,21 +1,10 @@
 """The spectrophotometer and its calibration line, written once: warm-up, blank, standards from one stock, unknowns."""
 
-from chromata_core.method import cautions
-from chromata_core.method.light_checks import (
-    BlankStale,
-    Bow,
-    NotRising,
-    OffTheLine,
-    OverFull,
-    Pale,
-    TooEarly,
-    ZeroLine,
-)
-from chromata_core.method.line_charts import CalibrationLine, Residuals
-from chromata_core.method.names import When
-from chromata_core.method.preparation import Shared, Supply
-from chromata_core.method.rules import Bracketed, Check, Drawing, EachOf
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.names import When
+from chromata_core.declaration.parts import Check, Drawing
+from chromata_core.declaration.preparation import Shared, Supply
+from chromata_core.declaration.vocabulary import (
     Choice,
     ChoiceOption,
     Fault,
@@ -32,6 +21,18 @@ from chromata_core.method.vocabulary import (
     Step,
     Wait,
 )
+from chromata_core.judging.light_checks import (
+    BlankStale,
+    Bow,
+    NotRising,
+    OffTheLine,
+    OverFull,
+    Pale,
+    TooEarly,
+    ZeroLine,
+)
+from chromata_core.judging.rules import Bracketed, EachOf
+from chromata_core.telling.line_charts import CalibrationLine, Residuals
 
 BY_A, BY_T = {"scale": "A"}, {"scale": "T"}
 _LINE, _ORIGIN = {"fit": "intercept"}, {"fit": "origin"}

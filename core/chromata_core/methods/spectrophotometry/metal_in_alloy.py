@@ -1,10 +1,10 @@
 """Copper in an alloy by the colour of its nitrate: from the cuvette back to the solid."""
 
-from chromata_core.method import cautions
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
     Example,

@@ -1,9 +1,9 @@
 """Solubility product of a sparingly soluble salt by the colour of one of its ions."""
 
-from chromata_core.method import cautions
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
     Choice,
     ChoiceOption,
@@ -18,7 +18,7 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
-from chromata_core.methods import constants
+from chromata_core.methods import natural_constants
 from chromata_core.methods.spectrophotometry import light
 
 _RATIO = "c / c_1"
@@ -42,7 +42,7 @@ METHOD = Method(
         NumberOption("b", "Coloured ions in the formula", "1", symbol="b", low="1", high="4"),
         NumberOption("Ksp_lit", "Accepted solubility product", "1.1e-12", symbol="K_lit", help="Silver chromate at 25 °C: about 1.1 × 10⁻¹², handbook value from memory."),
         *light.options("0.0002400", "mol/L", "0.0000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "405", "T"),
-        constants.UNIT_CONCENTRATION,
+        natural_constants.UNIT_CONCENTRATION,
     ),
     roles=(*light.ROLES, *light.dilution_roles()),
     readings=(

@@ -1,11 +1,10 @@
 """Concentration of an unknown acid or base by titration against a standard, with an indicator."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import SameStart, UpsideDown, Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import END_POINT, agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import END_POINT, agreement_options
+from chromata_core.declaration.vocabulary import (
     TITRATION,
     Choice,
     ChoiceOption,
@@ -20,6 +19,7 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.checks import SameStart, UpsideDown, Within
 from chromata_core.methods.titration import burette
 
 OPTIONS = (

@@ -1,11 +1,10 @@
 """Neutralising power of an antacid tablet: more acid than it can take, the rest titrated back with base."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import SameStart, Seen, Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import END_POINT, agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import END_POINT, agreement_options
+from chromata_core.declaration.vocabulary import (
     TITRATION,
     Choice,
     ChoiceOption,
@@ -23,6 +22,7 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
+from chromata_core.judging.checks import SameStart, Seen, Within
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 

@@ -1,8 +1,7 @@
 """Working with a burette, written once for every titration: filling, reading, running in, judging the end point."""
 
-from chromata_core.method import cautions
-from chromata_core.method.guides import RunIn
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.vocabulary import (
     Choice,
     ChoiceOption,
     Fault,
@@ -13,6 +12,7 @@ from chromata_core.method.vocabulary import (
     Step,
     Wait,
 )
+from chromata_core.judging.guides import RunIn
 
 INDICATOR = ChoiceOption(
     "indicator",

@@ -3,12 +3,11 @@
 By electroneutrality the H⁺ set free equals the charge of the anions that pass, whatever became of the cations.
 """
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import SameStart, Seen, UpsideDown, Within
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import END_POINT, agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import END_POINT, agreement_options
+from chromata_core.declaration.vocabulary import (
     TITRATION,
     Choice,
     ChoiceOption,
@@ -26,6 +25,7 @@ from chromata_core.method.vocabulary import (
     Trials,
     Wait,
 )
+from chromata_core.judging.checks import SameStart, Seen, UpsideDown, Within
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 

@@ -3,16 +3,11 @@
 Points are kept as they are read; the end point is where the second derivative passes zero, three other ways beside it.
 """
 
-from chromata_core.method import cautions
-from chromata_core.method.charts import TitrationCurve
-from chromata_core.method.checks import Within
-from chromata_core.method.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
-from chromata_core.method.guides import JumpAhead
-from chromata_core.method.preparation import Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.rules import JumpPassed
-from chromata_core.method.schools import agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
+from chromata_core.declaration.vocabulary import (
     TITRATION,
     Choice,
     ChoiceOption,
@@ -29,8 +24,13 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.checks import Within
+from chromata_core.judging.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
+from chromata_core.judging.guides import JumpAhead
+from chromata_core.judging.rules import JumpPassed
 from chromata_core.methods.titration import example_curves
 from chromata_core.methods.weighing import by_difference, difference
+from chromata_core.telling.charts import TitrationCurve
 
 _SYSTEMS = (
     Choice(

@@ -1,11 +1,10 @@
 """Concentration of a titrant against a weighed primary standard. Published check: EURACHEM/CITAC CG4, example A2."""
 
-from chromata_core.method import cautions
-from chromata_core.method.checks import SameStart, Within
-from chromata_core.method.preparation import Stores, Supply, Target
-from chromata_core.method.questions import conclusion
-from chromata_core.method.schools import END_POINT, agreement_options
-from chromata_core.method.vocabulary import (
+from chromata_core.declaration import cautions
+from chromata_core.declaration.preparation import Stores, Supply, Target
+from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import END_POINT, agreement_options
+from chromata_core.declaration.vocabulary import (
     TITRATION,
     Choice,
     ChoiceOption,
@@ -21,6 +20,7 @@ from chromata_core.method.vocabulary import (
     SubstanceOption,
     Trials,
 )
+from chromata_core.judging.checks import SameStart, Within
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference, tared
 

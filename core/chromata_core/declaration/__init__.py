@@ -1,0 +1,1 @@
+"""How an experiment is declared: the vocabulary, what its texts name, and the choices of a session."""

@@ -1,0 +1,65 @@
+"""The words for what is prepared and what outlasts a session: what to aim at, what is used up, what benches share, what
+is stored. The vocabulary's Method lists them.
+"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from chromata_core.declaration.names import NominalName, NumberName, PlanName, QuantityName, RoleName, When
+
+
+@dataclass(frozen=True, slots=True)
+class Target:
+    """What to aim at so that the work comes out as wanted: a formula over options, for the first or any trial."""
+
+    label: str
+    formula: str
+    unit: str
+    why: str
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Supply:
+    """What is used up, by a formula over options: for one trial, or once for a bench."""
+
+    label: str
+    formula: str
+    unit: str
+    per: Literal["trial", "bench"] = "trial"
+    note: str = ""
+    when: When = None
+
+
+@dataclass(frozen=True, slots=True)
+class Shared:
+    """Equipment that benches share. Its options say how many pieces there are (``number``), how many benches fit at one
+    (``places``), how long one needs it (``minutes``), and how long it takes to set it anew (``change``).
+
+    With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
+    ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
+    of work come before anybody needs it. ``meanwhile`` is for who waits.
+    """
+
+    label: str
+    number: NumberName
+    places: NumberName
+    minutes: NumberName
+    change: NumberName = ""
+    planned: PlanName = ""
+    free_first: bool = False
+    free_label: str = "Without it"
+    after: NumberName = ""
+    meanwhile: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Stores:
+    """A result that later sessions can use: as the calibration of the instrument in ``role`` (its nominal value being
+    ``nominal``, a list option or reading), or as the concentration of a solution named by the words of ``solution``.
+    """
+
+    result: QuantityName
+    role: RoleName = ""
+    nominal: NominalName = ""
+    solution: str = ""

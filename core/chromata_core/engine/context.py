@@ -1,0 +1,138 @@
+"""What a check may look at: readings, quantities and options of one evaluated sheet, in their declared units."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from decimal import Decimal
+from functools import cached_property
+
+from chromata_core.declaration.options import listed
+from chromata_core.declaration.vocabulary import Quantity, Reading, Step
+from chromata_core.engine.figures_school import Known, as_decimal, shown
+from chromata_core.engine.numeric_pass import Computed
+from chromata_core.engine.shown import Shown
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.typed import Typed
+from chromata_core.quantity.units import unit
+from chromata_core.sheet.bound import Bound
+from chromata_core.uncertainty.columns import value_of
+
+# A computed quantity and where it stands: in a trial, or (None) on the bench.
+Place = tuple[Quantity, int | None]
+
+
+@dataclass(frozen=True)
+class Context:
+    """One sheet, bound and computed."""
+
+    bound: Bound
+    computed: Computed
+    figures: Mapping[int | None, Known]
+
+    def trials(self, valid: bool = True) -> list[int]:
+        """Trial numbers in order; only those not void unless asked otherwise."""
+        return [n for n in self.computed.trials if not (valid and n in self.computed.voided)]
+
+    def trial_name(self, number: int | None) -> str:
+        """“the rough trial”, “trial 2”, or “the bench”."""
+        if number is None:
+            return "the bench"
+        noun = self.bound.method.trials.noun.lower()
+        if self.bound.rough and number == 0:
+            return f"the rough {noun}"
+        return f"{noun} {self.bound.place(number)}{self.again(number)}"
+
+    def again(self, number: int) -> str:
+        """“, try 2” behind the name of a planned trial that is made again."""
+        tries = self.bound.tries(number)
+        return f", try {tries}" if tries > 1 else ""
+
+    def last_try(self, planned: int) -> int:
+        """The trial that stands for a planned one: its last that counts, or its last."""
+        tries = [n for n in self.computed.trials if self.bound.place(n) == planned]
+        return max([n for n in tries if n not in self.computed.voided] or tries, default=planned)
+
+    def is_rough(self, trial: int | None) -> bool:
+        """Whether ``trial`` is the rough one, which is never judged nor averaged."""
+        return self.bound.rough and trial == 0
+
+    def reading(self, key: str) -> Reading | None:
+        """The reading called ``key``, None if these options have no such reading."""
+        part = self.bound.part(key)
+        return part if isinstance(part, Reading) else None
+
+    def quantity(self, key: str) -> Quantity:
+        """The quantity called ``key``."""
+        return self._quantities[key]
+
+    @cached_property
+    def _quantities(self) -> dict[str, Quantity]:
+        return {quantity.key: quantity for quantity in self.bound.quantities}
+
+    def instrument(self, key: str) -> Instrument:
+        """The instrument that the reading ``key`` is made with."""
+        reading = self.reading(key)
+        assert reading is not None
+        return self.bound.instruments[reading.role]
+
+    def typed(self, key: str, trial: int | None, index: int | None = None) -> Typed | None:
+        """What was typed, if anything was."""
+        return self.bound.typed.get((key, trial, index))
+
+    def value(self, key: str, trial: int | None) -> float | None:
+        """A computed quantity in its declared unit, None if it cannot be computed yet."""
+        column = self.computed.column(key, trial)
+        if column is None or key not in self._quantities:
+            return None
+        return unit(self.quantity(key).unit).from_si(value_of(column))
+
+    def planned(self, option: str, trial: int) -> Decimal:
+        """What a list option plans for ``trial``, in its unit."""
+        planned = next(one for one in self.bound.lists if one.key == option)
+        place = self.bound.place(trial)
+        assert place is not None
+        return listed(planned, self.bound.options[option])[place - 1]
+
+    def number(self, option: str) -> Decimal:
+        """A number option in its unit."""
+        return self.bound.number(option)
+
+    def decimal(self, quantity: Quantity, trial: int | None) -> Decimal:
+        """A computed quantity in its unit as it is worked on paper, so that what is a tie there is one here."""
+        value = self.value(quantity.key, trial)
+        return as_decimal(0.0 if value is None else value, self.figures[trial].get(quantity.key), quantity.unit)
+
+    def figured(self, quantity: Quantity, trial: int | None) -> Shown:
+        """A computed quantity to the figures its readings allow."""
+        value = self.value(quantity.key, trial)
+        return shown(quantity, 0.0 if value is None else value, self.figures[trial].get(quantity.key))
+
+    def figured_rows(self, quantity: Quantity, trial: int | None) -> list[Shown]:
+        """The rows of a quantity that is worked row by row, each to the figures its readings allow."""
+        column, known = self.computed.column(quantity.key, trial), self.figures[trial].get(quantity.key)
+        if column is None or not isinstance(known, list):
+            return []
+        scale = unit(quantity.unit)
+        return [shown(quantity, scale.from_si(value_of(row)), item) for row, item in zip(column, known, strict=True)]
+
+    def listed(self, key: str, trial: int | None) -> list[float]:
+        """The values of a list, a series or a quantity worked row by row, in its unit; empty while there are none."""
+        reading = self.reading(key)
+        if reading is not None:
+            return [float(typed.value) for typed in self.bound.series(key, None if reading.scope == "bench" else trial)]
+        column, scale = self.computed.column(key, trial), unit(self.quantity(key).unit)
+        return [] if column is None else [scale.from_si(value_of(row)) for row in column]
+
+    def begun(self, step: Step, trial: int | None) -> float | None:
+        """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
+        started = [time for slot, time in self.bound.times.items() if slot[:2] == (f"timer.{step.key}", trial)]
+        if not started and step.wait and step.wait.before and self.bound.opened is not None:
+            return self.bound.opened - 60 * float(self.number(step.wait.before))
+        return max(started, default=None)
+
+    def said(self, key: str, value: float) -> str:
+        """A quantity's value as said in a sentence: as many decimals as its readings carry, with the unit."""
+        quantity = self.quantity(key)
+        decimals = [self.bound.instruments[r.role].decimals for r in self.bound.readings if r.unit == quantity.unit]
+        text = plain(value, max(decimals)) if decimals else with_figures(value, 3)
+        return f"{text} {quantity.unit}".rstrip()

@@ -1,0 +1,303 @@
+"""The checks a method can list. Each knows its sentence: what, why, what to do."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from decimal import Decimal
+from math import floor
+
+from chromata_core.declaration.names import (
+    EntryName,
+    LimitText,
+    NumberName,
+    ObservationName,
+    PlanName,
+    QuantityName,
+    ReadingName,
+    SeriesName,
+)
+from chromata_core.declaration.vocabulary import Series
+from chromata_core.engine.context import Context
+from chromata_core.judging.finding import Finding, Level
+from chromata_core.judging.rules import ConstantMass
+from chromata_core.judging.shapes import Looks
+from chromata_core.quantity.rounding import plain, with_figures
+
+
+@dataclass(frozen=True, slots=True)
+class Within(Looks):
+    """A quantity should lie between ``low`` and ``high``, texts in its unit: a number, ``option:key`` for an option,
+    ``-option:key`` for its negative, ``quantity:key`` for another quantity, ``scale:key`` for the last mark of the
+    instrument with which the reading ``key`` is made.
+    """
+
+    quantity: QuantityName
+    why: str
+    do: str
+    low: LimitText = ""
+    high: LimitText = ""
+    level: Level = "look"
+    on: EntryName = ""
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding wherever it lies outside: in a trial, or on the bench."""
+        quantity = next((q for q in at.bound.quantities if q.key == self.quantity), None)
+        if quantity is None:
+            return
+        places = [t for t in at.trials() if not at.is_rough(t)] if quantity.scope == "trial" else [None]
+        for trial in places:
+            value = at.value(self.quantity, trial)
+            if value is None:
+                continue
+            side = self._side(at, value, trial)
+            if side:
+                what = f"{at.quantity(self.quantity).label} {at.said(self.quantity, value)} is {side}."
+                yield Finding(f"{self.quantity}-range", self.level, what, self.why, self.do, self.on, trial)
+
+    def _side(self, at: Context, value: float, trial: int | None) -> str:
+        low, high = self._limit(at, self.low, trial), self._limit(at, self.high, trial)
+        unit = at.quantity(self.quantity).unit
+        if low is not None and value < low:
+            return f"less than {self._said(low)} {unit}".rstrip()
+        if high is not None and value > high:
+            return f"more than {self._said(high)} {unit}".rstrip()
+        return ""
+
+    @staticmethod
+    def _said(limit: Decimal | float) -> str:
+        return f"{limit:f}" if isinstance(limit, Decimal) else with_figures(limit, 3)
+
+    @staticmethod
+    def _limit(at: Context, text: str, trial: int | None) -> Decimal | float | None:
+        kind, _, key = text.partition(":")
+        match kind:
+            case "":
+                return None
+            case "option" | "-option":
+                return (-1 if kind[0] == "-" else 1) * at.number(key)
+            case "quantity":
+                return at.value(key, trial)
+            case "scale":
+                return Decimal(at.instrument(key).high)
+            case _:
+                return Decimal(text)
+
+
+@dataclass(frozen=True, slots=True)
+class SameStart(Looks):
+    """Two trials with the very same start that is not zero: perhaps copied."""
+
+    reading: ReadingName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding for the later of the two."""
+        seen: dict[str, int] = {}
+        for trial in at.trials():
+            typed = at.typed(self.reading, trial)
+            if typed is None or not typed.value:
+                continue
+            if typed.text in seen:
+                yield Finding(
+                    "same-start", "look", f"Same start as {at.trial_name(seen[typed.text])}: {typed.text}.",
+                    "The level rarely stands at the very same mark twice.",
+                    "Look at the burette again. Keep it if it really does.", self.reading, trial,
+                )  # fmt: skip
+            seen.setdefault(typed.text, trial)
+
+
+# Near a whole number both directions read almost the same: an overshoot would explain it as well.
+_CLEAR = 4
+
+
+@dataclass(frozen=True, slots=True)
+class UpsideDown(Looks):
+    """A delivery that disagrees, and would agree if one reading had been taken in the wrong direction.
+
+    On a scale numbered downward, 22.6 read from the wrong side becomes 23.4: mirrored about the whole number.
+    """
+
+    quantity: QuantityName
+    readings: tuple[ReadingName, ...]
+    limit_option: NumberName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on the reading that would mend its trial."""
+        values = {t: v for t in at.trials() if (v := at.value(self.quantity, t)) is not None and not at.is_rough(t)}
+        limit = float(at.number(self.limit_option))
+        for trial, value in values.items():
+            others = [v for t, v in values.items() if t != trial]
+            if not others or min(abs(value - other) for other in others) <= limit:
+                continue
+            yield from self._mended(at, trial, value, others, limit)
+
+    def _mended(self, at: Context, trial: int, value: float, others: list[float], limit: float) -> Iterator[Finding]:
+        for key in self.readings:
+            reading, typed = at.reading(key), at.typed(key, trial)
+            if reading is None or typed is None or typed.value == int(typed.value):
+                continue
+            other_way = 2 * floor(typed.value) - typed.value
+            shift = float(other_way - typed.value) * (-1 if reading.zero_of else 1)
+            clear = abs(shift) >= _CLEAR * limit
+            if clear and other_way >= 0 and min(abs(value + shift - other) for other in others) <= limit:
+                text = plain(other_way, typed.decimals)
+                yield Finding(
+                    code="upside-down",
+                    level="stop",
+                    what=f"{typed.text} may be read upside down: {text}?",
+                    why=f"Then {at.trial_name(trial)} gives {at.said(self.quantity, value + shift)}, as the others do.",
+                    do="Numbers run downward. Look at the mark just above the liquid and read on from it.",
+                    key=key,
+                    trial=trial,
+                    suggest=text,
+                    word="Show me the mark just above the liquid. Which way do the numbers run?",
+                )
+
+
+@dataclass(frozen=True, slots=True)
+class Rises(Looks):
+    """A series of weighings that goes up by more than the rule: something was taken up, or it reacted."""
+
+    series: SeriesName
+    option: NumberName
+    why: str
+    do: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at each rise."""
+        for trial in at.trials():
+            masses = at.bound.series(self.series, trial)
+            for index in range(1, len(masses)):
+                rise = masses[index].value - masses[index - 1].value
+                if rise > at.number(self.option):
+                    what = f"The mass went up by {plain(rise, masses[index].decimals)} g."
+                    yield Finding("mass-rises", "stop", what, self.why, self.do, self.series, trial, index + 1)
+
+
+@dataclass(frozen=True, slots=True)
+class NotYetConstant(Looks):
+    """Says after each weighing whether the mass is constant; where a class stops after a fixed number, that it was
+    not shown to be.
+    """
+
+    series: SeriesName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """One finding at the last weighing of each trial."""
+        series = at.reading(self.series)
+        assert isinstance(series, Series) and isinstance(series.until, ConstantMass)
+        rule = series.until
+        for trial in at.trials():
+            masses = at.bound.series(self.series, trial)
+            if not masses:
+                continue
+            met, over = (look(at, self.series, trial) for look in (rule.constant, rule.met))
+            change = f"{plain(masses[-1].value - masses[-2].value, masses[-1].decimals)} g" if len(masses) > 1 else ""
+            what = f"Constant: changed by {change}." if met else self._open(change)
+            why = f"The rule is {at.number(rule.limit)} g between the last two weighings."
+            do = "Go on." if met else "Heat again, cool to room temperature, weigh again."
+            if over and not met:
+                do = "The plan ends here: say in the conclusion that the mass was not shown to be constant."
+            level: Level = "keep" if met else "look" if over else "repeat"
+            yield Finding("constant-mass", level, what, why, do, self.series, trial, len(masses))
+
+    @staticmethod
+    def _open(change: str) -> str:
+        return (
+            f"Not constant yet: changed by {change}."
+            if change
+            else "One weighing cannot show that the mass is constant."
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Seen(Looks):
+    """A finding for an observation: what it means when this choice is touched."""
+
+    observation: ObservationName
+    choice: str
+    level: Level
+    what: str
+    why: str
+    do: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on every trial where it was seen."""
+        for trial in at.trials(valid=False):
+            if at.bound.texts.get((self.observation, trial, None)) == self.choice:
+                yield Finding(
+                    f"{self.observation}-{self.choice}",
+                    self.level,
+                    self.what,
+                    self.why,
+                    self.do,
+                    self.observation,
+                    trial,
+                )
+
+
+@dataclass(frozen=True, slots=True)
+class NearPlan(Looks):
+    """A reading beside what was planned for its trial: far off asks whether the number is right, near is good work."""
+
+    reading: ReadingName
+    planned: PlanName
+    far: NumberName
+    near: NumberName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on every reading that is far from the plan, or near enough to say so."""
+        for trial in at.trials():
+            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
+            if typed is None:
+                continue
+            off = abs(typed.value / plan - 1) * 100
+            if off > at.number(self.far):
+                yield Finding(
+                    f"{self.reading}-plan", "look", f"{typed.text} is far from the planned {plan}.",
+                    "Perhaps the balance was not tared, or the plan of another vessel was used.",
+                    "Look at the display again. Keep it if it really shows that.", self.reading, trial,
+                    word="What does the balance show with nothing on it?",
+                )  # fmt: skip
+            elif off <= at.number(self.near):
+                what = f"Within {at.number(self.near)} % of the plan: good work, do not chase it."
+                yield Finding(f"{self.reading}-plan", "keep", what, "", "", self.reading, trial)
+
+
+@dataclass(frozen=True, slots=True)
+class SetAs(Looks):
+    """An instrument that is set: the setting must be the planned one."""
+
+    reading: ReadingName
+    planned: PlanName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on a setting that differs from the plan."""
+        for trial in at.trials():
+            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
+            if typed is not None and typed.value != plan:
+                yield Finding(
+                    f"{self.reading}-set", "stop", f"Set to {typed.text}, planned is {plan}.",
+                    "The mean would be compared with another volume than was delivered.",
+                    "Set it anew, or correct what you wrote.", self.reading, trial,
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class FewerThan(Looks):
+    """The session asks for fewer readings than the standard does."""
+
+    option: NumberName
+    least: int
+    series: SeriesName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """One finding at the last reading of each finished series."""
+        asked = int(at.number(self.option))
+        if asked >= self.least:
+            return
+        for trial in at.trials():
+            if len(at.bound.series(self.series, trial)) >= asked:
+                yield Finding(
+                    f"{self.series}-few", "look", f"{asked} readings; the standard asks for {self.least}.",
+                    "A standard deviation from few readings is only roughly known.",
+                    "Say so beside the result, or do the rest as well.", self.series, trial, asked,
+                )  # fmt: skip

@@ -1,0 +1,182 @@
+"""Checks on recorded curves and on long series of the same reading."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from chromata_core.curves.line import line
+from chromata_core.declaration.names import NumberName, QuantityName, SeriesName
+from chromata_core.engine.context import Context
+from chromata_core.judging.finding import Finding
+from chromata_core.judging.rules import curve_of, jump
+from chromata_core.judging.shapes import Looks
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.statistics.outliers import grubbs
+
+
+@dataclass(frozen=True, slots=True)
+class Grows(Looks):
+    """Each reading must be greater than the one before: a burette only gives, a clock only goes forward."""
+
+    series: SeriesName
+    why: str = "A burette only gives: its reading grows from one point to the next."
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at the first reading that does not grow."""
+        for trial in at.trials(valid=False):
+            made = at.bound.series(self.series, trial)
+            for place in range(1, len(made)):
+                if made[place].value <= made[place - 1].value:
+                    yield Finding(
+                        f"{self.series}-grows", "stop", f"{made[place].text} is not above {made[place - 1].text}.",
+                        self.why, "Read it again and correct the wrong one.", self.series, trial, place + 1,
+                        word="Read me the last two aloud.",
+                    )  # fmt: skip
+
+
+_OTHER_SCALE = 0.15  # so near to a scale's ratio a reading is taken for one from that scale
+
+
+@dataclass(frozen=True, slots=True)
+class NeedleScale(Looks):
+    """A reading that would be the planned one if it had been read from another scale of the same meter."""
+
+    series: SeriesName
+    planned: NumberName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at each such reading, with the value of the scale in use."""
+        if at.reading(self.series) is None or not (tool := at.instrument(self.series)).scales:
+            return
+        plan = float(at.number(self.planned))
+        for slot, typed in at.bound.typed.items():
+            if slot[0] != self.series or not typed.value or not plan:
+                continue
+            for scale in (s for s in tool.scales if s != tool.high):
+                meant = float(typed.value) * float(tool.high) / float(scale)
+                off = abs(float(typed.value) / plan - 1)
+                if abs(meant / plan - 1) < _OTHER_SCALE < off:
+                    text = plain(meant, tool.decimals)
+                    yield Finding(
+                        "other-scale", "stop", f"{typed.text} {tool.unit}: read from the {scale} {tool.unit} scale?",
+                        f"The {tool.high} {tool.unit} terminal is in use; on its scale the needle stands at {text}.",
+                        "Read the scale that belongs to the terminal.", *slot, suggest=text,
+                        word="Which terminal is your lead in?",
+                    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class BeginsAt(Looks):
+    """The first point belongs before any titrant: a curve that begins too late has lost its start."""
+
+    series: SeriesName
+    latest: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding on a first reading that is past what a start can be."""
+        for trial in at.trials():
+            made = at.bound.series(self.series, trial)
+            if made and float(made[0].value) > float(self.latest):
+                yield Finding(
+                    f"{self.series}-start", "look", f"The first point stands at {made[0].text} mL.",
+                    "The reading before any titrant belongs to the curve.",
+                    "If titrant ran in already, start a new portion; if the burette began there, go on.",
+                    self.series, trial, 1,
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class AgainstTheTrend(Looks):
+    """A reading that falls while the curve rises (or the other way) by more than it can drift."""
+
+    volume: SeriesName
+    value: SeriesName
+    allowed: str
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at each such point behind the first three."""
+        for trial in at.trials():
+            _, values = curve_of(at.bound, self.volume, self.value, trial)
+            if len(values) < 5:
+                continue
+            rising = 1.0 if values[-1] >= values[0] else -1.0
+            for place in range(3, len(values)):
+                back = rising * (values[place - 1] - values[place])
+                if back > float(self.allowed):
+                    yield Finding(
+                        f"{self.value}-trend", "look", f"This reading goes back by {with_figures(back, 2)}.",
+                        "The curve goes one way only; it may not have settled, or a digit is wrong.",
+                        "Wait until it stands still and read again.", self.value, trial, place + 1,
+                    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class CoarseAtJump(Looks):
+    """The end point is only known to ``half_step``: says so when the steps at the jump were too large."""
+
+    half_step: QuantityName
+    volume: SeriesName
+    value: SeriesName
+    fine_step: NumberName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding once the jump is passed."""
+        fine = float(at.number(self.fine_step))
+        for trial in at.trials():
+            half = at.value(self.half_step, trial)
+            volumes, values = curve_of(at.bound, self.volume, self.value, trial)
+            if half is None or 2 * half <= 2.5 * fine or jump(volumes, values) is None:
+                continue
+            yield Finding(
+                "coarse-jump", "look", f"The step at the jump was {plain(2 * half, 2)} mL.",
+                f"The end point is only known to ± {plain(half, 2)} mL, half a step.",
+                f"In the next one go over to {plain(fine, 2)} mL as soon as the slope rises.", self.volume, trial,
+            )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Trend(Looks):
+    """Readings of the same thing that drift with time: evaporation, a warming balance."""
+
+    series: SeriesName
+    least: int = 6
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding where the slope over the readings is hardly chance: |t| beyond Student's 99 %."""
+        from scipy.special import stdtrit
+
+        for trial in at.trials():
+            values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
+            if len(values) < self.least:
+                continue
+            found = line(range(len(values)), values)
+            t = found.slope / found.u_slope if found.u_slope else 0.0
+            if abs(t) > float(stdtrit(len(values) - 2, 0.995)):
+                way = "up" if t > 0 else "down"
+                yield Finding(
+                    f"{self.series}-trend", "look", f"The readings go {way} from first to last.",
+                    "Chance would hardly order them so: water evaporates, or the balance drifts.",
+                    "Shield it from draughts, tare before each delivery, work at an even pace.", self.series, trial,
+                )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Suspect(Looks):
+    """One value far from the others of its series (Grubbs, 95 %): marked, never taken out."""
+
+    series: SeriesName
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """At most one finding for each trial."""
+        for trial in at.trials():
+            values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
+            if len(values) < 4:
+                continue
+            found = grubbs(values)
+            if found.outlier:
+                text = at.bound.series(self.series, trial)[found.index].text
+                yield Finding(
+                    f"{self.series}-suspect", "look", f"{text} stands apart from the others.",
+                    "Values of one pipette hardly scatter so (Grubbs, 95 %). It stays on the record and counts.",
+                    "If you know what went wrong there, correct it with that reason.", self.series, trial,
+                    found.index + 1,
+                )  # fmt: skip

@@ -1,0 +1,283 @@
+"""The rules that end a series: small frozen objects that a method lists as data."""
+
+from dataclasses import dataclass
+from decimal import Decimal
+from itertools import pairwise
+
+from chromata_core.curves.end_point import by_second_derivative
+from chromata_core.curves.line import CurveError
+from chromata_core.declaration.names import ChoiceName, NumberName, PlanName, QuantityName, SeriesName
+from chromata_core.engine.context import Context
+from chromata_core.judging.shapes import Ends
+from chromata_core.sheet.bound import Bound
+
+
+@dataclass(frozen=True, slots=True)
+class ConstantMass(Ends):
+    """Finished when the last two readings differ by no more than an option's value (same unit); or, if the class dries
+    a fixed number of times (option ``school`` at “fixed”), after as many as the option ``times`` says.
+    """
+
+    limit: NumberName
+    school: ChoiceName
+    times: NumberName
+    words: str = "until it stays"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The limit and the number of times."""
+        return (self.limit, self.times)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether no further drying is asked for."""
+        if at.bound.options[self.school] == "fixed":
+            return len(at.bound.series(key, trial)) >= at.number(self.times)
+        return self.constant(at, key, trial)
+
+    def constant(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the last weighing changed nothing."""
+        masses = [typed.value for typed in at.bound.series(key, trial)]
+        return len(masses) > 1 and abs(masses[-1] - masses[-2]) <= at.number(self.limit)
+
+
+@dataclass(frozen=True, slots=True)
+class Times(Ends):
+    """Finished after as many readings as the option says."""
+
+    number: NumberName
+    words: str = "as often as planned"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of readings."""
+        return (self.number,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether they have all been made."""
+        return len(at.bound.series(key, trial)) >= at.number(self.number)
+
+
+@dataclass(frozen=True, slots=True)
+class EachOf(Ends):
+    """One reading for each value of a list option, which plans the rows of this series."""
+
+    planned: PlanName
+    words: str = "one for each planned value"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The list."""
+        return (self.planned,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether every row has been made."""
+        return len(at.bound.series(key, trial)) >= len(at.bound.options[self.planned].split(";"))
+
+
+@dataclass(frozen=True, slots=True)
+class ComesOut(Ends):
+    """Made again until ``quantity``, worked from the last of them, lies between two options (its unit); after as many
+    times as the option ``most`` says the work goes on without.
+    """
+
+    quantity: QuantityName
+    low: NumberName
+    high: NumberName
+    most: NumberName
+    words: str = "until it comes out as predicted"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """Both limits and the most."""
+        return (self.low, self.high, self.most)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the last one is good enough, or the last that is asked for."""
+        return self.good(at, trial) or len(at.bound.series(key, trial)) >= at.number(self.most)
+
+    def good(self, at: Context, trial: int | None) -> bool:
+        """Whether it came out."""
+        value = at.value(self.quantity, trial)
+        return value is not None and float(at.number(self.low)) <= value <= float(at.number(self.high))
+
+
+@dataclass(frozen=True, slots=True)
+class Bracketed(Ends):
+    """An unknown is read as often as the option ``times`` says, and again, diluted, while its last readings lie outside
+    those of the standards.
+    """
+
+    standards: SeriesName
+    times: NumberName
+    words: str = "until it lies between the standards"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """How many readings."""
+        return (self.times,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the last readings lie inside."""
+        last = at.bound.series(key, trial)[-int(at.number(self.times)) :]
+        return len(last) >= at.number(self.times) and all(self.side(at, float(t.value)) == "" for t in last)
+
+    def side(self, at: Context, value: float) -> str:
+        """“above”, “below”, or empty inside."""
+        known = [float(typed.value) for typed in at.bound.series(self.standards, None)]
+        if not known:
+            return ""
+        return "above" if value > max(known) else "below" if value < min(known) else ""
+
+
+@dataclass(frozen=True, slots=True)
+class TraceRead(Ends):
+    """A temperature trace is read until as many readings as the option ``after`` says lie behind the option
+    ``settled`` (its unit): enough for the line that is drawn back to mixing.
+    """
+
+    settled: NumberName
+    after: NumberName
+    words: str = "until the line back to mixing can be drawn"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """When it has settled, and the number of readings from then on."""
+        return (self.settled, self.after)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether enough of them have been made."""
+        later = [typed for typed in at.bound.series(key, trial) if typed.value >= at.number(self.settled)]
+        return len(later) >= at.number(self.after)
+
+
+@dataclass(frozen=True, slots=True)
+class RunsTo(Ends):
+    """A clock is read until it has reached the option (its unit), three times or more."""
+
+    end: NumberName
+    words: str = "until the time is over"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The end."""
+        return (self.end,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the last reading stands at the end or past it."""
+        made = at.bound.series(key, trial)
+        return len(made) > 2 and made[-1].value >= at.number(self.end)
+
+
+@dataclass(frozen=True, slots=True)
+class RepeatsAgree(Ends):
+    """A run is repeated until two of the series ``of`` lie within an option (per cent) of each other, twice at least
+    and no more often than the option ``most``.
+    """
+
+    of: SeriesName
+    within: NumberName
+    most: NumberName
+    words: str = "until two runs agree"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """How near, and how often at most."""
+        return (self.within, self.most)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether two agree, or the last run that is asked for was made."""
+        made = [float(typed.value) for typed in at.bound.series(self.of, trial)]
+        return len(made) >= at.number(self.most) or self.agree(at, made)
+
+    def agree(self, at: Context, made: list[float]) -> bool:
+        """Whether two neighbours in size differ by no more than that share of their mean."""
+        near = float(at.number(self.within)) / 200
+        ordered = sorted(made)
+        return any(b - a <= near * (a + b) for a, b in pairwise(ordered))
+
+
+@dataclass(frozen=True, slots=True)
+class PeakPassed(Ends):
+    """A spectrum is long enough when there are as many points as the option says and the highest is not at an end."""
+
+    value: SeriesName
+    least: NumberName
+    words: str = "until the peak lies behind"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of points."""
+        return (self.least,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the highest point stands between others."""
+        values = [typed.value for typed in at.bound.series(self.value, trial)]
+        return len(values) >= at.number(self.least) and values.index(max(values)) not in (0, len(values) - 1)
+
+
+@dataclass(frozen=True, slots=True)
+class PouredOut(Ends):
+    """A volume poured out through a smaller vessel: full portions, and at last one that does not fill it."""
+
+    options: tuple[str, ...] = ()
+    words: str = "until nothing is left"
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the last portion left the vessel unfilled: nothing can have come after it."""
+        full = Decimal(at.instrument(key).high)
+        poured = at.bound.series(key, trial)
+        return bool(poured) and poured[-1].value < full
+
+
+@dataclass(frozen=True, slots=True)
+class JumpPassed(Ends):
+    """A titration curve is finished when the jump lies behind by as many readings as the option says."""
+
+    volume: SeriesName
+    value: SeriesName
+    after: NumberName
+    words: str = "until the jump lies behind"
+
+    @property
+    def options(self) -> tuple[str, ...]:
+        """The number of readings behind the jump."""
+        return (self.after,)
+
+    def met(self, at: Context, key: str, trial: int | None) -> bool:
+        """Whether the curve has a jump and goes on beyond it."""
+        volumes, values = curve_of(at.bound, self.volume, self.value, trial)
+        end = jump(volumes, values)
+        return end is not None and sum(v > end for v in volumes) >= at.number(self.after)
+
+
+def curve_of(bound: Bound, volume: str, value: str, trial: int | None) -> tuple[list[float], list[float]]:
+    """Two series as pairs: only readings of which both are there."""
+    pairs = zip(bound.series(volume, trial), bound.series(value, trial), strict=False)
+    found = [(float(v.value), float(e.value)) for v, e in pairs]
+    return [v for v, _ in found], [e for _, e in found]
+
+
+_STEEP = 4.0  # a jump is so much steeper than the curve's middle slope
+_BEGINNING = 3  # the first intervals are steep without being the jump
+
+
+def jump(volumes: list[float], values: list[float]) -> float | None:
+    """The volume of the jump once it is passed, None before. The steep beginning of a curve is not taken for it."""
+    if len(volumes) < _BEGINNING + 4:
+        return None
+    slopes = slopes_of(volumes, values)
+    later = slopes[_BEGINNING:]
+    if max(later) < _STEEP * sorted(slopes)[len(slopes) // 2]:
+        return None
+    try:
+        return float(by_second_derivative(volumes[_BEGINNING - 1 :], values[_BEGINNING - 1 :])[0])
+    except CurveError:
+        return None
+
+
+def slopes_of(volumes: list[float], values: list[float]) -> list[float]:
+    """The size of the slope of each interval; 0 where the volume did not grow."""
+    return [
+        abs((values[i + 1] - values[i]) / (volumes[i + 1] - volumes[i])) if volumes[i + 1] > volumes[i] else 0.0
+        for i in range(len(volumes) - 1)
+    ]

@@ -1,0 +1,1 @@
+"""A declaration is checked before it is used: its names, its options, its units."""

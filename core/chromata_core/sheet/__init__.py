@@ -1,0 +1,1 @@
+"""What was written at a bench, bound to a declaration."""

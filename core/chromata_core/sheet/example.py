@@ -1,0 +1,32 @@
+"""A method's worked example as a sheet."""
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from chromata_core.declaration.vocabulary import ChoiceOption, Example, Method
+from chromata_core.sheet.bound import Given, Sheet, bind
+
+
+def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:
+    """The worked example as a sheet, under its own options or others: the readings that these ask for."""
+    example = method.example if options is None else _example_under(method, options)
+    sheet = Sheet(example.options if options is None else options, example.instruments)
+    bound = bind(method, sheet)
+    last = bound.planned or bound.most_trials
+    given = tuple(
+        Given(key, text, trial, index)
+        for key, trial, index, text in example.readings
+        if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= last
+    )
+    return replace(sheet, given=given)
+
+
+def _example_under(method: Method, options: Mapping[str, str]) -> Example:
+    """The example that was made for these choices; the first where none was."""
+    choices = {option.key for option in method.options if isinstance(option, ChoiceOption)}
+    made_for = (
+        one
+        for one in method.more_examples
+        if all(options.get(key) == choice for key, choice in one.options.items() if key in choices)
+    )
+    return next(made_for, method.example)

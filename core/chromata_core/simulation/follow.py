@@ -1,0 +1,58 @@
+"""Puts simulated readings in the order in which a bench is led, with all that is ticked, seen and answered."""
+
+from collections.abc import Mapping, Sequence
+
+from chromata_core.declaration.vocabulary import Method, Observation, Reading
+from chromata_core.sheet.bound import Given, Sheet, Slot
+from chromata_core.simulation.readings import Written
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation, Hand
+
+_MOST = 400
+
+
+def follow(
+    method: Method, options: Mapping[str, str], written: Sequence[Written], answers: Sequence[str] = ()
+) -> list[Written]:
+    """Every entry of the bench from its first step to the last for which ``written`` has a reading.
+
+    Observations are the first of their choices that spoils nothing; own results are those of the sheet; ``answers``
+    are those to the closing questions, in order. The walk ends at the first thing there is nothing to write for.
+    """
+    readings = {(one.key, one.trial, one.index): one.text for one in written}
+    extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
+    sheet, made = Sheet(options), list[Written]()
+    for _ in range(_MOST):
+        state = evaluate(method, sheet)
+        hand = state.hand
+        # what is made only if needed comes before the next reading of its step
+        hand = next((t for t in state.tasks if _needed(t, hand, extra, readings)), hand)
+        text = readings.get((hand.key, hand.trial, hand.index)) or _otherwise(method, hand, state, answers)
+        if not text:
+            break
+        made.append(Written(hand.key, text, hand.trial, hand.index))
+        sheet = Sheet(options, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
+    return made
+
+
+def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Slot, str]) -> bool:
+    """Whether ``task`` is an optional reading of the step in hand that was made, once that step has begun again."""
+    again = (hand.index or 0) > 1
+    here = task.step == hand.step and task.trial == hand.trial and not task.done
+    return again and here and task.key in extra and (task.key, task.trial, task.index) in readings
+
+
+def _otherwise(method: Method, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
+    part = next((p for p in method.readings if p.key == hand.key), None)
+    if isinstance(part, Observation):
+        good = [choice.key for choice in part.choices if choice.key not in part.voids]
+        return next((key for key in good if key in part.until), good[0])
+    if hand.kind == "tick":
+        return "done"
+    if hand.kind == "own":
+        key = hand.key.partition(".")[2]
+        return next((r.by_figures.text for r in state.results if (r.key, r.trial) == (key, hand.trial)), "")
+    if hand.kind == "answer":
+        number = int(hand.key.partition(".")[2])
+        return answers[number - 1] if number <= len(answers) else ""
+    return ""

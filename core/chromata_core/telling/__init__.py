@@ -1,0 +1,1 @@
+"""What people get to see: results, worked lines, diagnoses, charts, descriptions."""

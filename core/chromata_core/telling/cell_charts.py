@@ -1,0 +1,85 @@
+"""Charts of cells: every pair beside its standard value, and the ladder of half-cells."""
+
+from dataclasses import dataclass
+
+from chromata_core.chemistry.standard_potentials import METALS, metal_potential
+from chromata_core.declaration.names import ReadingName
+from chromata_core.engine.context import Context
+from chromata_core.judging.cell_checks import measured, rungs
+from chromata_core.quantity.rounding import plain
+from chromata_core.telling.chart import Chart, ChartLine, ChartMark, Draws
+
+
+@dataclass(frozen=True, slots=True)
+class PairsOfMetals(Draws):
+    """Each pair's potential as a bar with its sign, the standard value as a dot; says which metal is which pole."""
+
+    key: str
+    title: str
+    reading: ReadingName
+
+    def draw(self, at: Context) -> Chart | None:
+        """From the first pair on."""
+        planned, done = list(enumerate(at.bound.pairs, 1)), measured(at, self.reading)
+        if not done:
+            return None
+        poles = ", ".join(
+            f"{METALS[pair.plus if volts >= 0 else pair.minus]} over {METALS[pair.minus if volts >= 0 else pair.plus]}"
+            for _, pair, volts in done
+        )
+        return Chart(
+            self.key, self.title, "", "V", f"Cathode over anode: {poles}.",
+            [
+                ChartLine("Measured", "bars", [(float(n), volts) for n, _, volts in done]),
+                ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair in planned]),
+            ],
+            [], [],
+            ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair in planned],
+        )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class LadderOfHalfCells(Draws):
+    """The half-cells as rungs, by least squares from all pairs, beside the series of standard potentials."""
+
+    key: str
+    title: str
+    reading: ReadingName
+
+    def draw(self, at: Context) -> Chart | None:
+        """As soon as the measured pairs connect all metals; the last metal stands at its standard value."""
+        found = rungs(at, self.reading)
+        if found is None:
+            return None
+        foot = metal_potential(at.bound.pairs[-1].minus)
+        order = sorted(found.potentials, key=found.potentials.__getitem__, reverse=True)
+        shown = {metal: found.potentials[metal] + foot for metal in order}
+        said = ", ".join(f"{metal} {plain(shown[metal], 3)}" for metal in order)
+        fit = f" The pairs fit it within {plain(found.s, 3)} V." if len(found.residuals) >= len(order) else ""
+        return Chart(
+            self.key, self.title, "", "V against the standard hydrogen electrode", f"From above: {said} V.{fit}",
+            [ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
+            [], [], ticks=[(1.0, "measured here"), (2.0, "standard values")],
+        )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class PairResiduals(Draws):
+    """How far each pair stands off the ladder of all: one bad contact stands out."""
+
+    key: str
+    title: str
+    reading: ReadingName
+
+    def draw(self, at: Context) -> Chart | None:
+        """Where more pairs were measured than the ladder needs."""
+        found = rungs(at, self.reading)
+        if found is None or len(found.residuals) < len(found.potentials):
+            return None
+        left = [(float(n), value) for n, value in enumerate(found.residuals.values(), 1)]
+        (plus, minus), off = max(found.residuals.items(), key=lambda item: abs(item[1]))
+        return Chart(
+            self.key, self.title, "", "measured − ladder, V", f"The largest is {plain(off, 3)} V, {plus}–{minus}.",
+            [ChartLine("Residual", "bars", left)], [ChartMark("ladder", y=0.0)], [],
+            ticks=[(float(n), f"{a}–{b}") for n, (a, b) in enumerate(found.residuals, 1)],
+        )  # fmt: skip

@@ -1,0 +1,400 @@
+"""A method as plain data: what the method book, the planner, the bench and the command line show of it."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.declaration.options import holds
+from chromata_core.declaration.vocabulary import (
+    ChoiceOption,
+    ListOption,
+    Method,
+    NumberOption,
+    Observation,
+    Option,
+    Quantity,
+    Reading,
+    Role,
+    Series,
+    SubstanceOption,
+)
+from chromata_core.engine.numeric_pass import mean_of
+from chromata_core.engine.shown import Shown
+from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import Binary, Name, Node
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.sheet.bound import Bound
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.effects import Effect, slip_effects, what_if
+from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.explain import constants, explain, option_text, renames, symbols, without
+from chromata_core.telling.outcome import ResultOut, WorkedLine
+
+
+@dataclass(frozen=True, slots=True)
+class ChoiceOut:
+    """One way to choose, with the values it gives other options."""
+
+    key: str
+    label: str
+    sets: dict[str, str]
+
+
+@dataclass(frozen=True, slots=True)
+class OptionOut:
+    """An option to be asked for. ``kind`` is choice, number, list or substance; ``limit`` its default ±, if any.
+
+    ``planning`` ones serve planning alone. ``when``: the choices of other options under which it is asked for."""
+
+    kind: str
+    key: str
+    label: str
+    help: str
+    default: str
+    unit: str
+    limit: str
+    limit_label: str
+    choices: list[ChoiceOut]
+    planning: bool
+    when: dict[str, list[str]] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True)
+class OptionChosen:
+    """An option as it is set, in words."""
+
+    key: str
+    label: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class RoleOut:
+    """A place for an instrument."""
+
+    key: str
+    label: str
+    kinds: list[str]
+    default: str
+
+
+@dataclass(frozen=True, slots=True)
+class Difference:
+    """Readings of one place whose sum (``plus``) less that of others (``minus``) must be above zero; else ``sentence``.
+    What is optional and not read counts as zero.
+    """
+
+    plus: list[str]
+    minus: list[str]
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
+class PartOut:
+    """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
+    ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
+    may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
+    ``differences`` are those that it is part of.
+    """
+
+    kind: str
+    key: str
+    label: str
+    unit: str
+    role: str
+    instrument: str
+    scope: str
+    optional: bool
+    choices: list[ChoiceOut]
+    until: list[str]
+    beside: str
+    often: str
+    logged: str = ""
+    room: bool = False
+    differences: list[Difference] = field(default_factory=list)
+
+
+@dataclass(frozen=True, slots=True)
+class QuantityLine:
+    """A quantity with its formula as mathematics and as text."""
+
+    key: str
+    label: str
+    unit: str
+    symbol: str
+    formula: str
+    plain: str
+    scope: str
+    result: bool
+    accepted: bool
+
+
+@dataclass(frozen=True, slots=True)
+class MethodCard:
+    """What the list of methods shows."""
+
+    slug: str
+    version: int
+    family: str
+    family_label: str
+    title: str
+    question: str
+
+
+@dataclass(frozen=True, slots=True)
+class MethodPage:
+    """A method whole, with its worked example and the computed effects of slips and faults."""
+
+    card: MethodCard
+    reaction: str
+    options: list[OptionOut]
+    roles: list[RoleOut]
+    parts: list[PartOut]
+    quantities: list[QuantityLine]
+    steps: list[str]
+    hazards: list[str]
+    questions: list[str]
+    slips: list[Effect]
+    faults: list[Effect]
+    example_source: str
+    example_known: list[Shown]
+    example_lines: list[WorkedLine]
+    example_results: list[ResultOut]
+    trials: str
+    waste: str
+
+
+def card(method: Method) -> MethodCard:
+    """The method as one line of the method book."""
+    family = method.family
+    return MethodCard(method.slug, method.version, family.key, family.label, method.title, method.question)
+
+
+def page(method: Method) -> MethodPage:
+    """The method as a page of the method book, under the options of its worked example."""
+    at = context_of(method, example_sheet(method))
+    signs = symbols(at)
+    return MethodPage(
+        card=card(method),
+        reaction=method.reaction,
+        options=options_out(method),
+        roles=[RoleOut(r.key, r.label, list(r.kinds), r.default) for r in method.roles],
+        parts=parts_out(at.bound),
+        quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities if not (q.aside or renames(at, q))],
+        steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
+        hazards=[at.bound.worded(hazard) for hazard in method.hazards],
+        questions=list(method.questions),
+        slips=slip_effects(at.bound),
+        faults=what_if(at.bound),
+        example_source=method.example.source,
+        example_known=constants(at),
+        example_lines=explain(at),
+        example_results=evaluate(method, example_sheet(method)).results,
+        trials=_trials(method),
+        waste=method.waste,
+    )
+
+
+def told_of_trials(method: Method) -> str:
+    """The trial quantity by which a trial is known at a glance: what must agree, is averaged, or is its result."""
+    results = [q for q in method.quantities if q.result]
+    averaged = [mean_of(q) for q in results if mean_of(q)]
+    own = [q.key for q in results if q.scope == "trial"]
+    return method.trials.agree or next(iter((*averaged, *own)), "")
+
+
+def options_out(method: Method) -> list[OptionOut]:
+    """The options a session may choose."""
+    return [_option(option) for option in _offered(method)]
+
+
+def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
+    """The same options as they are set in resolved ``options``."""
+    asked = [o for o in _offered(method) if not isinstance(o, NumberOption) or holds(o.when, options)]
+    return [OptionChosen(o.key, o.label, option_text(o, options)) for o in asked]
+
+
+def _offered(method: Method) -> list[Option]:
+    return [o for o in method.options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
+
+
+def _option(option: Option) -> OptionOut:
+    if isinstance(option, ListOption):
+        return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], False)
+    if isinstance(option, NumberOption):
+        when = {key: [c] if isinstance(c, str) else [*c] for key, c in (option.when or {}).items()}
+        return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
+                         option.limit, option.limit_label, [], option.planning, when)  # fmt: skip
+    kind = "choice" if isinstance(option, ChoiceOption) else "substance"
+    formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
+    choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
+    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices, False)
+
+
+def parts_out(bound: Bound) -> list[PartOut]:
+    """Readings and observations, in the order of the method."""
+    found, differences = [], _differences(bound)
+    for key in dict.fromkeys(part.key for part in bound.method.readings):
+        if (part := bound.part(key)) is None:
+            continue
+        if isinstance(part, Observation):
+            choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
+            found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
+                                 list(part.until), "", "seen"))  # fmt: skip
+        else:
+            kind = "series" if isinstance(part, Series) else "reading"
+            tool = bound.instruments[part.role].slug
+            beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
+            shared = [one for one in differences if part.key in (*one.plus, *one.minus)]
+            found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
+                                 [], [], beside, _often(part), logged, part.room, shared))  # fmt: skip
+    return found
+
+
+def _differences(bound: Bound) -> list[Difference]:
+    """What must be positive and is nothing but readings added and taken off."""
+    found = []
+    for quantity in bound.quantities:
+        signs = _signs(parse_formula(quantity.formula)) if quantity.positive else []
+        plus, minus = ([key for key, sign in signs if sign == wanted] for wanted in (1, -1))
+        if minus and _alike(bound, [key for key, _ in signs]):
+            found.append(Difference(plus, minus, quantity.positive))
+    return found
+
+
+def _signs(tree: Node, sign: int = 1) -> list[tuple[str, int]]:
+    """The terms of a sum of names with their signs; none where it is anything else."""
+    match tree:
+        case Name(key):
+            return [(key, sign)]
+        case Binary("+" | "-" as operator, left, right):
+            both = _signs(left, sign), _signs(right, sign if operator == "+" else -sign)
+            return [*both[0], *both[1]] if all(both) else []
+        case _:
+            return []
+
+
+def _alike(bound: Bound, keys: list[str]) -> bool:
+    """Whether these are single readings of one place and unit."""
+    read = {part.key: part for part in bound.readings if not isinstance(part, Series)}
+    return len({(read[key].scope, read[key].unit) if key in read else key for key in keys}) == 1
+
+
+def _often(reading: Reading) -> str:
+    if isinstance(reading, Series):
+        return reading.until.words if reading.until is not None else "with each of them"
+    return "only if needed" if reading.optional else "once" if reading.scope == "bench" else "each time"
+
+
+def _quantity(bound: Bound, quantity: Quantity, signs: dict[str, str]) -> QuantityLine:
+    tree = without(parse_formula(quantity.formula), {r.key for r in bound.readings if r.optional})
+    return QuantityLine(
+        quantity.key, quantity.label, quantity.unit, symbol_mathml(quantity.symbol),
+        mathml(tree, lambda key: symbol_mathml(signs[key])),
+        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])}", quantity.scope, quantity.result,
+        quantity.accepted,
+    )  # fmt: skip
+
+
+def _trials(method: Method) -> str:
+    plan = method.trials
+    if plan.minimum == plan.maximum == 1:
+        return ""
+    noun = plan.noun.lower()
+    if plan.each:
+        listed = any(isinstance(o, ListOption) and o.key == plan.each for o in method.options)
+        return f"One {noun} for each planned value" if listed else f"As many {noun}s as planned"
+    rough = f"a rough {noun} and " if plan.rough else ""
+    least = "one" if plan.minimum == 1 else {2: "two", 3: "three"}.get(plan.minimum, str(plan.minimum))
+    more = f" that agree, up to {plan.maximum}" if plan.agree else f", up to {plan.maximum}"
+    return f"{rough}at least {least} {noun}{'s' if plan.minimum > 1 else ''}{more}".capitalize()
+
+
+def readings_schema(method: Method) -> dict[str, Any]:
+    """JSON Schema (2020-12) of the file that ``bin/chromata compute`` reads for this method."""
+    readings = sorted({part.key for part in method.readings})
+    options = {o.key: _option_schema(o) for o in method.options}
+    options |= {
+        f"{o.key}.limit": {"type": "string", "title": f"{o.label}, ±", "default": o.limit or "0"}
+        for o in method.options
+        if isinstance(o, NumberOption)
+    }
+    results = [q.key for q in method.quantities if q.result and q.accepted]
+    tools = {role.key: _fitting(role) for role in method.roles}
+    place = {"type": ["integer", "null"]}
+    reading = {
+        "type": "object",
+        "required": ["key", "text"],
+        "additionalProperties": False,
+        "properties": {
+            "key": {"type": "string", "description": f"One of {', '.join(readings)}; or void, own.RESULT, step.STEP."},
+            "text": {"type": "string", "description": "The reading as typed, trailing zeros kept."},
+            "trial": {**place, "description": "Trial number; 0 is the rough one."},
+            "index": {**place, "description": "Place in a series, from 1."},
+        },
+    }
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "title": method.title,
+        "type": "object",
+        "required": ["readings"],
+        "properties": {
+            "method": {"const": method.slug},
+            "options": {"type": "object", "properties": options, "additionalProperties": False},
+            "instruments": {"type": "object", "properties": tools, "additionalProperties": False},
+            "accepted": {
+                "type": "object",
+                "properties": {key: {"type": "string"} for key in dict.fromkeys(results)},
+                "additionalProperties": False,
+            },
+            "calibrations": {
+                "type": "object",
+                "patternProperties": {"^own-": _CALIBRATION},
+                "additionalProperties": False,
+            },
+            "readings": {"type": "array", "items": reading, "maxItems": 5000},
+            "results": {"type": "array", "description": "Written for people; computed anew, never read."},
+        },
+        "additionalProperties": False,
+    }
+
+
+_CALIBRATION = {
+    "type": "object",
+    "required": ["base", "name", "points", "source"],
+    "additionalProperties": False,
+    "properties": {
+        "base": {"enum": sorted(CATALOGUE)},
+        "name": {"type": "string"},
+        "source": {"type": "string"},
+        "points": {
+            "type": "array",
+            "minItems": 1,
+            "items": {
+                "type": "object",
+                "required": ["nominal", "actual", "u"],
+                "additionalProperties": False,
+                "properties": {
+                    "nominal": {"type": "number"}, "actual": {"type": "number"}, "u": {"type": "number", "minimum": 0},
+                },
+            },
+        },
+    },
+}  # fmt: skip
+
+
+def _option_schema(option: Option) -> dict[str, Any]:
+    said: dict[str, Any] = {"type": "string", "title": option.label, "default": option.default}
+    if isinstance(option, ChoiceOption):
+        said["enum"] = [choice.key for choice in option.choices]
+    if isinstance(option, NumberOption | SubstanceOption) and option.fixed:
+        said["const"] = option.default
+    return said
+
+
+def _fitting(role: Role) -> dict[str, Any]:
+    """The slugs that fit a role; a file's own calibrations may stand there as well."""
+    slugs = sorted(tool.slug for tool in CATALOGUE.values() if tool.kind in role.kinds)
+    return {"anyOf": [{"enum": slugs}, {"type": "string", "pattern": "^own-"}], "title": role.label}

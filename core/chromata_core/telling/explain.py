@@ -1,0 +1,194 @@
+"""The worked computation, line by line: formula, numbers with units, result; as mathematics and as plain text."""
+
+from collections.abc import Iterator, Mapping
+from html import escape
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.declaration.options import listed
+from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Series, SubstanceOption
+from chromata_core.engine.context import Context
+from chromata_core.engine.shown import Shown
+from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import Binary, Name, Negative, Node, names, rewritten
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import unit
+from chromata_core.telling.evaluate import stated
+from chromata_core.telling.outcome import WorkedLine
+from chromata_core.uncertainty.columns import value_of
+
+
+def explain(at: Context) -> list[WorkedLine]:
+    """Every computed quantity as a worked line: first the bench, then each trial, then the summary."""
+    lines: list[WorkedLine] = []
+    for scope in ("bench", "trial", "summary"):
+        wanted = [q for q in at.bound.quantities if q.scope == scope and not q.aside]
+        for trial in at.trials() if scope == "trial" else [None]:
+            values = at.computed.bench if trial is None else at.computed.trials[trial]
+            for quantity in (q for q in wanted if q.key in values and not renames(at, q)):
+                rows: list[int | None] = [*range(len(at.figured_rows(quantity, trial)))] if quantity.per else [None]
+                lines += [_line(at, quantity, trial, row) for row in rows]
+    return lines
+
+
+def factors_of(node: Node) -> Iterator[str]:
+    """Names that multiply or divide: a temperature among them is meant from absolute zero."""
+    match node:
+        case Binary("*" | "/", left, right):
+            for side in (left, right):
+                yield from (side.key,) if isinstance(side, Name) else factors_of(side)
+        case Binary("+" | "-", left, right):
+            yield from (key for side in (left, right) if not isinstance(side, Name) for key in factors_of(side))
+        case Negative(operand):
+            yield from factors_of(operand)
+
+
+def _kelvin(at: Context, key: str, trial: int | None, row: int | None) -> str:
+    """``number_text``, a temperature in kelvin."""
+    text = number_text(at, key, trial, row)
+    written, _, symbol = text.rpartition(" ")
+    if symbol != "°C":
+        return text
+    typed = parse_reading(written)
+    return f"{plain(unit(symbol).to_si(float(typed.value)), max(typed.decimals, 2))} K"
+
+
+def renames(at: Context, quantity: Quantity) -> bool:
+    """Whether it only takes something over under the same symbol: m = m is no computation."""
+    tree = parse_formula(quantity.formula)
+    return isinstance(tree, Name) and symbols(at)[tree.key] == quantity.symbol
+
+
+def symbols(at: Context) -> dict[str, str]:
+    """The symbol of everything that may stand in a formula."""
+    found = {
+        o.key: o.symbol for o in at.bound.method.options if isinstance(o, NumberOption | SubstanceOption | ListOption)
+    }
+    found |= {r.key: r.symbol for r in at.bound.readings}
+    return found | {q.key: q.symbol for q in at.bound.quantities}
+
+
+def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = None) -> WorkedLine:
+    tree = without(parse_formula(quantity.formula), absent(at, trial))
+    signs = symbols(at)
+    answer = _answer(at, quantity, trial) if row is None else at.figured_rows(quantity, trial)[row]
+    absolute = set(factors_of(tree))
+
+    def number(key: str) -> str:
+        text = _kelvin(at, key, trial, row) if key in absolute else number_text(at, key, trial, row)
+        alone = isinstance(tree, Name) or ";" in text
+        return f"({text})" if text.startswith("−") and not alone else text
+
+    numbers = mathml(tree, lambda key: f"<mn>{escape(number(key))}</mn>")
+    text = plain_text(tree, number)
+    unit_text = f" {answer.unit}" if answer.unit else ""
+    name = "" if trial is None else at.trial_name(trial).removeprefix("the ")
+    name = name if row is None else f"{name} point {row + 1}".strip()
+    return WorkedLine(
+        quantity.key, quantity.label, trial, name, symbol_mathml(quantity.symbol),
+        mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
+        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
+    )  # fmt: skip
+
+
+def absent(at: Context, trial: int | None) -> set[str]:
+    """Optional readings that were not made: they count as zero and are left out of the worked line."""
+    return {r.key for r in at.bound.readings if at.typed(r.key, trial) is None and not at.bound.wanted(r, trial)}
+
+
+def without(tree: Node, keys: set[str]) -> Node:
+    """``tree`` with terms ``± key`` taken out for every key of ``keys``."""
+    return rewritten(tree, lambda node: node.left if isinstance(node, Binary) and _adds_any(node, keys) else node)
+
+
+def _adds_any(node: Binary, keys: set[str]) -> bool:
+    return node.operator in "+-" and isinstance(node.right, Name) and node.right.key in keys
+
+
+def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
+    if quantity.result:
+        value, made, factor = stated(at, quantity, trial)
+        reported = report(value, made.expanded * factor)
+        times = f" × {reported.power}" if reported.power else ""
+        return Shown(f"{reported.value}{times}", 0 if times else reported.doubtful, quantity.unit)
+    return at.figured(quantity, trial)
+
+
+def number_text(at: Context, key: str, trial: int | None, row: int | None = None) -> str:
+    """The number that stands for ``key`` in a worked line, with its unit; of a list that of ``row``, or all of them."""
+    for option in at.bound.method.options:
+        if option.key == key and isinstance(option, NumberOption):
+            return f"{at.bound.options[key]} {option.unit}".rstrip()
+        if option.key == key and isinstance(option, ListOption):
+            values = [str(value) for value in listed(option, at.bound.options[key])]
+            if at.bound.by_trial(option) and trial:
+                row = (at.bound.place(trial) or 1) - 1
+            return f"{_row(values) if row is None else values[row]} {option.unit}".rstrip()
+        if option.key == key and isinstance(option, SubstanceOption):
+            return f"{with_figures(value_of(at.computed.bench[key]) * 1000, 6)} g/mol"
+    reading = at.reading(key)
+    if reading is not None:
+        return _reading_text(at, reading.key, trial if reading.scope == "trial" else None, reading.unit, row)
+    quantity = at.quantity(key)
+    if quantity.per:
+        texts = [shown.text for shown in at.figured_rows(quantity, trial if quantity.scope == "trial" else None)]
+        return f"{_row(texts) if row is None else texts[row]} {quantity.unit}".rstrip()
+    if quantity.scope == "trial" and trial is None:  # inside mean(…): the values that were averaged
+        texts = [at.figured(quantity, n).text for n in at.computed.counted]
+        return f"{_row(texts)} {quantity.unit}".rstrip()
+    shown = _answer(at, quantity, trial if quantity.scope == "trial" else None)
+    return f"{shown.text} {shown.unit}".rstrip()
+
+
+_MOST_SHOWN = 5
+
+
+def _row(texts: list[str]) -> str:
+    """Values one after the other; of many the first two and the last."""
+    if len(texts) > _MOST_SHOWN:
+        texts = [*texts[:2], "…", f"{texts[-1]} ({len(texts)} values)"]
+    return "; ".join(texts)
+
+
+def _reading_text(at: Context, key: str, trial: int | None, symbol: str, row: int | None) -> str:
+    reading = at.reading(key)
+    if isinstance(reading, Series):
+        made = at.bound.series(key, trial)
+        made = made if row is None else made[row : row + 1]
+        return f"{_row([plain(t.value, t.decimals) for t in made])} {symbol}".rstrip()
+    typed = at.typed(key, trial)
+    if typed is None:
+        return f"0 {symbol}"
+    corrected = at.instrument(key).corrected(float(typed.value))
+    if corrected != float(typed.value):  # one digit more than was read, as its calibration is known better
+        return f"{plain(corrected, typed.decimals + 1)} {symbol}".rstrip()
+    return f"{plain(typed.value, typed.decimals)} {symbol}".rstrip()
+
+
+def constants(at: Context) -> list[Shown]:
+    """What was taken as known: session values and molar masses, each as a line of text with its unit."""
+    found = []
+    used = {name for quantity in at.bound.quantities for name in names(parse_formula(quantity.formula))}
+    for option in (o for o in at.bound.method.options if o.key in used):
+        if isinstance(option, SubstanceOption):
+            mass = number_text(at, option.key, None)
+            found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
+        elif isinstance(option, NumberOption) and option.symbol:
+            found.append(Shown(f"{option.label}: {option_text(option, at.bound.options)}", 0, ""))
+    return found
+
+
+def option_text(option: Option, options: Mapping[str, str]) -> str:
+    """An option as it is set in words: “0.1026 ± 0.0004 mol/L”, “Malic acid, C₄H₆O₅”, or the choice's label."""
+    text = options[option.key]
+    if isinstance(option, NumberOption):
+        limit = options[f"{option.key}.limit"]
+        spread = f" ± {limit}" if parse_reading(limit).value else ""
+        return f"{text}{spread} {option.unit}".rstrip()
+    if isinstance(option, ListOption):
+        return f"{text} {option.unit}".rstrip()
+    label = next((choice.label for choice in option.choices if choice.key == text), "")
+    formula = formula_text(text) if isinstance(option, SubstanceOption) else ""
+    return ", ".join(filter(None, (label, formula)))

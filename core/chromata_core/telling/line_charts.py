@@ -1,0 +1,212 @@
+"""Charts with a fitted line: a trace drawn back to mixing, a calibration line with its unknowns; a spectrum."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from chromata_core.curves.line import CurveError, Line, line
+from chromata_core.declaration.names import ListName, NumberName, QuantityName, SeriesName
+from chromata_core.declaration.options import holds
+from chromata_core.engine.context import Context
+from chromata_core.judging.rules import curve_of
+from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.telling.chart import Chart, ChartArea, ChartLine, ChartMark, Draws, Point, axis
+
+
+@dataclass(frozen=True, slots=True)
+class Trace(Draws):
+    """Temperature against time of the trial in hand; under ``drawn_back`` the line after mixing is drawn back to it."""
+
+    key: str
+    title: str
+    times: SeriesName
+    temperatures: SeriesName
+    mixed: NumberName
+    settled: NumberName
+    before: QuantityName
+    after: QuantityName
+    drawn_back: Mapping[str, str]
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn from the second pair on, where a trace is recorded."""
+        clock, thermometer = at.reading(self.times), at.reading(self.temperatures)
+        if clock is None or thermometer is None:
+            return None
+        begun = [(n, *curve_of(at.bound, self.times, self.temperatures, n)) for n in at.trials()]
+        begun = [one for one in begun if len(one[1]) > 1]
+        if not begun:
+            return None
+        trial, times, values = begun[-1]
+        before, after = at.value(self.before, trial), at.value(self.after, trial)
+        mixed = float(at.number(self.mixed))
+        marks = [ChartMark("mixed", x=mixed)]
+        marks += [
+            ChartMark(word, y=value) for word, value in (("before", before), ("after", after)) if value is not None
+        ]
+        known = before is not None and after is not None and max(times) > mixed
+        said = (
+            f"{plain(before or 0, 2)} before and {plain(after or 0, 2)} {thermometer.unit} after mixing." if known
+            else "the temperature after mixing is not known yet."
+        )  # fmt: skip
+        name = f"{at.trial_name(trial).capitalize()}, {len(times)} readings"
+        measured = ChartLine(thermometer.label, "dots", list(zip(times, values, strict=True)))
+        return Chart(
+            self.key, self.title, axis(clock.label, clock.unit),
+            axis(thermometer.label, thermometer.unit), f"{name}: {said}",
+            [measured, *self._back(at, times, values)], marks, [],
+        )  # fmt: skip
+
+    def _back(self, at: Context, times: list[float], values: list[float]) -> list[ChartLine]:
+        if not holds(self.drawn_back, at.bound.options):
+            return []
+        mixed, settled = float(at.number(self.mixed)), float(at.number(self.settled))
+        later = [(t, c) for t, c in zip(times, values, strict=True) if t >= settled]
+        found = _line(later)
+        return [_drawn("Back to mixing", found, mixed, later[-1][0])] if found else []
+
+
+@dataclass(frozen=True, slots=True)
+class CalibrationLine(Draws):
+    """The standards with their line, each unknown where it lies on it, and the bracket in which one may read it off."""
+
+    key: str
+    title: str
+    concentrations: ListName
+    signals: ListName
+    unknown: ListName
+    found: QuantityName
+    up: str
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn from the second standard on."""
+        points = self._standards(at)
+        if len(points) < 2:
+            return None
+        xs, ys = [x for x, _ in points], [y for _, y in points]
+        unknowns = [
+            (n, x, y) for n in at.trials(valid=False)
+            if (x := at.value(self.found, n)) is not None and (y := at.value(self.unknown, n)) is not None
+        ]  # fmt: skip
+        fitted, amount = self.line(at), at.quantity(self.found)
+        lines = [ChartLine("Standards", "dots", points)]
+        if fitted:
+            lines.append(_drawn("Line", fitted, min(0.0, *xs), max([*xs, *(x for _, x, _ in unknowns)])))
+        lines += [ChartLine(at.trial_name(n).capitalize(), "dots", [(x, y)]) for n, x, y in unknowns]
+        marks = [ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]]
+        return Chart(
+            self.key, self.title, axis("Concentration", amount.unit), self.up,
+            self._sentence(at, fitted, unknowns), lines, marks,
+            [ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
+        )  # fmt: skip
+
+    def line(self, at: Context) -> Line | None:
+        """The line through the standards, as it is chosen; None while there are too few."""
+        return _line(self._standards(at), at.bound.options.get("fit") == "origin")
+
+    def _standards(self, at: Context) -> list[Point]:
+        return list(zip(at.listed(self.concentrations, None), at.listed(self.signals, None), strict=False))
+
+    def _sentence(self, at: Context, fitted: Line | None, unknowns: list[tuple[int, float, float]]) -> str:
+        if fitted is None:
+            return "Two standards: a line with its uncertainty needs a third."
+        said = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
+        return said + "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
+
+
+@dataclass(frozen=True, slots=True)
+class Residuals(Draws):
+    """What is left over at each standard: scatter is chance, a bow is not a line."""
+
+    key: str
+    title: str
+    concentrations: ListName
+    signals: ListName
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn from the third standard on."""
+        xs, ys = at.listed(self.concentrations, None), at.listed(self.signals, None)
+        points = list(zip(xs, ys, strict=False))
+        found, amount = _line(points), at.quantity(self.concentrations)
+        if found is None:
+            return None
+        left = [(x, r) for (x, _), r in zip(points, found.residuals, strict=True)]
+        largest = max(left, key=lambda point: abs(point[1]))
+        return Chart(
+            self.key, self.title, axis("Concentration", amount.unit), "Reading − line",
+            f"The largest is {with_figures(largest[1], 2)}, at {with_figures(largest[0], 3)} {amount.unit}.",
+            [ChartLine("Residual", "bars", left)], [ChartMark("line", y=0.0)], [],
+        )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class AcrossLine(Draws):
+    """One trial quantity against another, with the line through the trials that count."""
+
+    key: str
+    title: str
+    across: QuantityName
+    up: QuantityName
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn as soon as one trial is there."""
+        points = self._points(at)
+        if not points:
+            return None
+        across, up, fitted = at.quantity(self.across), at.quantity(self.up), self.line(at)
+        lines = [ChartLine(up.label, "dots", points)]
+        said = "A line needs three points."
+        if fitted:
+            lines.append(_drawn("Line", fitted, min(x for x, _ in points), max(x for x, _ in points)))
+            s, slope = with_figures(fitted.s, 2), with_figures(fitted.slope, 3)
+            said = f"They scatter by s = {s} about their line, slope {slope}."
+        return Chart(
+            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
+            f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
+        )  # fmt: skip
+
+    def line(self, at: Context) -> Line | None:
+        """The line through the trials; None while there are too few."""
+        return _line(self._points(at))
+
+    def _points(self, at: Context) -> list[Point]:
+        found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
+        return [(x, y) for x, y in found if x is not None and y is not None]
+
+
+@dataclass(frozen=True, slots=True)
+class Spectrum(Draws):
+    """Absorbance against wavelength with its peak."""
+
+    key: str
+    title: str
+    wavelengths: SeriesName
+    absorbances: SeriesName
+    peak: QuantityName
+
+    def draw(self, at: Context) -> Chart | None:
+        """Drawn from the second point on."""
+        across, up = at.reading(self.wavelengths), at.reading(self.absorbances)
+        if across is None or up is None:
+            return None
+        points = sorted(zip(*curve_of(at.bound, self.wavelengths, self.absorbances, None), strict=True))
+        if len(points) < 2:
+            return None
+        peak = at.value(self.peak, None)
+        said = (
+            f"The peak stands at {plain(peak, 0)} {across.unit}." if peak is not None else "The peak is not passed yet."
+        )
+        return Chart(
+            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
+            f"{len(points)} points. {said}",
+            [ChartLine(up.label, "line", points)], [ChartMark("peak", x=peak)] if peak is not None else [], [],
+        )  # fmt: skip
+
+
+def _line(points: list[Point], through_origin: bool = False) -> Line | None:
+    try:
+        return line([x for x, _ in points], [y for _, y in points], through_origin=through_origin)
+    except CurveError:
+        return None
+
+
+def _drawn(label: str, found: Line, low: float, high: float) -> ChartLine:
+    return ChartLine(label, "path", [(x, found.at(x)) for x in (low, high)])

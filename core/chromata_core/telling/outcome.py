@@ -1,0 +1,260 @@
+"""What an evaluation says, as plain data for screens, files and reports. Every number is also ready to be shown."""
+
+from dataclasses import dataclass, field
+
+from chromata_core.engine.shown import Shown
+from chromata_core.judging.finding import Finding, Level
+from chromata_core.telling.chart import Chart
+
+
+@dataclass(frozen=True, slots=True)
+class ReadingOut:
+    """One reading or observation on the sheet, with the gravest word about it; ``beside`` names the series with which
+    it is read in turn.
+    """
+
+    key: str
+    label: str
+    trial: int | None
+    index: int | None
+    shown: Shown
+    level: Level
+    beside: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class QuantityOut:
+    """A computed quantity of one trial or of the bench, to the figures its readings allow."""
+
+    key: str
+    label: str
+    symbol: str
+    value: float
+    shown: Shown
+
+
+@dataclass(frozen=True, slots=True)
+class TrialOut:
+    """A trial; ``state`` is open, counted, set aside (does not agree), rough or void, ``why`` says the reason."""
+
+    number: int
+    name: str
+    state: str
+    why: str
+    readings: list[ReadingOut]
+    quantities: list[QuantityOut]
+
+
+@dataclass(frozen=True, slots=True)
+class BudgetOut:
+    """A line of the budget: what it adds in the result's unit, its share of the variance from 0 to 1.
+
+    ``input`` is the standard uncertainty of its source as people know it (several of a kind: “4 × 0.0082 mL”),
+    ``sensitivity`` the result's change per unit of it, empty where several sources stand together.
+    """
+
+    label: str
+    u: float
+    share: float
+    distribution: str
+    input: str
+    sensitivity: str
+
+
+@dataclass(frozen=True, slots=True)
+class Comparison:
+    """A result against an accepted value: percent error (signed), and whether the interval holds it."""
+
+    accepted: str
+    percent_error: float
+    percent_text: str
+    within: bool
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
+class ResultOut:
+    """A reported result, of the bench or of one trial: value and u, U in ``unit``; ``dof`` None: practically infinite.
+
+    Beside it the two teaching schools: ``by_figures`` (significant figures), ``worst_case`` (sum of apparatus errors).
+    """
+
+    key: str
+    trial: int | None
+    trial_name: str
+    label: str
+    symbol: str
+    unit: str
+    value: float
+    u: float
+    expanded: float
+    k: float
+    dof: float | None
+    shown: Shown
+    uncertainty: str
+    power: str
+    line: str
+    by_figures: Shown
+    worst_case: str
+    budget: list[BudgetOut]
+    advice: str
+    comparison: Comparison | None
+
+
+@dataclass(frozen=True, slots=True)
+class StepOut:
+    """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
+    next trial that can be done during it, ``photo`` what a picture belongs on the record of.
+    """
+
+    key: str
+    title: str
+    detail: str
+    scope: str
+    trial: int | None
+    trial_name: str
+    trial_short: str
+    state: str
+    wait_label: str
+    wait_seconds: int
+    begun: float | None
+    meanwhile: str
+    cautions: list[str]
+    photo: str
+
+
+@dataclass(frozen=True, slots=True)
+class Hand:
+    """One task as it is taken in hand. ``kind`` is reading, observation, tick, own, answer, or finished for none.
+
+    ``optional`` readings are made only if the work needs them.
+    """
+
+    kind: str
+    key: str
+    trial: int | None
+    index: int | None
+    step: str
+    title: str
+    lead: str
+    then: str
+    aside: str
+    detail: str
+    done: bool
+    optional: bool
+
+
+@dataclass(frozen=True, slots=True)
+class OwnAnswer:
+    """A student's own result, traced; ``kind`` is right, rounded, carried, slip or unexplained."""
+
+    key: str
+    trial: int | None
+    label: str
+    text: str
+    unit: str
+    agrees: bool
+    kind: str
+    sentence: str
+
+
+@dataclass(frozen=True, slots=True)
+class PairCell:
+    """The cell of two metals: what was read (with its sign, the red lead at ``plus``), the standard value in the same
+    unit, how far off it is, and which of the two is the cathode; ``void`` ones do not count.
+    """
+
+    trial: int
+    plus: str
+    minus: str
+    shown: Shown | None
+    standard: str
+    off: str
+    cathode: str
+    level: Level
+    void: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PairMatrix:
+    """Every pair of metals of the plan; ``key`` is the reading that was made of each."""
+
+    key: str
+    label: str
+    unit: str
+    metals: list[str]
+    names: list[str]
+    cells: list[PairCell]
+
+
+@dataclass(frozen=True, slots=True)
+class Statistic:
+    """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
+    where there is one. ``of`` says what it belongs to, ``text`` all of it in words.
+    """
+
+    of: str
+    label: str
+    value: float
+    unit: str
+    text: str
+    u: float | None = None
+    critical: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Evaluation:
+    """Everything the core says of one sheet. ``absent`` says what results that are not
+    there wait for; ``settled`` are answers of the work that need no more looking at;
+    ``replicates_pass``: enough trials, and they agree by the class rule.
+    ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
+    """
+
+    method: str
+    version: int
+    trial_noun: str
+    progress: float
+    hand: Hand
+    tasks: list[Hand]
+    steps: list[StepOut]
+    bench: list[ReadingOut]
+    trials: list[TrialOut]
+    quantities: list[QuantityOut]
+    results: list[ResultOut]
+    absent: list[str]
+    statistics: list[Statistic]
+    charts: list[Chart]
+    path: list[str]
+    agreement: Finding | None
+    settled: list[Finding]
+    replicates_pass: bool
+    findings: list[Finding]
+    own: list[OwnAnswer]
+    answers: list[str] = field(default_factory=list)
+    matrix: PairMatrix | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """What a reading about to be kept is worth."""
+
+    level: Level
+    lead: str
+    text: str
+    suggest: str = ""
+    refused: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class WorkedLine:
+    """One line of worked computation: MathML with symbols, with numbers put in, and the same as plain text."""
+
+    key: str
+    label: str
+    trial: int | None
+    trial_name: str
+    symbol: str
+    formula: str
+    numbers: str
+    answer: Shown
+    plain: str

@@ -1,0 +1,137 @@
+"""Where a bench stands: which steps are done, and the one sentence that says what to do next.
+
+Nothing here is stored: it follows from what has been written on the sheet.
+"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
+from chromata_core.engine.context import Context
+from chromata_core.judging.shapes import Ends, Guides
+from chromata_core.sheet.bound import Slot
+
+State = Literal["done", "now", "ahead", "void"]
+
+
+@dataclass(frozen=True, slots=True)
+class Task:
+    """One thing that is done in one go: a reading, an observation, or ticking a step off.
+
+    ``optional`` ones are made only if the work needs them; they hold nothing up.
+    """
+
+    step: Step
+    trial: int | None
+    slot: Slot
+    done: bool
+    optional: bool = False
+
+
+def tasks(at: Context) -> list[Task]:
+    """Every task of the session as it now stands, in order."""
+    found = _bottles(at)
+    for scope in ("setup", "trial", "closing"):
+        steps = [step for step in at.bound.steps if step.scope == scope]
+        for trial in planned_trials(at) if scope == "trial" else [None]:
+            for step in steps:
+                found += _of_step(at, step, trial)
+    return found
+
+
+def _bottles(at: Context) -> list[Task]:
+    """What was written of bottles for the room: done, to be looked at, and corrected where one's own says otherwise."""
+    first = next((step for step in at.bound.steps if step.scope == "setup"), None)
+    slots: list[Slot] = [(bottle.key, None, None) for bottle in at.bound.bottles]
+    return [Task(first, None, slot, done=True, optional=True) for slot in slots if first and slot in at.bound.texts]
+
+
+def planned_trials(at: Context) -> list[int]:
+    """Trials begun and trials still asked for: the minimum, and one more while they do not agree, or for one
+    that was rejected.
+    """
+    plan = at.bound.method.trials
+    first = 0 if at.bound.rough else 1
+    numbers = [n for n in at.trials(valid=False) if n >= first]
+    if at.bound.rough and 0 not in numbers:
+        numbers.insert(0, 0)
+    valid = [n for n in numbers if n >= 1 and n not in at.computed.voided]
+    if at.bound.planned is not None:
+        planned = {*numbers, *range(1, at.bound.planned + 1)}
+        planned |= {again for n in at.computed.voided if (again := at.bound.next_try(n))}
+        return sorted(planned, key=lambda n: (at.bound.place(n) or 0, n))
+    while len(valid) < plan.minimum:
+        numbers.append(max(numbers, default=first - 1) + 1)
+        valid.append(numbers[-1])
+    complete = (
+        all(n in at.computed.trials and at.value(plan.agree, n) is not None for n in valid) if plan.agree else True
+    )
+    agreed = at.computed.agreement is None or at.computed.agreement.agree
+    if plan.agree and complete and not agreed and len(valid) < plan.maximum:
+        numbers.append(max(numbers) + 1)
+    return sorted(numbers)
+
+
+def _of_step(at: Context, step: Step, trial: int | None) -> list[Task]:
+    if not step.reads:
+        slot: Slot = (f"step.{step.key}", trial, None)
+        return [Task(step, trial, slot, slot in at.bound.texts)]
+    found: list[Task] = []
+    for key in step.reads:
+        part = at.bound.part(key)
+        if isinstance(part, Series):
+            found += [] if part.beside else _of_series(at, step, part, trial)
+        elif part is not None or "." in key:  # own.… and answer.… stand where their step does
+            slot = (key, trial, None)
+            optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
+            if optional and isinstance(part, Reading) and part.follows:
+                continue  # its turn comes with the reading it follows
+            done = slot in at.bound.typed or _seen(at, part, slot)
+            found.append(Task(step, trial, slot, done, optional))
+    return found
+
+
+def _seen(at: Context, part: Reading | Observation | None, slot: Slot) -> bool:
+    """Whether a text stands there that ends it: some things are looked at again until they are as they should be."""
+    text = at.bound.texts.get(slot)
+    return text is not None and not (isinstance(part, Observation) and part.until and text not in part.until)
+
+
+def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> list[Task]:
+    """The readings of a series, row by row with those that are read beside it, and the next ones if it goes on."""
+    keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series))]
+    made = {slot for slot in at.bound.typed if slot[0] in keys and slot[1] == trial}
+    rows = max((slot[2] or 0 for slot in made), default=0)
+    complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
+    goes_on = not isinstance(series.until, Ends) or not series.until.met(at, series.key, trial)
+    if complete and goes_on:
+        rows += 1
+    slots: list[Slot] = [(key, trial, index) for index in range(1, rows + 1) for key in keys]
+    return [Task(step, trial, slot, slot in made) for slot in slots]
+
+
+def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
+    """The first task not done, in trials that still count; None when everything is."""
+    open_tasks = (task for task in all_tasks if not (task.done or task.optional))
+    return next((task for task in open_tasks if task.trial not in at.computed.voided), None)
+
+
+def task_title(at: Context, task: Task) -> str:
+    """What is in hand: “Burette, end of trial 3”, or the step's title."""
+    key, trial, index = task.slot
+    part = at.bound.part(key) or at.bound.bottle(key)
+    title = part.label if part else task.step.title
+    if isinstance(part, Observation):
+        title = task.step.title
+    paired = isinstance(part, Series) and (part.beside or any(_stands_beside(p, part) for p in at.bound.readings))
+    number = "" if index is None else f", point {index}" if paired else f" {index}"
+    return f"{title}{number}, {at.trial_name(trial)}" if trial is not None else f"{title}{number}"
+
+
+def _stands_beside(other: Reading, series: Series) -> bool:
+    return isinstance(other, Series) and other.beside == series.key
+
+
+def guided(at: Context, step: Step, trial: int | None) -> str:
+    """How to go on within ``step``, from the readings so far; empty without a guide."""
+    return step.guide.say(at, trial) if isinstance(step.guide, Guides) and trial is not None else ""
