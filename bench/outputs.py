@@ -20,6 +20,7 @@ import orjson
 from chromata_core.authoring.as_json import to_json
 from chromata_core.authoring.form import vocabulary
 from chromata_core.declaration.vocabulary import Method
+from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import predict
@@ -30,7 +31,7 @@ from chromata_core.simulation.rehearse import rehearse
 from chromata_core.telling.describe import card, page
 from chromata_core.telling.drawn_results import draw_results
 from chromata_core.telling.effects import slip_effects, what_if
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import constants, explain
 from chromata_core.telling.judge import judge
 

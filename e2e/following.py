@@ -6,9 +6,9 @@ from collections.abc import Callable, Mapping
 
 from playwright.sync_api import Page, expect
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Observation
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import Slot
 from chromata_core.telling.outcome import Hand
 from e2e.browser import BrowserCase
 from labs import actions
@@ -101,13 +101,13 @@ class BenchCase(BrowserCase):
         """The reading, kept."""
         return lambda page: self.keep(page, text)
 
-    def follow(self, page: Page, bench: Bench, mistakes: Mapping[Slot, Mistake]) -> None:
+    def follow(self, page: Page, bench: Bench, mistakes: Mapping[Place, Mistake]) -> None:
         """Works the bench with the readings of its method's example; at a slot of ``mistakes`` that is done first.
 
         A mistake ends where its reading is typed right but not kept yet, or where something else is next.
         """
         declared = method(bench.session.method)
-        texts: dict[Slot, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
+        texts: dict[Place, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
         made = dict(mistakes)
         for _ in range(200):
             hand = _in_step(page, bench)

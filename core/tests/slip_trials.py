@@ -9,7 +9,7 @@ from dataclasses import dataclass, field, replace
 from math import isfinite, nan
 
 from chromata_core.declaration.vocabulary import Method, Quantity, Slip
-from chromata_core.engine.context import Context, Place
+from chromata_core.engine.context import Context, ResultPlace, context_of
 from chromata_core.engine.numeric_pass import Computed
 from chromata_core.errors import ChromataError
 from chromata_core.quantity.rounding import with_figures
@@ -19,7 +19,7 @@ from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.effects import with_slip
-from chromata_core.telling.evaluate import context_of, result_places
+from chromata_core.telling.results import result_places
 from chromata_core.uncertainty.columns import value_of
 
 _SET = ("clock", "wavelength scale")
@@ -111,7 +111,7 @@ def _random_number(at: Context, chance: random.Random, tally: Tally) -> None:
     tally.explained += diagnose(at, quantity, answer, trial=trial).kind != "unexplained"
 
 
-def _results(at: Context) -> list[Place]:
+def _results(at: Context) -> list[ResultPlace]:
     """Each result once; those of trials in the first trial that has one."""
     return list({quantity.key: (quantity, trial) for quantity, trial in reversed(result_places(at))}.values())
 

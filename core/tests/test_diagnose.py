@@ -2,11 +2,12 @@
 
 from unittest import TestCase
 
+from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.diagnose import Diagnosis, diagnose
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from tests.sheets import crucible, titration
 from tests.slip_trials import measure
 

@@ -7,11 +7,12 @@ from CoolProp.CoolProp import PropsSI
 from scipy import constants
 
 from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method
 from chromata_core.planning.supplies import supplies
 from chromata_core.sheet.bound import Given, Sheet, bind
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside

@@ -24,9 +24,10 @@ from chromata_core.curves.calibration import (
     scatter_of_reading_origin,
 )
 from chromata_core.curves.line import CurveError, line
+from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 
 SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
 # EURACHEM/CITAC CG4, A5: cadmium standards in mg/L with three absorbances each (data also in GTC's documentation of

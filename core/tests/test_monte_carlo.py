@@ -5,11 +5,11 @@ from unittest import TestCase
 
 import numpy as np
 
+from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import methods
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.drawn_results import draw_results
-from chromata_core.telling.evaluate import context_of
 from chromata_core.uncertainty.monte_carlo import Draws, monte_carlo, shortest, tolerance
 
 M = 1_000_000

@@ -5,10 +5,11 @@ from unittest import TestCase
 
 import numpy as np
 
+from chromata_core.engine.context import context_of
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.uncertainty.spread import spread_of
 from tests.sheets import titration
 

@@ -40,7 +40,7 @@ class OnePiece(TestCase):
         def shared(slug: str) -> set[str]:
             tools = {"pipette": slug, "dilution_pipette": slug}
             found = inputs_of(bind(light, Sheet({}, tools, given, {"own-1": own})), {})
-            first, second = (found[one.slot] for one in given)
+            first, second = (found[one.place] for one in given)
             return {source.label for source, _ in first.sources} & {
                 source.label for source, _ in second.sources if source.id in {other.id for other, _ in first.sources}
             }

@@ -46,7 +46,7 @@ class Rehearsal(TestCase):
         offs = []
         for seed in range(12):
             sheet = rehearse(declared, seed)
-            off = [float(g.text) - true[g.slot] for g in sheet.given if g.slot in true]
+            off = [float(g.text) - true[g.place] for g in sheet.given if g.place in true]
             self.assertLess(max(off) - min(off), 0.25)
             offs.append(mean(off))
         self.assertGreater(stdev(offs), 0.05)

@@ -4,6 +4,7 @@ import json
 from dataclasses import replace
 from unittest import TestCase
 
+from chromata_core.engine.context import context_of
 from chromata_core.errors import DeclarationError, SheetError
 from chromata_core.loading.load import load
 from chromata_core.methods.registry import method
@@ -11,7 +12,7 @@ from chromata_core.planning.predict import predict
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.sheet.sheet_file import read_sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import explain
 from chromata_core.telling.judge import judge
 from tests.sheets import titration

@@ -166,7 +166,7 @@ class CsvFiles(TestCase):
                 found = read_sheet(out.getvalue())
                 self.assertEqual((found.method, found.sheet.options, found.sheet.instruments),
                                  (slug, dict(sheet.options), dict(sheet.instruments)))  # fmt: skip
-                self.assertEqual([g.slot for g in found.sheet.given], [g.slot for g in sheet.given])
+                self.assertEqual([g.place for g in found.sheet.given], [g.place for g in sheet.given])
                 self.assertEqual([g.text for g in found.sheet.given], [g.text for g in sheet.given])
 
     def test_a_decimal_comma_needs_quotes_or_semicolons(self) -> None:

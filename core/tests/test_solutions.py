@@ -6,12 +6,13 @@ from unittest import TestCase
 
 from CoolProp.CoolProp import PropsSI
 
+from chromata_core.engine.context import context_of
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Evaluation, ResultOut
 from tests.outside import outside

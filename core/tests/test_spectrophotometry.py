@@ -10,11 +10,12 @@ import scipy
 from scipy import constants
 
 from chromata_core.curves.calibration import line_x
+from chromata_core.engine.context import context_of
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.drawn_results import draw_results
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation, ResultOut
 from tests.outside import outside
 

@@ -3,11 +3,12 @@
 import unittest
 from dataclasses import replace
 
+from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method as method_called
 from chromata_core.methods.registry import methods
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.storing import StoredCalibration, to_store
 
 

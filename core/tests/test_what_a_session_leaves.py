@@ -3,6 +3,7 @@
 from math import hypot
 from unittest import TestCase
 
+from chromata_core.engine.context import context_of
 from chromata_core.errors import ReadingError, SheetError
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated, thawed
 from chromata_core.instruments.catalogue import instrument
@@ -11,7 +12,7 @@ from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.sheet.sheet_file import read_sheet
 from chromata_core.telling.beside import beside
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.storing import StoredCalibration, StoredSolution, to_store
 from tests.sheets import titration
 

@@ -3,10 +3,11 @@
 from unittest import TestCase
 from xml.etree import ElementTree
 
+from chromata_core.engine.context import context_of
 from chromata_core.engine.shown import Shown
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import constants, explain
 from chromata_core.telling.outcome import WorkedLine
 from tests.sheets import crucible, titration

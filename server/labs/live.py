@@ -11,7 +11,7 @@ from django.utils import timezone
 from chromata_core.declaration.options import active, resolve_options
 from chromata_core.judging.finding import SEVERITY, Finding
 from chromata_core.quantity.typed import parse_reading
-from chromata_core.sheet.bound import VOID, Sheet, bind
+from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from chromata_core.telling.describe import parts_out, told_of_trials
@@ -27,7 +27,7 @@ from labs.shapes import BenchView, EntryRef, Floor, FloorBench, FloorTrial, Last
 from labs.term import session_card
 from notebook.board import board_lines, of_room
 from notebook.models import Entry
-from notebook.standing import standing, superseded
+from notebook.standing import place, standing, superseded
 from people.models import Person
 from stock.own import stock_of
 
@@ -83,7 +83,7 @@ def last_time(session: Session) -> LastTime:
     counted: Counter[str] = Counter()
     for desk in written:
         found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
-        void = {one.text for one in desk.entries if one.key == VOID and one.text != "no"}
+        void = {one.text for one in desk.entries if place(one).kind == "void" and one.text != "no"}
         found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
         counted.update(found.keys())
         examples = found | examples
@@ -244,9 +244,9 @@ def _needs(desk: Desk) -> list[Need]:
     needs = [_need_of(bench, finding, finding.level, entries) for finding in state.findings if finding.level != "keep"]
     call = _open_call(entries)
     if call is not None:
-        title = f"Bench {bench.number} calls"
+        what = "calls"
         needs.append(
-            Need(str(call.id), bench.number, bench.pk, "call", title, f"“{call.text}”", "", _iso(call.written_at), None)
+            Need(str(call.id), bench.number, bench.pk, "call", what, f"“{call.text}”", "", _iso(call.written_at), None)
         )
     quiet = _quiet(bench, state, entries)
     return [need for need in needs + quiet if need.id not in seen]
@@ -260,7 +260,7 @@ def _need_of(bench: Bench, finding: Finding, level: NeedLevel, entries: list[Ent
         bench=bench.number,
         bench_id=bench.pk,
         level=level,
-        title=f"Bench {bench.number} · {finding.what}",
+        what=finding.what,
         text=f"{finding.why} {finding.do}",
         word=finding.word,
         since=_iso(since),
@@ -274,10 +274,10 @@ def _quiet(bench: Bench, state: Evaluation, entries: list[Entry]) -> list[Need]:
     if silence < _QUIET or state.hand.kind == "finished":
         return []
     minutes = int(silence.total_seconds() // 60)
-    title, doing = f"Bench {bench.number} · nothing written for {minutes} min", _doing(state)
+    what, doing = f"nothing written for {minutes} min", _doing(state)
     identity = f"quiet:{last.timestamp():.0f}"
     word = "How is it going? What are you waiting for?"
-    return [Need(identity, bench.number, bench.pk, "look", title, f"They are at “{doing}”.", word, _iso(last), None)]
+    return [Need(identity, bench.number, bench.pk, "look", what, f"They are at “{doing}”.", word, _iso(last), None)]
 
 
 def _iso(moment: datetime) -> str:

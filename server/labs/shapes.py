@@ -302,7 +302,7 @@ class Need:
     bench: int
     bench_id: int
     level: NeedLevel
-    title: str
+    what: str
     text: str
     word: str
     since: str

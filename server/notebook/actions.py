@@ -10,6 +10,7 @@ from uuid import UUID
 from django.db import IntegrityError, transaction
 from django.utils import timezone
 
+from chromata_core.declaration.places import REWRITABLE, TALK, Place
 from chromata_core.errors import ChromataError
 from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
@@ -18,13 +19,12 @@ from labs.models import Bench, Session
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
 from notebook.seals import BROKEN, end_holds, seal_end, seal_entry
-from notebook.standing import TALK, place, sheet_with, standing
+from notebook.standing import place, sheet_with, standing
 from people.models import Person
 
 log = logging.getLogger(__name__)
 
 _STAFF_ONLY = ("message", "seen")
-_REWRITABLE = ("step", "timer", "own", "answer")  # these simply begin again; every version stays in the record
 # Far more than an honest session needs, few enough that every answer stays small.
 _MOST_ENTRIES, _MOST_SAID, _MOST_PHOTOS, _LONGEST_SAID = 4000, 200, 40, 1000
 _ELSEWHERE = "This entry's id belongs to something else that was written. Write it again."
@@ -43,6 +43,11 @@ class Draft:
     supersedes: UUID | None
     reason: str
     image: str = ""
+
+    @property
+    def place(self) -> Place:
+        """Where it belongs."""
+        return Place(self.key, self.trial, self.index)
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,8 +85,8 @@ def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
 
 def _same(entry: Entry, draft: Draft) -> bool:
     """Whether ``draft`` is ``entry``, sent again."""
-    sent = (draft.key, draft.trial, draft.index, draft.text.strip(), draft.supersedes, draft.reason.strip())
-    return sent == (*place(entry), entry.text, entry.supersedes_id, entry.reason)
+    sent = (draft.place, draft.text.strip(), draft.supersedes, draft.reason.strip())
+    return sent == (place(entry), entry.text, entry.supersedes_id, entry.reason)
 
 
 class _Record:
@@ -140,7 +145,7 @@ class _Record:
 
     def _place_problem(self, draft: Draft) -> str:
         """What is corrected is what stands in that very place now; only some places are written again without."""
-        here = self.here.get((draft.key, draft.trial, draft.index))
+        here = self.here.get(draft.place)
         if draft.supersedes is not None:
             if here is None or here.id != draft.supersedes:
                 return "Somebody corrected this reading in the meantime. Look at it again before you correct it."
@@ -149,7 +154,7 @@ class _Record:
             )
         if here is None and self.bound is not None and self.bound.bottle(draft.key) and not self.author.teaches:
             return "What stands on a bottle is written by your instructor. Tell them what yours says."
-        if here is None or draft.key.partition(".")[0] in _REWRITABLE:
+        if here is None or draft.place.kind in REWRITABLE:
             return ""
         return f"{here.text} is written there already. Correct it, with a reason, instead."
 

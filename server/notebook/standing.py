@@ -2,14 +2,11 @@
 
 from collections.abc import Iterable, Sequence
 
+from chromata_core.declaration.places import Place
 from chromata_core.sheet.bound import Given, Sheet
 from labs.models import Bench
 from notebook.models import Entry
 from stock.own import stock_of
-
-# Entries that are said between people, not about the sheet.
-TALK = ("call", "message", "seen", "note", "photo")
-Place = tuple[str, int | None, int | None]
 
 
 def entries_of(bench: Bench) -> list[Entry]:
@@ -19,12 +16,12 @@ def entries_of(bench: Bench) -> list[Entry]:
 
 def place(entry: Entry) -> Place:
     """Where an entry belongs on the sheet."""
-    return (entry.key, entry.trial, entry.index)
+    return Place(entry.key, entry.trial, entry.index)
 
 
 def standing(entries: Iterable[Entry]) -> list[Entry]:
     """The entries that count, in order; later ones take a place over from earlier ones."""
-    return list({place(entry): entry for entry in entries if entry.key not in TALK}.values())
+    return list({place(entry): entry for entry in entries if place(entry).kind != "talk"}.values())
 
 
 def superseded(entry: Entry, entries: Sequence[Entry]) -> list[Entry]:

@@ -4,12 +4,13 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from chromata_core.chemistry.molar_mass import BASIS
+from chromata_core.declaration.places import Kind
 from chromata_core.declaration.vocabulary import Method, SubstanceOption
+from chromata_core.engine.context import context_of
 from chromata_core.engine.shown import Shown
 from chromata_core.sheet.bound import Bound, Given
 from chromata_core.telling.drawn_results import DrawnResult, draw_results
 from chromata_core.telling.effects import Effect, what_if
-from chromata_core.telling.evaluate import context_of
 from chromata_core.telling.explain import constants, explain
 from chromata_core.telling.outcome import WorkedLine
 from labs.comparison import comparison_view
@@ -20,7 +21,7 @@ from labs.policy import may_see_accepted
 from labs.term import session_card
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import entries_of, given_of, sheet_with, superseded
+from notebook.standing import entries_of, given_of, place, sheet_with, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -93,8 +94,15 @@ def _instruments(bound: Bound) -> list[InstrumentUsed]:
     ]
 
 
+# What is corrected, where it is no part of the method.
+_WORDS: dict[Kind, str] = {
+    "part": "Reading", "tick": "Step", "timer": "Wait", "own": "Own result", "answer": "Closing question",
+    "void": "Rejected", "talk": "Said",
+}  # fmt: skip
+
+
 def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
     part = bound.part(entry.key) or bound.bottle(entry.key)
-    label = part.label if part else entry.key.partition(".")[0].capitalize()
+    label = part.label if part else _WORDS[place(entry).kind]
     trial = f", {bound.method.trials.noun.lower()} {entry.trial}" if entry.trial is not None else ""
     return Correction(f"{label}{trial}", old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat())

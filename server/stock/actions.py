@@ -4,7 +4,7 @@ from dataclasses import asdict
 
 from django.db import transaction
 
-from chromata_core.telling.evaluate import context_of
+from chromata_core.engine.context import context_of
 from chromata_core.telling.storing import StoredCalibration, to_store
 from labs.declared import method_of
 from labs.models import Bench

@@ -4,6 +4,7 @@ import argparse
 from dataclasses import asdict, replace
 
 from chromata_core.commands.files import Said, method_of, pairs_of, sheet_of
+from chromata_core.engine.context import context_of
 from chromata_core.errors import SheetError
 from chromata_core.judging.finding import Finding
 from chromata_core.planning.predict import predict
@@ -15,7 +16,7 @@ from chromata_core.statistics.comparing import welch
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.statistics.robust import robust
 from chromata_core.telling.drawn_results import draw_results
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import explain
 from chromata_core.telling.outcome import Evaluation, Statistic, WorkedLine
 

@@ -3,11 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import replace
 
+from chromata_core.declaration.places import Place, answer
 from chromata_core.declaration.vocabulary import Method, Step
 from chromata_core.errors import SheetError
 
 MOST_QUESTIONS, LONGEST_QUESTION = 8, 300
-_ANSWER = "answer."
 
 
 def conclusion(questions: int) -> Step:
@@ -26,7 +26,7 @@ def asking(method: Method, questions: Sequence[str]) -> Method:
         raise SheetError([f"{len(questions)} closing questions are too many; ask at most {MOST_QUESTIONS}."])
     if not all(question.strip() and len(question) <= LONGEST_QUESTION for question in questions):
         raise SheetError([f"A closing question has 1 to {LONGEST_QUESTION} characters. Shorten it, or leave it out."])
-    asks = next((step for step in method.steps if any(key.startswith(_ANSWER) for key in step.reads)), None)
+    asks = next((step for step in method.steps if any(_asks(key) for key in step.reads)), None)
     steps = method.steps if asks else (*method.steps, conclusion(0))
     first = asks or steps[-1]
     return replace(
@@ -37,9 +37,13 @@ def asking(method: Method, questions: Sequence[str]) -> Method:
 
 
 def _with_answers(step: Step, questions: int) -> Step:
-    others = tuple(key for key in step.reads if not key.startswith(_ANSWER))
+    others = tuple(key for key in step.reads if not _asks(key))
     return replace(step, reads=(*others, *_answers(questions)))
 
 
+def _asks(key: str) -> bool:
+    return Place(key).kind == "answer"
+
+
 def _answers(questions: int) -> tuple[str, ...]:
-    return tuple(f"{_ANSWER}{number}" for number in range(1, questions + 1))
+    return tuple(answer(number).key for number in range(1, questions + 1))

@@ -6,16 +6,16 @@ from math import isfinite
 
 import numpy as np
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.inputs import begins_delivery
-from chromata_core.engine.walk import Algebra, by_row, of_slots, walk_bench, walk_summary, walk_trial
+from chromata_core.engine.walk import Algebra, by_row, of_places, walk_bench, walk_summary, walk_trial
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Slot
 from chromata_core.uncertainty.columns import value_of
 
 Bounds = Bounded | list[Bounded]
@@ -67,11 +67,11 @@ class _Bounds:
     def reading(self, reading: Reading, trial: int | None) -> Bounds | None:
         """What its instrument allows."""
         zero: Bounds = Bounded(0.0, 0.0)
-        return of_slots(self.at.bound, reading, trial, lambda slot: self._read(reading, slot), self.together, zero)
+        return of_places(self.at.bound, reading, trial, lambda place: self._read(reading, place), self.together, zero)
 
-    def _read(self, reading: Reading, slot: Slot) -> Bounds:
-        tool, value = self.at.bound.instruments[reading.role], float(self.at.bound.typed[slot].value)
-        return Bounded(unit(reading.unit).to_si(tool.corrected(value)), _limit(tool, begins_delivery(reading, slot)))
+    def _read(self, reading: Reading, place: Place) -> Bounds:
+        tool, value = self.at.bound.instruments[reading.role], float(self.at.bound.typed[place].value)
+        return Bounded(unit(reading.unit).to_si(tool.corrected(value)), _limit(tool, begins_delivery(reading, place)))
 
     def together(self, members: Sequence[Bounds]) -> list[Bounded]:
         """A list of them."""

@@ -6,19 +6,20 @@ from decimal import Decimal
 from functools import cached_property
 
 from chromata_core.declaration.options import listed
-from chromata_core.declaration.vocabulary import Quantity, Reading, Step
-from chromata_core.engine.figures_school import Known, as_decimal, shown
-from chromata_core.engine.numeric_pass import Computed
+from chromata_core.declaration.places import Place, timer
+from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Step
+from chromata_core.engine.figures_school import Known, as_decimal, figures_of, shown
+from chromata_core.engine.numeric_pass import Computed, compute
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Bound
+from chromata_core.sheet.bound import Bound, Sheet, bind
 from chromata_core.uncertainty.columns import value_of
 
 # A computed quantity and where it stands: in a trial, or (None) on the bench.
-Place = tuple[Quantity, int | None]
+ResultPlace = tuple[Quantity, int | None]
 
 
 @dataclass(frozen=True)
@@ -77,7 +78,7 @@ class Context:
 
     def typed(self, key: str, trial: int | None, index: int | None = None) -> Typed | None:
         """What was typed, if anything was."""
-        return self.bound.typed.get((key, trial, index))
+        return self.bound.typed.get(Place(key, trial, index))
 
     def value(self, key: str, trial: int | None) -> float | None:
         """A computed quantity in its declared unit, None if it cannot be computed yet."""
@@ -125,7 +126,7 @@ class Context:
 
     def begun(self, step: Step, trial: int | None) -> float | None:
         """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
-        started = [time for slot, time in self.bound.times.items() if slot[:2] == (f"timer.{step.key}", trial)]
+        started = [time for place, time in self.bound.times.items() if place == timer(step.key, trial)]
         if not started and step.wait and step.wait.before and self.bound.opened is not None:
             return self.bound.opened - 60 * float(self.number(step.wait.before))
         return max(started, default=None)
@@ -136,3 +137,10 @@ class Context:
         decimals = [self.bound.instruments[r.role].decimals for r in self.bound.readings if r.unit == quantity.unit]
         text = plain(value, max(decimals)) if decimals else with_figures(value, 3)
         return f"{text} {quantity.unit}".rstrip()
+
+
+def context_of(method: Method, sheet: Sheet) -> Context:
+    """``sheet`` bound and computed; SheetError lists everything on it that does not belong."""
+    bound = bind(method, sheet)
+    computed = compute(bound)
+    return Context(bound, computed, figures_of(bound, computed))

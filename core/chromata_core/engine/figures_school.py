@@ -5,16 +5,17 @@ from dataclasses import dataclass
 from decimal import Context, Decimal
 from math import inf, isfinite, log10
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Reading
 from chromata_core.engine.numeric_pass import Computed
 from chromata_core.engine.shown import Shown
-from chromata_core.engine.walk import Algebra, by_row, of_slots, walk_bench, walk_summary, walk_trial
+from chromata_core.engine.walk import Algebra, by_row, of_places, walk_bench, walk_summary, walk_trial
 from chromata_core.formula.figures import Figured, exact, figured
 from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.rounding import leading_place, plain, rounded, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Bound, Slot
+from chromata_core.sheet.bound import Bound
 from chromata_core.uncertainty.columns import value_of
 
 Figures = Figured | list[Figured]
@@ -64,10 +65,10 @@ class _Figures:
     def reading(self, reading: Reading, trial: int | None) -> Figures | None:
         """The last decimal that was written."""
         zero: Figures = exact(0.0)
-        return of_slots(self.bound, reading, trial, lambda slot: self._read(reading, slot), self.together, zero)
+        return of_places(self.bound, reading, trial, lambda place: self._read(reading, place), self.together, zero)
 
-    def _read(self, reading: Reading, slot: Slot) -> Figures:
-        return figured_typed(self.bound.typed[slot], reading.unit)
+    def _read(self, reading: Reading, place: Place) -> Figures:
+        return figured_typed(self.bound.typed[place], reading.unit)
 
     def together(self, members: Sequence[Figures]) -> list[Figured]:
         """A list of them."""

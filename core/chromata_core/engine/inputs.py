@@ -6,16 +6,17 @@ import numpy as np
 
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.declaration.options import listed
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import ListOption, NumberOption, Reading, Series, SubstanceOption
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Bound, Slot
+from chromata_core.sheet.bound import Bound
 from chromata_core.uncertainty.source import Input, Source, standard
 
 
 def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
-    """Every elementary input with its sources: constants by option key, readings by slot."""
+    """Every elementary input with its sources: constants by option key, readings by place."""
     return {**_constants(bound), **_readings(bound, changes)}
 
 
@@ -51,29 +52,29 @@ def _number_input(bound: Bound, option: NumberOption) -> Input:
 def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
     by_key = {reading.key: reading for reading in bound.readings}
     found: dict[object, Input] = {}
-    for slot, typed in bound.typed.items():
-        if (reading := by_key.get(slot[0])) is None:
+    for place, typed in bound.typed.items():
+        if (reading := by_key.get(place.key)) is None:
             continue
         value = float(typed.value)
         if reading.key in changes:
             value = float(numeric(parse_formula(changes[reading.key]))({"x": np.array([value])})[0])
-        found[slot] = _reading_input(bound, reading, slot, value)
+        found[place] = _reading_input(bound, reading, place, value)
     return found
 
 
-def _reading_input(bound: Bound, reading: Reading, slot: Slot, value: float) -> Input:
+def _reading_input(bound: Bound, reading: Reading, place: Place, value: float) -> Input:
     read_with, known_scatter = bound.instruments[reading.role], covered(bound)
     true, sources = read_with.corrected(value), []
     scale = unit(read_with.unit).factor
     for term in read_with.errors:
         told_elsewhere = reading.anew or (known_scatter and reading.scope == "trial")
-        if (term.on_delivery and begins_delivery(reading, slot)) or (term.scatters and told_elsewhere):
+        if (term.on_delivery and begins_delivery(reading, place)) or (term.scatters and told_elsewhere):
             continue
         half = float(term.half_width) * (1.0 if term.relative else scale)
         common = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")
         common = common or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
         source = Source(
-            common or f"{term.label}:{slot}", term.label, standard(half, term.distribution), term.distribution,
+            common or f"{term.label}:{place}", term.label, standard(half, term.distribution), term.distribution,
             unit="%" if term.relative else read_with.unit,
         )  # fmt: skip
         sources.append((source, true * scale if term.relative else 1.0))
@@ -90,9 +91,9 @@ def _piece(bound: Bound, reading: Reading) -> str:
     return tool.slug if tool.digital or tool.corrections else role.key
 
 
-def begins_delivery(reading: Reading, slot: Slot) -> bool:
+def begins_delivery(reading: Reading, place: Place) -> bool:
     """Whether this reading is where a delivery starts; its end carries the calibration's error for both."""
-    return bool(reading.zero_of) or (isinstance(reading, Series) and reading.starts and slot[2] == 1)
+    return bool(reading.zero_of) or (isinstance(reading, Series) and reading.starts and place.row == 1)
 
 
 def covered(bound: Bound) -> bool:

@@ -4,6 +4,7 @@ from collections.abc import Iterator, Mapping
 
 import numpy as np
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import NumberOption, OwnError, Quantity
 from chromata_core.engine.inputs import covered
 from chromata_core.quantity.column import Column
@@ -19,7 +20,7 @@ def judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
 
 def _fillings(bound: Bound, quantity: Quantity) -> Iterator[OwnError]:
     for reading in bound.readings:
-        typed = bound.typed.get((reading.key, None, None))
+        typed = bound.typed.get(Place(reading.key))
         if reading.anew != quantity.key or quantity.per or typed is None or not typed.value:
             continue
         for term in bound.instruments[reading.role].errors:

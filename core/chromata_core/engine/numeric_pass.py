@@ -11,17 +11,18 @@ import numpy as np
 
 from chromata_core.curves.line import CurveError
 from chromata_core.declaration.options import listed
+from chromata_core.declaration.places import Place, void
 from chromata_core.declaration.vocabulary import ListOption, Option, OwnError, Quantity, Reading
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.engine.judgements import error_id, judged, judgements
-from chromata_core.engine.walk import Algebra, Item, of_slots, walk_bench, walk_summary, walk_trial
+from chromata_core.engine.walk import Algebra, Item, of_places, walk_bench, walk_summary, walk_trial
 from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Call, Name, Node, names
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import VOID, Bound
+from chromata_core.sheet.bound import Bound
 from chromata_core.statistics.agreement import POLICIES, Agreement, agreement
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.uncertainty.columns import Columns, StepColumns, columns_of, value_of
@@ -100,7 +101,7 @@ class ColumnAlgebra:
 
     def reading(self, reading: Reading, trial: int | None) -> Column | None:
         """The reading's column; of a series one below the other."""
-        return of_slots(self.bound, reading, trial, self.columns.by_key.__getitem__, np.stack, np.array([0.0]))
+        return of_places(self.bound, reading, trial, self.columns.by_key.__getitem__, np.stack, np.array([0.0]))
 
     def together(self, members: Sequence[Column]) -> Column:
         """The trials, one below the other."""
@@ -261,7 +262,7 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
     """Trials that do not count, with the reason: said so, seen so, or physically impossible."""
     reasons: dict[int, str] = {}
     for number, values in trials.items():
-        said = bound.texts.get((VOID, number, None), "no")
+        said = bound.texts.get(void(number), "no")
         rough = bound.rough and number == 0  # going too far is what a rough trial is for
         seen = (
             []
@@ -270,7 +271,7 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
                 choice.label
                 for observation in bound.observations
                 for choice in observation.choices
-                if choice.key in observation.voids and bound.texts.get((observation.key, number, None)) == choice.key
+                if choice.key in observation.voids and bound.texts.get(Place(observation.key, number)) == choice.key
             ]
         )
         impossible = [

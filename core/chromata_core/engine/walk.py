@@ -8,8 +8,9 @@ and dimensions are five algebras; a further school of uncertainty is another.
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from typing import Protocol, TypeVar
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import ListOption, Method, Option, Quantity, Reading, Series
-from chromata_core.sheet.bound import Bound, Slot
+from chromata_core.sheet.bound import Bound
 
 Item = TypeVar("Item")
 
@@ -114,21 +115,21 @@ def _in_all(key: str, counted: Iterable[Mapping[str, object]]) -> bool:
     return all(key in trial for trial in counted)
 
 
-def of_slots(
+def of_places(
     bound: Bound,
     reading: Reading,
     trial: int | None,
-    item: Callable[[Slot], Item],
+    item: Callable[[Place], Item],
     together: Callable[[Sequence[Item]], Item],
     zero: Item,
 ) -> Item | None:
     """A reading from its ``item``, a series from its items in order; ``zero`` for a reading that is not needed."""
     if isinstance(reading, Series):
-        slots = sorted((slot for slot in bound.typed if slot[:2] == (reading.key, trial)), key=lambda s: s[2] or 0)
-        return together([item(slot) for slot in slots]) if slots else None
-    slot = (reading.key, trial, None)
-    if slot in bound.typed:
-        return item(slot)
+        places = sorted((place for place in bound.typed if place[:2] == (reading.key, trial)), key=lambda s: s.row or 0)
+        return together([item(place) for place in places]) if places else None
+    place = Place(reading.key, trial)
+    if place in bound.typed:
+        return item(place)
     return None if bound.wanted(reading, trial) else zero
 
 

@@ -23,11 +23,12 @@ class OverRange(Looks):
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every such reading."""
-        for slot, typed in at.bound.typed.items():
-            if slot[0] == self.reading and typed.text.strip().rstrip(".") in ("1", "-1"):
+        for place, typed in at.bound.typed.items():
+            if place.key == self.reading and typed.text.strip().rstrip(".") in ("1", "-1"):
                 yield Finding(
                     "over-range", "stop", "A 1 alone means over range.", "It is no potential of 1 V.",
-                    "Turn the meter to the next larger range and read again.", *slot, word="Which range is it on?",
+                    "Turn the meter to the next larger range and read again.",
+                    place.key, place.trial, place.row, word="Which range is it on?",
                 )  # fmt: skip
 
 

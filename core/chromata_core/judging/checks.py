@@ -15,6 +15,7 @@ from chromata_core.declaration.names import (
     ReadingName,
     SeriesName,
 )
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding, Level
@@ -222,7 +223,7 @@ class Seen(Looks):
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on every trial where it was seen."""
         for trial in at.trials(valid=False):
-            if at.bound.texts.get((self.observation, trial, None)) == self.choice:
+            if at.bound.texts.get(Place(self.observation, trial)) == self.choice:
                 yield Finding(
                     f"{self.observation}-{self.choice}",
                     self.level,

@@ -48,8 +48,8 @@ class NeedleScale(Looks):
         if at.reading(self.series) is None or not (tool := at.instrument(self.series)).scales:
             return
         plan = float(at.number(self.planned))
-        for slot, typed in at.bound.typed.items():
-            if slot[0] != self.series or not typed.value or not plan:
+        for place, typed in at.bound.typed.items():
+            if place.key != self.series or not typed.value or not plan:
                 continue
             for scale in (s for s in tool.scales if s != tool.high):
                 meant = float(typed.value) * float(tool.high) / float(scale)
@@ -59,7 +59,7 @@ class NeedleScale(Looks):
                     yield Finding(
                         "other-scale", "stop", f"{typed.text} {tool.unit}: read from the {scale} {tool.unit} scale?",
                         f"The {tool.high} {tool.unit} terminal is in use; on its scale the needle stands at {text}.",
-                        "Read the scale that belongs to the terminal.", *slot, suggest=text,
+                        "Read the scale that belongs to the terminal.", place.key, place.trial, place.row, suggest=text,
                         word="Which terminal is your lead in?",
                     )  # fmt: skip
 

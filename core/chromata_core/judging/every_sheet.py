@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Iterator
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.numeric_pass import undefined
@@ -62,7 +63,7 @@ def _spoiled(at: Context) -> Iterator[Finding]:
         return
     for trial in at.trials(valid=False):
         for part in at.bound.observations:
-            seen = at.bound.texts.get((part.key, trial, None))
+            seen = at.bound.texts.get(Place(part.key, trial))
             if seen in part.voids and not at.is_rough(trial):
                 label = next(choice.label for choice in part.choices if choice.key == seen)
                 name = at.trial_name(trial)

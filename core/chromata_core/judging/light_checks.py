@@ -15,13 +15,13 @@ from chromata_core.declaration.names import (
     SeriesName,
     StepName,
 )
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding
 from chromata_core.judging.rules import Bracketed
 from chromata_core.judging.shapes import Looks
 from chromata_core.quantity.rounding import with_figures
-from chromata_core.sheet.bound import Slot
 
 _MINUTE = 60
 
@@ -42,12 +42,13 @@ class TooEarly(Looks):
         first = _first(at, self.readings)
         if begun is None or first is None:
             return
-        slot, when = first
+        place, when = first
         if when < begun + step.wait.seconds:
             left = -(-(begun + step.wait.seconds - when) // _MINUTE)
             yield Finding(
                 "not-warm", "look", f"The lamp was {left:.0f} min short of its warm-up.",
-                "Until then the zero drifts.", "Read the blank again after the warm-up, then the standards.", *slot,
+                "Until then the zero drifts.", "Read the blank again after the warm-up, then the standards.",
+                    place.key, place.trial, place.row,
                 word="When was the instrument switched on?",
             )  # fmt: skip
 
@@ -63,20 +64,21 @@ class BlankStale(Looks):
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every reading that follows the last blank by more than the option's minutes."""
-        zeros = sorted(time for slot, time in at.bound.times.items() if slot[0] in (self.zero, self.again))
+        zeros = sorted(time for place, time in at.bound.times.items() if place.key in (self.zero, self.again))
         for key in self.readings:
-            for slot, time in at.bound.times.items():
+            for place, time in at.bound.times.items():
                 before = [zero for zero in zeros if zero <= time]
-                if slot[0] == key and before and time - before[-1] > _MINUTE * float(at.number(self.minutes)):
+                if place.key == key and before and time - before[-1] > _MINUTE * float(at.number(self.minutes)):
                     yield Finding(
                         "blank-stale", "look", f"{(time - before[-1]) / _MINUTE:.0f} min since the blank.",
                         "The zero drifts during a break.",
-                        "Put the blank in, zero again, then read this one again.", *slot,
+                        "Put the blank in, zero again, then read this one again.",
+                    place.key, place.trial, place.row,
                     )  # fmt: skip
 
 
-def _first(at: Context, keys: tuple[str, ...]) -> tuple[Slot, float] | None:
-    made = [(slot, time) for slot, time in at.bound.times.items() if slot[0] in keys]
+def _first(at: Context, keys: tuple[str, ...]) -> tuple[Place, float] | None:
+    made = [(place, time) for place, time in at.bound.times.items() if place.key in keys]
     return min(made, key=lambda pair: pair[1], default=None)
 
 
@@ -88,11 +90,12 @@ class OverFull(Looks):
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at each such reading."""
-        for slot, typed in at.bound.typed.items():
-            if slot[0] in self.readings and typed.value > 100:
+        for place, typed in at.bound.typed.items():
+            if place.key in self.readings and typed.value > 100:
                 yield Finding(
                     "over-full", "stop", f"{typed.text} %T is more light than through the blank.",
-                    "The blank was not set, or is darker than the sample.", "Zero on the blank again.", *slot,
+                    "The blank was not set, or is darker than the sample.", "Zero on the blank again.",
+                    place.key, place.trial, place.row,
                     word="What does it show with the blank in?",
                 )  # fmt: skip
 
@@ -110,7 +113,7 @@ class Pale(Looks):
             for index, value in enumerate(at.listed(self.absorbances, trial), 1):
                 if 0.05 <= value <= 1.0 or not isfinite(value):
                     continue
-                if (self.signal, trial, index) not in at.bound.typed:
+                if Place(self.signal, trial, index) not in at.bound.typed:
                     continue
                 dark = value > 1.0
                 why = "Hardly any light comes through." if dark else "Almost nothing is absorbed."

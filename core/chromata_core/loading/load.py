@@ -6,6 +6,7 @@ from math import prod
 
 from chromata_core.declaration.names import When
 from chromata_core.declaration.options import active, resolve_options
+from chromata_core.declaration.places import RESERVED, answer, own
 from chromata_core.declaration.schools import AGREEMENT
 from chromata_core.declaration.vocabulary import (
     ChoiceOption,
@@ -30,8 +31,6 @@ from chromata_core.quantity.units import unit
 _MOST_COMBINATIONS = 600
 _MOST_TRIALS = 40
 _LONGEST_UNIT = 30
-# What every bench's record holds beside readings: what is said, and what is done with trials, steps and answers.
-_TAKEN = ("note", "call", "seen", "message", "photo", "void", "step", "timer", "own", "answer")
 
 
 def load(method: Method) -> Method:
@@ -59,7 +58,7 @@ def _keys(method: Method) -> Iterator[str]:
         if not part.key.isidentifier() or len(part.key) > 40:
             yield f"The key “{part.key}” cannot stand in a formula. Use a letter, then letters, digits or underscores."
     for reading in method.readings:
-        if reading.key in _TAKEN:
+        if reading.key in RESERVED:
             yield f"The key “{reading.key}” has a meaning of its own in every record. Choose another word."
     for step in method.steps:
         if not step.key.replace("-", "_").isidentifier():
@@ -191,9 +190,9 @@ def _references(method: Method) -> Iterator[str]:
     if method.compares and method.compares not in results:
         yield f"Products are compared by “{method.compares}”, which is not a result."
     known = {part.key for part in method.readings}
-    own = {f"own.{q.key}" for q in method.quantities if q.result}
-    answers = {f"answer.{n}" for n in range(1, len(method.questions) + 1)}
-    yield from (f"A step reads “{key}”, which is not declared." for key in sorted(reads - known - own - answers))
+    owns = {own(q.key).key for q in method.quantities if q.result}
+    answers = {answer(n).key for n in range(1, len(method.questions) + 1)}
+    yield from (f"A step reads “{key}”, which is not declared." for key in sorted(reads - known - owns - answers))
     changed = {key for fault in method.faults for key in fault.changes}
     yield from (f"A fault changes “{key}”, which is not declared." for key in sorted(changed - known))
     yield from _bent(method, known | options | {q.key for q in method.quantities})

@@ -1,9 +1,4 @@
-"""A bench's sheet: what was given, and what a method makes of it before anything is computed.
-
-Keys that every method knows: ``step.<key>`` a step ticked, ``timer.<key>`` a wait begun, ``void`` why a trial does not
-count (``no`` takes it back), ``own.<quantity>`` the student's own answer, ``answer.<n>`` a closing question answered,
-and the key of a number that stands on a bottle what its label says.
-"""
+"""A bench's sheet: what was given, and what a method makes of it before anything is computed."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
@@ -13,6 +8,7 @@ from functools import cached_property
 from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
 from chromata_core.declaration.names import When
 from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import (
     ChoiceOption,
     ListOption,
@@ -33,8 +29,6 @@ from chromata_core.quantity.given import read_in
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.sentences import with_article
 
-Slot = tuple[str, int | None, int | None]
-VOID = "void"
 _LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
 _MOST_TRIES = 3
@@ -52,9 +46,9 @@ class Given:
     at: float | None = None
 
     @property
-    def slot(self) -> Slot:
+    def place(self) -> Place:
         """Where it belongs."""
-        return (self.key, self.trial, self.index)
+        return Place(self.key, self.trial, self.index)
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,9 +77,9 @@ class Bound:
     observations: tuple[Observation, ...]
     quantities: tuple[Quantity, ...]
     steps: tuple[Step, ...]
-    typed: Mapping[Slot, Typed]
-    texts: Mapping[Slot, str]
-    times: Mapping[Slot, float]
+    typed: Mapping[Place, Typed]
+    texts: Mapping[Place, str]
+    times: Mapping[Place, float]
     words: Mapping[str, str]
     opened: float | None
     planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
@@ -197,12 +191,12 @@ class Bound:
 
     def trial_numbers(self) -> list[int]:
         """Every trial on the sheet, in the order of the plan; 0 is the rough one."""
-        numbers = {slot[1] for slot in (*self.typed, *self.texts) if slot[1] is not None}
+        numbers = {place.trial for place in (*self.typed, *self.texts) if place.trial is not None}
         return sorted(numbers, key=lambda n: (self.place(n) or 0, n))
 
     def series(self, key: str, trial: int | None) -> list[Typed]:
         """The readings of a series in order."""
-        found = [(slot[2] or 0, typed) for slot, typed in self.typed.items() if slot[:2] == (key, trial)]
+        found = [(place.row or 0, typed) for place, typed in self.typed.items() if place[:2] == (key, trial)]
         return [typed for _, typed in sorted(found, key=lambda pair: pair[0])]
 
 
@@ -219,8 +213,8 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         sheet.opened, _planned(method, options),
     )  # fmt: skip
     bound = replace(bound, readings=tuple(_as_shown(bound, reading) for reading in readings))
-    typed: dict[Slot, Typed] = {}
-    texts: dict[Slot, str] = {}
+    typed: dict[Place, Typed] = {}
+    texts: dict[Place, str] = {}
     for given in sheet.given:
         try:
             understood = understand(bound, given)
@@ -228,12 +222,12 @@ def bind(method: Method, sheet: Sheet) -> Bound:
             problems.append(f"{given.key}: {error.message}")
             continue
         if isinstance(understood, Typed):
-            typed[given.slot] = understood
+            typed[given.place] = understood
         else:
-            texts[given.slot] = understood
+            texts[given.place] = understood
     if problems:
         raise SheetError(problems)
-    times = {given.slot: given.at for given in sheet.given if given.at is not None}
+    times = {given.place: given.at for given in sheet.given if given.at is not None}
     return replace(bound, typed=typed, texts=texts, times=times)
 
 
@@ -325,21 +319,19 @@ def _trial_exists(given: Given, bound: Bound) -> None:
 
 def _common(bound: Bound, given: Given, text: str) -> Typed | str:
     _trial_exists(given, bound)
-    kind, _, name = given.key.partition(".")
     bottle = bound.bottle(given.key)
     if bottle is not None:
         _place(bottle.label, "bench", False, given, bound)
         resolve_options(bound.method, {**bound.options, **on_bottle(given.key, text)})
         return text
-    if given.key == VOID and given.trial is not None:
+    kind, name = given.place.kind, given.place.name
+    if kind == "void" and given.trial is not None:
         return text
-    steps = [step.key for step in bound.steps]
-    if kind in ("step", "timer") and name in steps:
+    if kind in ("tick", "timer") and name in [step.key for step in bound.steps]:
         return text
-    if kind == "own" and name in [
-        q.key for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)
-    ]:
-        return read_in(text, next(q.unit for q in bound.quantities if q.key == name))
+    results = {q.key: q for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)}
+    if kind == "own" and name in results:
+        return read_in(text, results[name].unit)
     if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
         return text
     part = next((part for part in bound.method.readings if part.key == given.key), None)

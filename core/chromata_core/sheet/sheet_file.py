@@ -7,10 +7,11 @@ import re
 from collections.abc import Iterator
 from dataclasses import dataclass, field
 
+from chromata_core.declaration.places import Place
 from chromata_core.errors import ChromataError, SheetError
 from chromata_core.instruments.calibrated import thawed
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.sheet.bound import Given, Sheet, Slot
+from chromata_core.sheet.bound import Given, Sheet
 
 COLUMNS = ("key", "trial", "index", "text")
 # What begins so is run by spreadsheets (also in its full-width forms); files of ours put an apostrophe before it.
@@ -188,14 +189,14 @@ def write_csv(method: str, sheet: Sheet) -> list[list[str]]:
 
 def _doubles(what: str, numbered: list[tuple[int, Given]]) -> list[str]:
     """A sentence for every place that is written twice: which of the two counts nobody could know."""
-    first: dict[Slot, int] = {}
+    first: dict[Place, int] = {}
     found = []
     for number, given in numbered:
-        if given.slot in first:
+        if given.place in first:
             trial = f", trial {given.trial}" if given.trial is not None else ""
             index = f", place {given.index}" if given.index is not None else ""
-            found.append(f"{what} {first[given.slot]} and {number} are both of “{given.key}”{trial}{index}. Keep one.")
-        first.setdefault(given.slot, number)
+            found.append(f"{what} {first[given.place]} and {number} are both of “{given.key}”{trial}{index}. Keep one.")
+        first.setdefault(given.place, number)
     return found
 
 

@@ -2,8 +2,9 @@
 
 from collections.abc import Mapping, Sequence
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Reading
-from chromata_core.sheet.bound import Given, Sheet, Slot
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.readings import Written
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation, Hand
@@ -19,7 +20,7 @@ def follow(
     Observations are the first of their choices that spoils nothing; own results are those of the sheet; ``answers``
     are those to the closing questions, in order. The walk ends at the first thing there is nothing to write for.
     """
-    readings = {(one.key, one.trial, one.index): one.text for one in written}
+    readings = {Place(one.key, one.trial, one.index): one.text for one in written}
     extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
     sheet, made = Sheet(options), list[Written]()
     for _ in range(_MOST):
@@ -27,7 +28,7 @@ def follow(
         hand = state.hand
         # what is made only if needed comes before the next reading of its step
         hand = next((t for t in state.tasks if _needed(t, hand, extra, readings)), hand)
-        text = readings.get((hand.key, hand.trial, hand.index)) or _otherwise(method, hand, state, answers)
+        text = readings.get(Place(hand.key, hand.trial, hand.index)) or _otherwise(method, hand, state, answers)
         if not text:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
@@ -35,11 +36,11 @@ def follow(
     return made
 
 
-def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Slot, str]) -> bool:
+def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Place, str]) -> bool:
     """Whether ``task`` is an optional reading of the step in hand that was made, once that step has begun again."""
     again = (hand.index or 0) > 1
     here = task.step == hand.step and task.trial == hand.trial and not task.done
-    return again and here and task.key in extra and (task.key, task.trial, task.index) in readings
+    return again and here and task.key in extra and Place(task.key, task.trial, task.index) in readings
 
 
 def _otherwise(method: Method, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
@@ -50,9 +51,8 @@ def _otherwise(method: Method, hand: Hand, state: Evaluation, answers: Sequence[
     if hand.kind == "tick":
         return "done"
     if hand.kind == "own":
-        key = hand.key.partition(".")[2]
-        return next((r.by_figures.text for r in state.results if (r.key, r.trial) == (key, hand.trial)), "")
+        return next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
     if hand.kind == "answer":
-        number = int(hand.key.partition(".")[2])
+        number = int(hand.name)
         return answers[number - 1] if number <= len(answers) else ""
     return ""

@@ -56,11 +56,11 @@ def _read_anew(
     if reading is None:
         return given
     tool = bound.instruments[reading.role]
-    true = float(bound.typed[given.slot].value)
+    true = float(bound.typed[given.place].value)
     bent = _bent(changes[reading.key], true) if reading.key in changes else true
     if tool.kind in _AS_WRITTEN:
         return given if bent == true else replace(given, text=plain(bent, tool.decimals))
-    session = 0.0 if begins_delivery(reading, given.slot) else off[reading.role]
+    session = 0.0 if begins_delivery(reading, given.place) else off[reading.role]
     return replace(given, text=read(tool, bent + session, random))
 
 

@@ -22,7 +22,7 @@ def absent(at: Context) -> list[str]:
         return []
     reasons = list(dict.fromkeys(reason for q in missing for reason in _reasons(at, q.key, set())))
     waiting = [
-        task_title(at, task) for task in tasks(at) if not (task.done or task.optional) and at.bound.part(task.slot[0])
+        task_title(at, task) for task in tasks(at) if not (task.done or task.optional) and at.bound.part(task.place[0])
     ]
     if waiting:
         more = f" and {len(waiting) - _MOST_TOLD} more" if len(waiting) > _MOST_TOLD else ""

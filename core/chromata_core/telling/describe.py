@@ -19,6 +19,7 @@ from chromata_core.declaration.vocabulary import (
     Series,
     SubstanceOption,
 )
+from chromata_core.engine.context import context_of
 from chromata_core.engine.numeric_pass import mean_of
 from chromata_core.engine.shown import Shown
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
@@ -28,7 +29,7 @@ from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.sheet.bound import Bound
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.effects import Effect, slip_effects, what_if
-from chromata_core.telling.evaluate import context_of, evaluate
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import constants, explain, option_text, renames, symbols, without
 from chromata_core.telling.outcome import ResultOut, WorkedLine
 

@@ -13,7 +13,7 @@ import numpy as np
 
 from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Quantity
-from chromata_core.engine.context import Context, Place
+from chromata_core.engine.context import Context, ResultPlace
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.engine.numeric_pass import ColumnAlgebra, Others, mean_of, trial_by_trial, with_the_rough
 from chromata_core.engine.walk import walk_summary
@@ -103,7 +103,7 @@ def _figures(answer: Typed, at: Context, quantity: Quantity, trial: int | None) 
     return Diagnosis("right", "Your readings give the same.")
 
 
-def _carried(at: Context, place: Place, answer: Typed, earlier: Mapping[str, Typed]) -> Diagnosis | None:
+def _carried(at: Context, place: ResultPlace, answer: Typed, earlier: Mapping[str, Typed]) -> Diagnosis | None:
     """A right answer worked from the student's own earlier, wrong value."""
     known = {q.key: q for q in at.bound.quantities}
     variants = tuple(
@@ -142,7 +142,7 @@ def _applies(at: Context, key: str) -> bool:
     return not key or any(q.key == key for q in at.bound.quantities)
 
 
-def _worked(at: Context, place: Place, ways: Sequence[_Way]) -> list[float]:
+def _worked(at: Context, place: ResultPlace, ways: Sequence[_Way]) -> list[float]:
     """The quantity in its unit by every way, in one pass: a column for each way."""
     quantity, trial = place
     algebra = ColumnAlgebra(at.bound, _Variants(inputs_of(at.bound, {}), len(ways)), _replacing(ways))

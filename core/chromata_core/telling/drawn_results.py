@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chromata_core.engine.context import Context, Place
+from chromata_core.engine.context import Context, ResultPlace
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.engine.numeric_pass import (
     ColumnAlgebra,
@@ -19,7 +19,7 @@ from chromata_core.engine.walk import walk_summary
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
-from chromata_core.telling.evaluate import result_places, stated
+from chromata_core.telling.results import result_places, stated
 from chromata_core.uncertainty.columns import contributions_of
 from chromata_core.uncertainty.draws import drawn
 from chromata_core.uncertainty.monte_carlo import Drawn, monte_carlo, tolerance
@@ -57,7 +57,7 @@ def draw_results(at: Context, draws: int | None = None, seed: int = 1, most: int
 class _Drawer:
     """Draws one result of a sheet: a whole numeric pass on a block of random inputs."""
 
-    def __init__(self, at: Context, place: Place) -> None:
+    def __init__(self, at: Context, place: ResultPlace) -> None:
         self.bound, self.linear, (self.quantity, self.trial) = at.bound, at.computed, place
         self.inputs = inputs_of(at.bound, {})
         self.spreads = _spreads(at)
@@ -85,7 +85,7 @@ def _spreads(at: Context) -> Mapping[str, float]:
     return found
 
 
-def _of(at: Context, place: Place, found: Drawn) -> DrawnResult:
+def _of(at: Context, place: ResultPlace, found: Drawn) -> DrawnResult:
     quantity, trial = place
     value, made, factor = stated(at, quantity, trial)
     u = made.u * factor

@@ -15,8 +15,8 @@ from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.telling.evaluate import stated
 from chromata_core.telling.outcome import WorkedLine
+from chromata_core.telling.results import stated
 from chromata_core.uncertainty.columns import value_of
 
 

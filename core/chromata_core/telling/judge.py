@@ -3,13 +3,12 @@
 from dataclasses import replace
 
 from chromata_core.declaration.vocabulary import Method
-from chromata_core.engine.context import Context
+from chromata_core.engine.context import Context, context_of
 from chromata_core.errors import ChromataError
 from chromata_core.judging.every_sheet import DIGITS
 from chromata_core.judging.find import find
 from chromata_core.judging.finding import gravest
 from chromata_core.sheet.bound import Given, Sheet, bind, understand
-from chromata_core.telling.evaluate import context_of
 from chromata_core.telling.outcome import Verdict
 
 _FIRST = ("over-range", *DIGITS)  # what the display itself says, before what follows from it
@@ -22,7 +21,7 @@ def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
         understand(bound, draft)
     except ChromataError as error:
         return Verdict("stop", "Cannot be kept.", error.message, refused=True)
-    others = tuple(given for given in sheet.given if given.slot != draft.slot)
+    others = tuple(given for given in sheet.given if given.place != draft.place)
     at = context_of(method, replace(sheet, given=(*others, draft)))
     here = [
         f for f in find(at) if f.trial == draft.trial and f.key in (draft.key, "") and f.index in (draft.index, None)

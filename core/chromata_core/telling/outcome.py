@@ -125,17 +125,21 @@ class StepOut:
 
 @dataclass(frozen=True, slots=True)
 class Hand:
-    """One task as it is taken in hand. ``kind`` is reading, observation, tick, own, answer, or finished for none.
+    """One task as it is taken in hand. ``kind`` is reading, observation, bottle, tick, own, answer, or finished for
+    none; ``name`` is what it is of: the key of its step, quantity or part, or the number of its question.
 
-    ``optional`` readings are made only if the work needs them.
+    ``row_title`` is the title of any row of its series, with ``{row}`` for the number. ``optional`` readings are made
+    only if the work needs them.
     """
 
     kind: str
     key: str
+    name: str
     trial: int | None
     index: int | None
     step: str
     title: str
+    row_title: str
     lead: str
     then: str
     aside: str

@@ -6,11 +6,12 @@ Nothing here is stored: it follows from what has been written on the sheet.
 from dataclasses import dataclass
 from typing import Literal
 
+from chromata_core.declaration.places import Place, tick
 from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
 from chromata_core.engine.context import Context
 from chromata_core.judging.shapes import Ends, Guides
-from chromata_core.sheet.bound import Slot
 
+ROW = "{row}"  # where the number of a row stands in the title of a series
 State = Literal["done", "now", "ahead", "void"]
 
 
@@ -23,7 +24,7 @@ class Task:
 
     step: Step
     trial: int | None
-    slot: Slot
+    place: Place
     done: bool
     optional: bool = False
 
@@ -42,8 +43,8 @@ def tasks(at: Context) -> list[Task]:
 def _bottles(at: Context) -> list[Task]:
     """What was written of bottles for the room: done, to be looked at, and corrected where one's own says otherwise."""
     first = next((step for step in at.bound.steps if step.scope == "setup"), None)
-    slots: list[Slot] = [(bottle.key, None, None) for bottle in at.bound.bottles]
-    return [Task(first, None, slot, done=True, optional=True) for slot in slots if first and slot in at.bound.texts]
+    places: list[Place] = [Place(bottle.key) for bottle in at.bound.bottles]
+    return [Task(first, None, place, done=True, optional=True) for place in places if first and place in at.bound.texts]
 
 
 def planned_trials(at: Context) -> list[int]:
@@ -74,40 +75,40 @@ def planned_trials(at: Context) -> list[int]:
 
 def _of_step(at: Context, step: Step, trial: int | None) -> list[Task]:
     if not step.reads:
-        slot: Slot = (f"step.{step.key}", trial, None)
-        return [Task(step, trial, slot, slot in at.bound.texts)]
+        place = tick(step.key, trial)
+        return [Task(step, trial, place, place in at.bound.texts)]
     found: list[Task] = []
     for key in step.reads:
         part = at.bound.part(key)
         if isinstance(part, Series):
             found += [] if part.beside else _of_series(at, step, part, trial)
-        elif part is not None or "." in key:  # own.… and answer.… stand where their step does
-            slot = (key, trial, None)
+        elif part is not None or Place(key).kind in ("own", "answer"):  # own.… and answer.… stand where their step does
+            place = Place(key, trial)
             optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
             if optional and isinstance(part, Reading) and part.follows:
                 continue  # its turn comes with the reading it follows
-            done = slot in at.bound.typed or _seen(at, part, slot)
-            found.append(Task(step, trial, slot, done, optional))
+            done = place in at.bound.typed or _seen(at, part, place)
+            found.append(Task(step, trial, place, done, optional))
     return found
 
 
-def _seen(at: Context, part: Reading | Observation | None, slot: Slot) -> bool:
+def _seen(at: Context, part: Reading | Observation | None, place: Place) -> bool:
     """Whether a text stands there that ends it: some things are looked at again until they are as they should be."""
-    text = at.bound.texts.get(slot)
+    text = at.bound.texts.get(place)
     return text is not None and not (isinstance(part, Observation) and part.until and text not in part.until)
 
 
 def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> list[Task]:
     """The readings of a series, row by row with those that are read beside it, and the next ones if it goes on."""
     keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series))]
-    made = {slot for slot in at.bound.typed if slot[0] in keys and slot[1] == trial}
-    rows = max((slot[2] or 0 for slot in made), default=0)
+    made = {place for place in at.bound.typed if place.key in keys and place.trial == trial}
+    rows = max((place.row or 0 for place in made), default=0)
     complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
     goes_on = not isinstance(series.until, Ends) or not series.until.met(at, series.key, trial)
     if complete and goes_on:
         rows += 1
-    slots: list[Slot] = [(key, trial, index) for index in range(1, rows + 1) for key in keys]
-    return [Task(step, trial, slot, slot in made) for slot in slots]
+    places: list[Place] = [Place(key, trial, index) for index in range(1, rows + 1) for key in keys]
+    return [Task(step, trial, place, place in made) for place in places]
 
 
 def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
@@ -118,13 +119,18 @@ def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
 
 def task_title(at: Context, task: Task) -> str:
     """What is in hand: “Burette, end of trial 3”, or the step's title."""
-    key, trial, index = task.slot
+    return row_title(at, task).replace(ROW, str(task.place.row))
+
+
+def row_title(at: Context, task: Task) -> str:
+    """What any task of this series would be called, ``ROW`` standing for its number."""
+    key, trial, index = task.place
     part = at.bound.part(key) or at.bound.bottle(key)
     title = part.label if part else task.step.title
     if isinstance(part, Observation):
         title = task.step.title
     paired = isinstance(part, Series) and (part.beside or any(_stands_beside(p, part) for p in at.bound.readings))
-    number = "" if index is None else f", point {index}" if paired else f" {index}"
+    number = "" if index is None else f", point {ROW}" if paired else f" {ROW}"
     return f"{title}{number}, {at.trial_name(trial)}" if trial is not None else f"{title}{number}"
 
 

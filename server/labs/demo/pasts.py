@@ -9,11 +9,11 @@ from chromata_core.simulation.cell_bench import pairs
 from chromata_core.simulation.cross_bench import warm
 from chromata_core.simulation.crucible_bench import heat
 from chromata_core.simulation.cup_bench import melt
+from chromata_core.simulation.follow import follow
 from chromata_core.simulation.gas_bench import collect
 from chromata_core.simulation.light_bench import absorb
 from chromata_core.simulation.readings import Written
 from chromata_core.simulation.tablet_bench import neutralise
-from chromata_core.simulation.follow import follow
 from chromata_core.simulation.weighed_deliveries import deliver
 from labs import actions
 from labs.declared import method_of

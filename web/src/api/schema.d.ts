@@ -1555,10 +1555,12 @@ export interface components {
         Hand: {
             kind: string;
             key: string;
+            name: string;
             trial: number | null;
             index: number | null;
             step: string;
             title: string;
+            row_title: string;
             lead: string;
             then: string;
             aside: string;
@@ -1778,7 +1780,7 @@ export interface components {
             bench: number;
             bench_id: number;
             level: components["schemas"]["NeedLevelEnum"];
-            title: string;
+            what: string;
             text: string;
             word: string;
             since: string;

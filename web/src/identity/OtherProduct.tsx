@@ -24,7 +24,12 @@ export function OtherProduct({ comparison }: { comparison: Shapes['ComparisonVie
           key={trial.number}
           sx={{ fontSize: 13.5, mt: 0.75, display: 'flex', flexWrap: 'wrap', columnGap: 1.5 }}
         >
-          <strong>{trial.name === 'rough' ? 'Rough' : trial.name}</strong>
+          <Box
+            component="strong"
+            sx={{ display: 'block', '&::first-letter': { textTransform: 'uppercase' } }}
+          >
+            {trial.name}
+          </Box>
           {trial.readings
             .filter((reading) => reading.shown.doubtful > 0)
             .map((reading) => (

@@ -3,6 +3,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { useBench, useMe } from '../../api/hooks';
+import { timerKey } from '../../api/places';
 import { Loaded } from '../../identity/Page';
 import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
@@ -112,7 +113,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
             colour={colour}
             pending={outbox.pending}
             onTimer={(step) =>
-              void outbox.write({ key: `timer.${step.key}`, text: 'begun', trial: step.trial })
+              void outbox.write({ key: timerKey(step.key), text: 'begun', trial: step.trial })
             }
             onChoose={(step) => {
               const first = bench.evaluation.tasks.find(
@@ -127,7 +128,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
             key={`${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`}
             {...{ bench, task, colour, open }}
             pending={outbox.pending}
-            onTimer={() => void outbox.write({ key: `timer.${task.step}`, text: 'begun', trial: task.trial })}
+            onTimer={() => void outbox.write({ key: timerKey(task.step), text: 'begun', trial: task.trial })}
             onChoose={choose}
             online={outbox.online}
             onPhoto={photo}

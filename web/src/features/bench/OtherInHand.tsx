@@ -73,7 +73,7 @@ export function AnswerInHand({
   task: Task;
   onKeep: (text: string) => void;
 }) {
-  const number = Number(task.key.split('.')[1]);
+  const number = Number(task.name);
   const [text, setText] = useState(standing(bench, task)?.text ?? '');
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 620, justifyItems: 'start' }}>

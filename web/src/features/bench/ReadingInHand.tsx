@@ -38,7 +38,7 @@ export function ReadingInHand({ bench, task, colour, online, pending, onKeep, on
     field.current?.focus({ preventScroll: true });
   });
   const tool = toolOf(bench, task.key);
-  const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task.key);
+  const unit = tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task);
   const before = standing(bench, task);
   const verdict = useTry(bench, task, text, pending);
   const ready =
@@ -149,9 +149,9 @@ const signOf = (task: Task, tool: Shapes['Instrument'] | undefined) =>
   task.kind === 'bottle' ? '±' : task.kind === 'own' || Number(tool?.low ?? 0) < 0 ? '-' : undefined;
 
 /** The unit of an own answer, or of what stands on a bottle. */
-const unitWithoutTool = (bench: Bench, key: string) =>
-  bench.evaluation.results.find((result) => `own.${result.key}` === key)?.unit ??
-  bench.evaluation.bench.find((one) => one.key === key)?.shown.unit ??
+const unitWithoutTool = (bench: Bench, task: Task) =>
+  bench.evaluation.results.find((result) => task.kind === 'own' && result.key === task.name)?.unit ??
+  bench.evaluation.bench.find((one) => one.key === task.key)?.shown.unit ??
   '';
 
 function Expected({ decimals, unit }: { decimals: number; unit: string }) {

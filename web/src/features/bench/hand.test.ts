@@ -5,10 +5,12 @@ import { begun, sameSlot, taskInHand, urgent, type Bench, type Task } from './ha
 const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
   kind: 'reading',
   key,
+  name: key,
   trial,
   index: null,
   step: key,
   title: key,
+  row_title: `${key} {row}`,
   lead: '',
   then: '',
   aside: '',
@@ -58,7 +60,12 @@ describe('the task in hand', () => {
   });
 
   it('goes on in a series until the server has looked at it', () => {
-    const third = { ...task('m_heated', false), index: 3, title: 'After heating 3, crucible 1' };
+    const third = {
+      ...task('m_heated', false),
+      index: 3,
+      title: 'After heating 3, crucible 1',
+      row_title: 'After heating {row}, crucible 1',
+    };
     const room = { ...bench([third, task('lid', false)]), parts: [] } as unknown as Bench;
     const next = taskInHand(room, null, [{ ...draft('m_heated'), index: 3 }]);
     expect([next.key, next.index, next.title]).toEqual(['m_heated', 4, 'After heating 4, crucible 1']);

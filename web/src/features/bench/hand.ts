@@ -1,4 +1,5 @@
 import type { Shapes } from '../../api/client';
+import { timerKey } from '../../api/places';
 import type { Draft } from '../../queue/store';
 
 export type Task = Shapes['Hand'];
@@ -50,7 +51,7 @@ function nextOfSeries(bench: Bench, tasks: Task[], pending: Draft[]): Task | und
 const numbered = (task: Task, index: number): Task => ({
   ...task,
   index,
-  title: task.title.replace(new RegExp(` ${task.index}(?=,|$)`), ` ${index}`),
+  title: task.row_title.replace('{row}', String(index)),
 });
 
 export const asSlot = (draft: Draft): Slot => ({
@@ -77,7 +78,7 @@ export const stepOf = (bench: Bench, task: Task) =>
 /** When a step's wait was begun, in seconds of the epoch: on the record, or written here and not yet sent. */
 export function begun(step: Step, pending: Draft[]): number | null {
   const sent = pending.findLast(
-    (draft) => draft.key === `timer.${step.key}` && (draft.trial ?? null) === step.trial,
+    (draft) => draft.key === timerKey(step.key) && (draft.trial ?? null) === step.trial,
   );
   return sent ? Date.parse(sent.written_at) / 1000 : step.begun;
 }

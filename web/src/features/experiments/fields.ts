@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Shapes } from '../../api/client';
+import { answerKey, ownKey } from '../../api/places';
 import { entries, nameOf, partsOf, text, type Entry, type Named } from './draft';
 
 type Field = Shapes['FieldOut'];
@@ -66,7 +67,7 @@ function answers(draft: Entry): Named[] {
   const results = entries(draft.quantities).filter((one) => one.result === true);
   const questions = Array.isArray(draft.questions) ? draft.questions : [];
   return [
-    ...results.map((one) => ({ key: `own.${text(one.key)}`, label: `Own ${nameOf(one).toLowerCase()}` })),
-    ...questions.map((_, at) => ({ key: `answer.${at + 1}`, label: `Closing question ${at + 1}` })),
+    ...results.map((one) => ({ key: ownKey(text(one.key)), label: `Own ${nameOf(one).toLowerCase()}` })),
+    ...questions.map((_, at) => ({ key: answerKey(at + 1), label: `Closing question ${at + 1}` })),
   ];
 }

@@ -44,7 +44,8 @@ export function NeedCard({
     >
       <Box sx={{ display: 'flex', gap: 1, fontWeight: 700, fontSize: 15.5, lineHeight: 1.3 }}>
         <state.Icon sx={{ color: state.colour, fontSize: 20, flexShrink: 0, mt: 0.1 }} />
-        {need.title}
+        Bench {need.bench} {need.level === 'call' ? '' : '· '}
+        {need.what}
       </Box>
       <Box sx={{ color: ink.inkSoft, fontSize: 14, lineHeight: 1.4 }}>
         {need.text} <span style={{ whiteSpace: 'nowrap' }}>{ago(need.since, now)}</span>

@@ -28,9 +28,7 @@ export function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
       busy: write.isPending,
       seen: () => say(),
       send: (text) => say({ key: 'message', text }),
-      voidTrial: voidable
-        ? () => say({ key: 'void', text: need.title.replace(/^Bench \d+ · /, ''), trial })
-        : undefined,
+      voidTrial: voidable ? () => say({ key: 'void', text: need.what, trial }) : undefined,
     };
   };
   return (

@@ -23,12 +23,16 @@ export function Readings({ report }: { report: Shapes['Report'] }) {
           <tbody>
             {evaluation.trials.map((trial) => (
               <tr key={trial.number}>
-                <th style={{ ...cell, textAlign: 'left', width: 90 }}>
-                  {trial.name === 'rough' ? 'Rough' : trial.name}
+                <Box
+                  component="th"
+                  style={{ ...cell, textAlign: 'left', width: 90 }}
+                  sx={{ '&::first-letter': { textTransform: 'uppercase' } }}
+                >
+                  {trial.name}
                   {trial.state !== 'rough' && (
                     <Box sx={{ fontWeight: 400, fontSize: 13, color: ink.inkSoft }}>{trial.state}</Box>
                   )}
-                </th>
+                </Box>
                 <td style={cell}>
                   <Box sx={{ textDecoration: trial.state === 'void' ? 'line-through' : 'none' }}>
                     <Made readings={trial.readings} />
