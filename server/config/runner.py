@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from unittest import TestSuite
 
 from django.conf import settings
-from django.test.runner import DiscoverRunner
+from django.test.runner import DiscoverRunner, ParallelTestSuite
 
 EVERYTHING = ("core/tests", "server", "e2e")
 
@@ -17,8 +17,22 @@ def _place(label: str) -> str:
     return label
 
 
+class LongestFirst(ParallelTestSuite):
+    """Classes that drive a browser or whole processes take minutes: no process is left alone with one at the end."""
+
+    def __init__(self, subsuites: list[TestSuite], *args: object, **kwargs: object) -> None:
+        super().__init__(sorted(subsuites, key=_short), *args, **kwargs)
+
+
+def _short(suite: TestSuite) -> bool:
+    """Whether the class of these tests is of another kind."""
+    return not type(next(iter(suite))).__module__.startswith("e2e.")
+
+
 class Runner(DiscoverRunner):
     """Looks in core/tests, server and e2e when no label is given."""
+
+    parallel_test_suite = LongestFirst
 
     def build_suite(self, test_labels: Sequence[str] | None = None, **kwargs: object) -> TestSuite:
         return super().build_suite([_place(label) for label in test_labels or EVERYTHING], **kwargs)
