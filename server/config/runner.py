@@ -1,6 +1,7 @@
 """Django's test runner over everything: the core, the command line, the server, the screens."""
 
 from collections.abc import Sequence
+from typing import Any
 from unittest import TestSuite
 
 from django.conf import settings
@@ -20,7 +21,7 @@ def _place(label: str) -> str:
 class LongestFirst(ParallelTestSuite):
     """Classes that drive a browser or whole processes take minutes: no process is left alone with one at the end."""
 
-    def __init__(self, subsuites: list[TestSuite], *args: object, **kwargs: object) -> None:
+    def __init__(self, subsuites: list[TestSuite], *args: Any, **kwargs: Any) -> None:
         super().__init__(sorted(subsuites, key=_short), *args, **kwargs)
 
 
