@@ -14,6 +14,7 @@ from cattrs import Converter, transform_error
 from cattrs.errors import BaseValidationError, ForbiddenExtraKeysError
 from cattrs.gen import make_dict_structure_fn
 
+from chromata_core.authoring.retired import in_todays_words
 from chromata_core.authoring.words import OPTIONS, READINGS, name_of, words
 from chromata_core.declaration.names import hints
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
@@ -46,7 +47,7 @@ def from_json(data: object) -> Method:
     try:
         if not _short(declared):
             raise SheetError([f"A list in it has more than {_LONGEST_LIST} entries. Make two methods of it."])
-        return _converter().structure(declared, Method)
+        return _converter().structure(in_todays_words(declared), Method)
     except RecursionError as error:
         raise SheetError(["The declaration is nested too deeply to be one."]) from error
     except (BaseValidationError, _Unfit) as error:

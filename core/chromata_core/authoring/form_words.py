@@ -2,7 +2,7 @@
 
 from chromata_core.declaration.vocabulary import FAMILIES
 
-FORMULAS = ("formula", "known")
+FORMULAS = ("formula", "known", "condition")
 LONG = (
     "lead",
     "then",
@@ -109,6 +109,13 @@ LABELS = {
     "scope": "How often",
     "beside": "Read in turn with",
     "logged": "May be taken over from a file",
+    "whenever": "A condition of one's own",
+    "code": "Short name",
+    "whenever.condition": "Whenever",
+    "whenever.on": "Shown at",
+    "whenever.each": "In every row of",
+    "whenever.limits": "Numbers in it, with their unit",
+    "whenever.word": "What an instructor might say",
 }
 # What people call a choice; every other is called as it is written.
 CHOICES = {
@@ -131,6 +138,10 @@ CHOICES = {
 }
 # Fields that are asked for at once although they need not be there.
 OFTEN = (
+    "on",
+    "level",
+    "each",
+    "limits",
     "scope",
     "unit",
     "symbol",

@@ -38,6 +38,10 @@ StepName = Annotated[str, Names("step", ("step",))]
 # A limit as text: a number, or where it stands: ``option:key``, ``-option:key``, ``quantity:key``, ``scale:key``.
 LIMIT = "limit"
 LimitText = Annotated[str, LIMIT]
+# A condition over what is declared, and a sentence that may hold values of it in braces.
+CONDITION, SENTENCE = "condition", "sentence"
+Condition = Annotated[str, CONDITION]
+Sentence = Annotated[str, SENTENCE]
 LIMITS = {
     "option": Names("number option", ("number",)), "-option": Names("number option", ("number",)),
     "quantity": Names("quantity", ("quantity",)), "scale": Names("reading", ("reading", "series")),

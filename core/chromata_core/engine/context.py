@@ -6,9 +6,9 @@ from decimal import Decimal
 from functools import cached_property
 
 from chromata_core.declaration.options import listed
-from chromata_core.declaration.places import Place, timer
+from chromata_core.declaration.places import Place, timer, void
 from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Step
-from chromata_core.engine.figures_school import Known, as_decimal, figures_of, shown
+from chromata_core.engine.figures_school import Known, as_decimal, figures_of, shown_in
 from chromata_core.engine.numeric_pass import Computed, compute
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
@@ -33,6 +33,10 @@ class Context:
     def trials(self, valid: bool = True) -> list[int]:
         """Trial numbers in order; only those not void unless asked otherwise."""
         return [n for n in self.computed.trials if not (valid and n in self.computed.voided)]
+
+    def trials_not_rejected(self) -> list[int]:
+        """Trials that nobody rejected: also those that cannot be so, of which there is something to say."""
+        return [n for n in self.computed.trials if self.bound.texts.get(void(n), "no") == "no"]
 
     def trial_name(self, number: int | None) -> str:
         """“the rough trial”, “trial 2”, or “the bench”."""
@@ -106,7 +110,7 @@ class Context:
     def figured(self, quantity: Quantity, trial: int | None) -> Shown:
         """A computed quantity to the figures its readings allow."""
         value = self.value(quantity.key, trial)
-        return shown(quantity, 0.0 if value is None else value, self.figures[trial].get(quantity.key))
+        return shown_in(0.0 if value is None else value, self.figures[trial].get(quantity.key), quantity.unit)
 
     def figured_rows(self, quantity: Quantity, trial: int | None) -> list[Shown]:
         """The rows of a quantity that is worked row by row, each to the figures its readings allow."""
@@ -114,7 +118,9 @@ class Context:
         if column is None or not isinstance(known, list):
             return []
         scale = unit(quantity.unit)
-        return [shown(quantity, scale.from_si(value_of(row)), item) for row, item in zip(column, known, strict=True)]
+        return [
+            shown_in(scale.from_si(value_of(row)), item, quantity.unit) for row, item in zip(column, known, strict=True)
+        ]
 
     def listed(self, key: str, trial: int | None) -> list[float]:
         """The values of a list, a series or a quantity worked row by row, in its unit; empty while there are none."""

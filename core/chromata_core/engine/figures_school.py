@@ -82,17 +82,17 @@ class _Figures:
         return [figured(tree, row) for row in by_row(known, quantity)] if quantity.per else figured(tree, known)
 
 
-def shown(quantity: Quantity, value: float, item: Figures | None) -> Shown:
-    """``value`` (declared unit) of ``quantity`` to the figures its readings allow, the last of them in doubt."""
-    number = as_decimal(value, item, quantity.unit)
+def shown_in(value: float, item: Figures | None, symbol: str) -> Shown:
+    """``value`` (in ``symbol``) to the figures its readings allow, the last of them in doubt."""
+    number = as_decimal(value, item, symbol)
     if not isinstance(item, Figured) or item.place == inf:
-        return Shown(with_figures(number, 4), 1, quantity.unit)
-    place = round(item.place) + round(log10(unit(quantity.unit).factor))
+        return Shown(with_figures(number, 4), 1, symbol)
+    place = round(item.place) + round(log10(unit(symbol).factor))
     if place >= 0 and not rounded(number, place):  # zero, but for what a step so tiny leaves behind
-        return Shown(plain(0.0, place), 1, quantity.unit)
+        return Shown(plain(0.0, place), 1, symbol)
     if place < 0 or leading_place(number) < -4:
-        return Shown(with_figures(number, max(place + leading_place(number) + 1, 1)), 1, quantity.unit)
-    return Shown(plain(number, place), 1, quantity.unit)
+        return Shown(with_figures(number, max(place + leading_place(number) + 1, 1)), 1, symbol)
+    return Shown(plain(number, place), 1, symbol)
 
 
 _SAME = 1e-9  # relative: by both ways the same number, but for what binary floats lose

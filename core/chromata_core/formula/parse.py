@@ -22,31 +22,40 @@ _SIGNS = str.maketrans({"^": "**", "−": "-"})
 @lru_cache(maxsize=1024)
 def parse_formula(text: str) -> Node:
     """The tree of ``text``, e.g. ``c_t * V_t / V_s``; FormulaError with a sentence for anything else."""
+    try:
+        return node_of(*python_tree(text))
+    except RecursionError as error:
+        raise FormulaError(f"“{text}” cannot be read as a formula. Write it like c * V / m.") from error
+
+
+def python_tree(text: str) -> tuple[ast.expr, str]:
+    """``text`` as Python's parser sees it, and the text in which its places are; FormulaError if it sees nothing."""
     if len(text) > _LONGEST:
         raise FormulaError(f"A formula of {len(text)} characters is too long. Split it into named quantities.")
     said = text.strip().translate(_SIGNS)  # places in the tree are places in this text, not in what was typed
     try:
-        return _node(ast.parse(said, mode="eval").body, said)
+        return ast.parse(said, mode="eval").body, said
     except (SyntaxError, ValueError, RecursionError, MemoryError) as error:
         raise FormulaError(f"“{text}” cannot be read as a formula. Write it like c * V / m.") from error
 
 
-def _node(node: ast.expr, text: str) -> Node:
+def node_of(node: ast.expr, text: str) -> Node:
+    """The tree of one expression; FormulaError for anything that is no arithmetic."""
     match node:
         case ast.Constant(value=int() | float()) if not isinstance(node.value, bool):
             return Number(_literal(node, text))
         case ast.Name(id=key):
             return Name(key)
         case ast.UnaryOp(op=ast.USub(), operand=operand):
-            return Negative(_node(operand, text))
+            return Negative(node_of(operand, text))
         case ast.BinOp(left=left, op=op, right=right) if type(op) in _OPERATORS:
-            return Binary(_OPERATORS[type(op)], _node(left, text), _node(right, text))
+            return Binary(_OPERATORS[type(op)], node_of(left, text), node_of(right, text))
         case ast.Call(func=ast.Name(id=name), args=arguments, keywords=[]):
             if name not in FUNCTIONS:
                 raise FormulaError(unknown("function", name, list(FUNCTIONS)))
             if len(arguments) != FUNCTIONS[name].arity:
                 raise FormulaError(f"{name}(…) takes {FUNCTIONS[name].arity} values and is given {len(arguments)}.")
-            return Call(name, tuple(_node(argument, text) for argument in arguments))
+            return Call(name, tuple(node_of(argument, text) for argument in arguments))
         case _:
             raise FormulaError(f"“{text}” holds something other than numbers, names, + − × ÷, powers and functions.")
 

@@ -10,7 +10,6 @@ from chromata_core.declaration.names import (
     LimitText,
     NumberName,
     ObservationName,
-    PlanName,
     QuantityName,
     ReadingName,
     SeriesName,
@@ -154,26 +153,6 @@ class UpsideDown(Looks):
 
 
 @dataclass(frozen=True, slots=True)
-class Rises(Looks):
-    """A series of weighings that goes up by more than the rule: something was taken up, or it reacted."""
-
-    series: SeriesName
-    option: NumberName
-    why: str
-    do: str
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding at each rise."""
-        for trial in at.trials():
-            masses = at.bound.series(self.series, trial)
-            for index in range(1, len(masses)):
-                rise = masses[index].value - masses[index - 1].value
-                if rise > at.number(self.option):
-                    what = f"The mass went up by {plain(rise, masses[index].decimals)} g."
-                    yield Finding("mass-rises", "stop", what, self.why, self.do, self.series, trial, index + 1)
-
-
-@dataclass(frozen=True, slots=True)
 class NotYetConstant(Looks):
     """Says after each weighing whether the mass is constant; where a class stops after a fixed number, that it was
     not shown to be.
@@ -233,72 +212,3 @@ class Seen(Looks):
                     self.observation,
                     trial,
                 )
-
-
-@dataclass(frozen=True, slots=True)
-class NearPlan(Looks):
-    """A reading beside what was planned for its trial: far off asks whether the number is right, near is good work."""
-
-    reading: ReadingName
-    planned: PlanName
-    far: NumberName
-    near: NumberName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding on every reading that is far from the plan, or near enough to say so."""
-        for trial in at.trials():
-            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
-            if typed is None:
-                continue
-            off = abs(typed.value / plan - 1) * 100
-            if off > at.number(self.far):
-                yield Finding(
-                    f"{self.reading}-plan", "look", f"{typed.text} is far from the planned {plan}.",
-                    "Perhaps the balance was not tared, or the plan of another vessel was used.",
-                    "Look at the display again. Keep it if it really shows that.", self.reading, trial,
-                    word="What does the balance show with nothing on it?",
-                )  # fmt: skip
-            elif off <= at.number(self.near):
-                what = f"Within {at.number(self.near)} % of the plan: good work, do not chase it."
-                yield Finding(f"{self.reading}-plan", "keep", what, "", "", self.reading, trial)
-
-
-@dataclass(frozen=True, slots=True)
-class SetAs(Looks):
-    """An instrument that is set: the setting must be the planned one."""
-
-    reading: ReadingName
-    planned: PlanName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding on a setting that differs from the plan."""
-        for trial in at.trials():
-            typed, plan = at.typed(self.reading, trial), at.planned(self.planned, trial)
-            if typed is not None and typed.value != plan:
-                yield Finding(
-                    f"{self.reading}-set", "stop", f"Set to {typed.text}, planned is {plan}.",
-                    "The mean would be compared with another volume than was delivered.",
-                    "Set it anew, or correct what you wrote.", self.reading, trial,
-                )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class FewerThan(Looks):
-    """The session asks for fewer readings than the standard does."""
-
-    option: NumberName
-    least: int
-    series: SeriesName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """One finding at the last reading of each finished series."""
-        asked = int(at.number(self.option))
-        if asked >= self.least:
-            return
-        for trial in at.trials():
-            if len(at.bound.series(self.series, trial)) >= asked:
-                yield Finding(
-                    f"{self.series}-few", "look", f"{asked} readings; the standard asks for {self.least}.",
-                    "A standard deviation from few readings is only roughly known.",
-                    "Say so beside the result, or do the rest as well.", self.series, trial, asked,
-                )  # fmt: skip

@@ -12,27 +12,6 @@ from chromata_core.judging.shapes import Looks
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.statistics.outliers import grubbs
 
-
-@dataclass(frozen=True, slots=True)
-class Grows(Looks):
-    """Each reading must be greater than the one before: a burette only gives, a clock only goes forward."""
-
-    series: SeriesName
-    why: str = "A burette only gives: its reading grows from one point to the next."
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding at the first reading that does not grow."""
-        for trial in at.trials(valid=False):
-            made = at.bound.series(self.series, trial)
-            for place in range(1, len(made)):
-                if made[place].value <= made[place - 1].value:
-                    yield Finding(
-                        f"{self.series}-grows", "stop", f"{made[place].text} is not above {made[place - 1].text}.",
-                        self.why, "Read it again and correct the wrong one.", self.series, trial, place + 1,
-                        word="Read me the last two aloud.",
-                    )  # fmt: skip
-
-
 _OTHER_SCALE = 0.15  # so near to a scale's ratio a reading is taken for one from that scale
 
 
@@ -62,26 +41,6 @@ class NeedleScale(Looks):
                         "Read the scale that belongs to the terminal.", place.key, place.trial, place.row, suggest=text,
                         word="Which terminal is your lead in?",
                     )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class BeginsAt(Looks):
-    """The first point belongs before any titrant: a curve that begins too late has lost its start."""
-
-    series: SeriesName
-    latest: str
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding on a first reading that is past what a start can be."""
-        for trial in at.trials():
-            made = at.bound.series(self.series, trial)
-            if made and float(made[0].value) > float(self.latest):
-                yield Finding(
-                    f"{self.series}-start", "look", f"The first point stands at {made[0].text} mL.",
-                    "The reading before any titrant belongs to the curve.",
-                    "If titrant ran in already, start a new portion; if the burette began there, go on.",
-                    self.series, trial, 1,
-                )  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)

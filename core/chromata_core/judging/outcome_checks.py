@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from chromata_core.declaration.names import EntryName, NumberName, QuantityName, SeriesName
+from chromata_core.declaration.names import SeriesName
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding
@@ -39,72 +39,6 @@ class GateOpen(Looks):
             f"{self.why} {at.number(gate.until.low)} to {at.number(gate.until.high)} % is asked for.", do,
             self.last, None, len(made), word="Show me the joints, and the clamp.",
         )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class Apart(Looks):
-    """Two ways to measure the same should agree within an option."""
-
-    one: QuantityName
-    other: QuantityName
-    within: NumberName
-    why: str
-    do: str
-    on: EntryName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding wherever they differ by more; silent where only one way is taken."""
-        if not any(q.key == self.other for q in at.bound.quantities):
-            return
-        for trial in at.trials():
-            one, other = at.value(self.one, trial), at.value(self.other, trial)
-            if one is not None and other is not None and abs(one - other) > at.number(self.within):
-                label, second = at.quantity(self.one).label, at.quantity(self.other).label
-                yield Finding(
-                    f"{self.one}-apart", "look",
-                    f"{label} {at.said(self.one, one)} and {second.lower()} {at.said(self.other, other)} differ.",
-                    self.why, self.do, self.on, trial,
-                )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class TooSmall(Looks):
-    """A quantity whose size, whatever its sign, should be at least ``least`` (text, its unit)."""
-
-    quantity: QuantityName
-    least: str
-    why: str
-    do: str
-    on: EntryName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding for every trial in which it is smaller."""
-        label = at.quantity(self.quantity).label
-        for trial in at.trials():
-            value = at.value(self.quantity, trial)
-            if value is not None and abs(value) < float(self.least):
-                what = f"{label} {at.said(self.quantity, value)} is small."
-                yield Finding(f"{self.quantity}-small", "look", what, self.why, self.do, self.on, trial)
-
-
-@dataclass(frozen=True, slots=True)
-class SignOf(Looks):
-    """A quantity should have the sign of an option's value."""
-
-    quantity: QuantityName
-    option: NumberName
-    why: str
-    do: str
-    on: EntryName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding for every trial with the other sign."""
-        expected = at.number(self.option)
-        for trial in at.trials():
-            value = at.value(self.quantity, trial)
-            if value is not None and value * float(expected) < 0:
-                what = f"{at.quantity(self.quantity).label} {at.said(self.quantity, value)} has the other sign."
-                yield Finding(f"{self.quantity}-sign", "stop", what, self.why, self.do, self.on, trial)
 
 
 @dataclass(frozen=True, slots=True)

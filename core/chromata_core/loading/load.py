@@ -24,6 +24,7 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.judging.checks import Within
+from chromata_core.loading.conditions_fit import unfit_conditions
 from chromata_core.loading.misnamed import misnamed
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
@@ -49,6 +50,7 @@ def problems_of(method: Method) -> list[str]:
     found += [*misnamed(method), *_references(method), *_twice(method)]
     if not found:
         found += [problem for options in _option_sets(method) for problem in misfits(method, options)]
+        found += unfit_conditions(method)
     return list(dict.fromkeys(found))
 
 

@@ -23,7 +23,7 @@ from chromata_core.declaration.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.judging.outcome_checks import SignOf, TooSmall
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.calorimetry import cup
 from chromata_core.telling.bar_charts import Bars
 
@@ -106,9 +106,11 @@ METHOD = Method(
     ),
     hazards=(cautions.GOGGLES, cautions.ACID_BURNS, "{burn}", cautions.SHATTER, cautions.DEFER),
     checks=(
-        TooSmall("dT", "2", "A small change is badly known.", "Use stronger solutions or more solid.", "mixed"),
-        SignOf("H_t", "H_lit", "Warming means that the reaction gave heat: ΔH is negative; cooling means positive.",
-               "Look which temperature came first, and whether the right bottle was used.", "mixed"),
+        Whenever("dT-small", "-least < dT < least", "Change of temperature {dT} is small.", "A small change is badly known.",
+                 "Use stronger solutions or more solid.", on="mixed", limits={"least": "2 K"}),
+        Whenever("H_t-sign", "H_t * H_lit < 0", "Enthalpy, this trial {H_t} has the other sign.",
+                 "Warming means that the reaction gave heat: ΔH is negative; cooling means positive.",
+                 "Look which temperature came first, and whether the right bottle was used.", "stop", "mixed"),
     ),
     questions=(
         "Why is the temperature drawn back to the moment of mixing?",

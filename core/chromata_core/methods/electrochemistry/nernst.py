@@ -21,7 +21,7 @@ from chromata_core.declaration.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.judging.outcome_checks import SignOf
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
 from chromata_core.telling.line_charts import AcrossLine
 
@@ -91,7 +91,10 @@ METHOD = Method(
         Step("clean", "Collect the solutions", "Collect every solution", "and rinse the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER)),
     ),
     hazards=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER),
-    checks=(SignOf("y", "E_lit", "Negative means that the leads are reversed.", "Red lead to the metal named first; read again.", "E"),),
+    checks=(
+        Whenever("y-sign", "y * E_lit < 0", "Cell potential {y} has the other sign.", "Negative means that the leads are reversed.",
+                 "Red lead to the metal named first; read again.", "stop", "E"),
+    ),
     questions=(
         "Why does the potential fall when the ion that is used up gets rarer?",
         "Which temperature would double the slope? Is that a good way to measure it?",

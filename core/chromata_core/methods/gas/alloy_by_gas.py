@@ -23,8 +23,9 @@ from chromata_core.declaration.vocabulary import (
     Trials,
 )
 from chromata_core.judging.checks import Within
-from chromata_core.judging.outcome_checks import Apart, GateOpen
+from chromata_core.judging.outcome_checks import GateOpen
 from chromata_core.judging.rules import ComesOut, PouredOut, Times
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
 from chromata_core.methods.gas import pressure
 from chromata_core.methods.weighing import tared
@@ -146,7 +147,8 @@ METHOD = Method(
         Within("n", "No mixture of zinc and aluminium of this mass gives that much.",
                "Gas was lost if it is too little, air came in if it is too much. Do another trial.",
                low="quantity:n_low", high="quantity:n_high", level="stop", on="m_out"),
-        Apart("V", "V_cyl", "apart", "One of the portions was read or weighed wrongly.", "Look at the last portion and its tare again.", "m_out"),
+        Whenever("V-apart", "V - V_cyl > apart or V_cyl - V > apart", "Gas volume {V} and volume by cylinder {V_cyl} differ.",
+                 "One of the portions was read or weighed wrongly.", "Look at the last portion and its tare again.", on="m_out"),
     ),
     questions=(
         "Why is a pure metal tried before the alloy?",

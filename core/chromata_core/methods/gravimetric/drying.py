@@ -3,8 +3,9 @@
 from chromata_core.declaration import cautions
 from chromata_core.declaration.parts import Check
 from chromata_core.declaration.vocabulary import Choice, ChoiceOption, NumberOption, Option, Series, Step, Wait
-from chromata_core.judging.checks import NotYetConstant, Rises
+from chromata_core.judging.checks import NotYetConstant
 from chromata_core.judging.rules import ConstantMass
+from chromata_core.judging.whenever import Whenever
 from chromata_core.telling.charts import SeriesChart
 
 LIMIT, SCHOOL, TIMES = "constant", "drying", "dryings"
@@ -39,7 +40,12 @@ def weigh_step(series: str, cooling: int, then: str, detail: str) -> Step:
 
 def checks(series: str, why: str, do: str) -> tuple[Check, ...]:
     """What is said after each weighing."""
-    return NotYetConstant(series), Rises(series, LIMIT, why, do)
+    rise = f"{series} - before({series})"
+    what = f"The mass went up by {{{rise}:g}}."
+    return (
+        NotYetConstant(series),
+        Whenever("mass-rises", f"{rise} > {LIMIT}", what, why, do, "stop", series, series),
+    )
 
 
 def chart(series: str) -> SeriesChart:

@@ -20,8 +20,9 @@ from chromata_core.declaration.vocabulary import (
     SubstanceOption,
     Trials,
 )
-from chromata_core.judging.checks import NearPlan, Seen
+from chromata_core.judging.checks import Seen
 from chromata_core.judging.rules import PouredOut
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.weighing import tared
 from chromata_core.telling.charts import AcrossTrials
 
@@ -99,7 +100,10 @@ METHOD = Method(
     ),
     hazards=(cautions.GOGGLES, cautions.NO_TASTING, cautions.SPILL, cautions.DEFER),
     checks=(
-        NearPlan("m", "m_plan", "off_plan", "near_plan"),
+        Whenever("m-plan", "m / m_plan - 1 > off_plan or 1 - m / m_plan > off_plan", "{m} is far from the planned {m_plan}.",
+                 "Perhaps the balance was not tared, or the plan of another vessel was used.",
+                 "Look at the display again. Keep it if it really shows that.", on="m", word="What does the balance show with nothing on it?"),
+        Whenever("m-plan", "-near_plan <= m / m_plan - 1 <= near_plan", "Within {near_plan} % of the plan: good work, do not chase it.", "", "", "keep", "m"),
         Seen("looks", "grains", "repeat", "Grains are left.", "What is not dissolved is not in the concentration yet.", "Stir on, then look again."),
     ),
     questions=(

@@ -24,9 +24,10 @@ from chromata_core.declaration.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.judging.checks import FewerThan, SetAs, Within
+from chromata_core.judging.checks import Within
 from chromata_core.judging.curve_checks import Suspect, Trend
 from chromata_core.judging.rules import Times
+from chromata_core.judging.whenever import Whenever
 from chromata_core.telling.charts import AccuracyPrecision, Deliveries
 
 _BUOYANCY = "(1 - rho_air / rho_weights) / (water_density(T_water) - rho_air)"
@@ -98,8 +99,12 @@ METHOD = Method(
     ),
     hazards=(cautions.GOGGLES, cautions.SMALL_TIPS, cautions.SPILL, cautions.DEFER),
     checks=(
-        SetAs("V_set", "V_plan"),
-        FewerThan("deliveries", 10, "m_d"),
+        Whenever("V_set-set", "V_set != V_plan", "Set to {V_set}, planned is {V_plan}.",
+                 "The mean would be compared with another volume than was delivered.",
+                 "Set it anew, or correct what you wrote.", "stop", "V_set"),
+        Whenever("m_d-few", "row == deliveries and deliveries < standard", "{deliveries} readings; the standard asks for {standard:}.",
+                 "A standard deviation from few readings is only roughly known.",
+                 "Say so beside the result, or do the rest as well.", on="m_d", each="m_d", limits={"standard": "10"}),
         Trend("m_d"),
         Suspect("m_d"),
         Within("s", "Deliveries scatter more than the standard permits.", "Practise the stroke, look at tip and seal.",

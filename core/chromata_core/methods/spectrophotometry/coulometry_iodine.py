@@ -23,8 +23,9 @@ from chromata_core.declaration.vocabulary import (
     Wait,
 )
 from chromata_core.judging.checks import Seen
-from chromata_core.judging.curve_checks import Grows, NeedleScale
+from chromata_core.judging.curve_checks import NeedleScale
 from chromata_core.judging.rules import RunsTo
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
 from chromata_core.methods.spectrophotometry import light
 from chromata_core.telling.charts import Pairs
@@ -110,7 +111,8 @@ METHOD = Method(
     hazards=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DILUTE_SULFURIC, cautions.CUVETTE, cautions.DEFER),
     checks=(
         *light.CHECKS,
-        Grows("t", "A clock only goes forward: look which of the two is wrong."),
+        Whenever("t-grows", "t <= before(t)", "{t} is not above {before(t)}.", "A clock only goes forward: look which of the two is wrong.",
+                 "Read it again and correct the wrong one.", "stop", "t", "t", "Read me the last two aloud."),
         NeedleScale("I", "I_plan"),
         Seen("pole", "positive", "look", "Brown at the positive post?", "Reduction happens where electrons arrive: at the wire to the negative post.",
              "Look at the leads: red to plus, black to minus."),

@@ -25,9 +25,10 @@ from chromata_core.declaration.vocabulary import (
     Trials,
 )
 from chromata_core.judging.checks import Within
-from chromata_core.judging.curve_checks import AgainstTheTrend, BeginsAt, CoarseAtJump, Grows
+from chromata_core.judging.curve_checks import AgainstTheTrend, CoarseAtJump
 from chromata_core.judging.guides import JumpAhead
 from chromata_core.judging.rules import JumpPassed
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.titration import example_curves
 from chromata_core.methods.weighing import by_difference, difference
 from chromata_core.telling.charts import TitrationCurve
@@ -156,8 +157,13 @@ METHOD = Method(
     ),
     hazards=(cautions.GOGGLES, "{burn}", "{acid}", cautions.BELOW_EYES, "{collect}", cautions.DEFER),
     checks=(
-        Grows("V"),
-        BeginsAt("V", "2"),
+        Whenever("V-grows", "V <= before(V)", "{V} is not above {before(V)}.",
+                 "A burette only gives: its reading grows from one point to the next.",
+                 "Read it again and correct the wrong one.", "stop", "V", "V", "Read me the last two aloud."),
+        Whenever("V-start", "row == 1 and V > latest", "The first point stands at {V} mL.",
+                 "The reading before any titrant belongs to the curve.",
+                 "If titrant ran in already, start a new portion; if the burette began there, go on.", on="V", each="V",
+                 limits={"latest": "2 mL"}),
         AgainstTheTrend("V", "E", "15"),
         CoarseAtJump("half_step", "V", "E", "fine_step"),
         Within("V_eq", "The burette's own errors weigh more in a small titre.", "Weigh out more next time.", low="option:least_titre", on="V"),

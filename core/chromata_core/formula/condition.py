@@ -1,0 +1,131 @@
+"""Conditions: formulas compared, joined by “and”, “or” and “not”. In a row of a series ``before(x)`` is the row before.
+
+Comparing is done on decimals, as a person compares what is written: 12.345 g and 12.343 g differ by 0.002 g exactly.
+"""
+
+import ast
+import operator
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
+from decimal import Context, Decimal, DecimalException
+from functools import lru_cache
+from typing import Literal
+
+from chromata_core.errors import FormulaError
+from chromata_core.formula.figures import Figured, figured
+from chromata_core.formula.parse import node_of, python_tree
+from chromata_core.formula.tree import Node, names
+
+_COMPARISONS: dict[type[ast.cmpop], tuple[str, Callable[[Decimal, Decimal], bool]]] = {
+    ast.Lt: ("<", operator.lt), ast.LtE: ("<=", operator.le), ast.Gt: (">", operator.gt), ast.GtE: (">=", operator.ge),
+    ast.Eq: ("==", operator.eq), ast.NotEq: ("!=", operator.ne),
+}  # fmt: skip
+_BY_SIGN = dict(_COMPARISONS.values())
+_BEFORE = " before"  # no key has a space in it
+# Two ways to the same number may part in what binary floats lose, which nobody has written.
+_SAME = Context(prec=12)
+
+
+@dataclass(frozen=True, slots=True)
+class Comparison:
+    """``left`` compared with ``right``."""
+
+    sign: str
+    left: Node
+    right: Node
+
+
+@dataclass(frozen=True, slots=True)
+class Joined:
+    """All of the parts, any of them, or none of them."""
+
+    how: Literal["and", "or", "not"]
+    parts: tuple["Condition", ...]
+
+
+Condition = Comparison | Joined
+
+
+@lru_cache(maxsize=512)
+def parse_condition(text: str) -> Condition:
+    """The condition ``text``, e.g. ``V_end <= V_start``; FormulaError with a sentence for anything else."""
+    try:
+        return _condition(*python_tree(text))
+    except RecursionError as error:
+        raise FormulaError(f"“{text}” cannot be read as a condition. Write it like V_end <= V_start.") from error
+
+
+@lru_cache(maxsize=512)
+def parse_expression(text: str) -> Node:
+    """A formula in which ``before(x)`` may stand."""
+    tree, said = python_tree(text)
+    return node_of(_rows_before(tree), said)
+
+
+def before(key: str) -> str:
+    """The name under which the row before of ``key`` is known."""
+    return key + _BEFORE
+
+
+def comparisons(condition: Condition) -> Iterator[Comparison]:
+    """Every comparison in ``condition``."""
+    if isinstance(condition, Comparison):
+        yield condition
+    else:
+        for part in condition.parts:
+            yield from comparisons(part)
+
+
+def condition_names(condition: Condition) -> tuple[str, ...]:
+    """Every key that ``condition`` needs, each once, without the mark of a row before."""
+    found = (name for one in comparisons(condition) for side in (one.left, one.right) for name in names(side))
+    return tuple(dict.fromkeys(name.removesuffix(_BEFORE) for name in found))
+
+
+def holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -> bool:
+    """Whether ``condition`` is true of ``known``; not while something it needs is not known or has no value."""
+    try:
+        return _holds(condition, known)
+    except (KeyError, DecimalException, ZeroDivisionError, OverflowError):
+        return False
+
+
+def _holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -> bool:
+    match condition:
+        case Comparison(sign, left, right):
+            a, b = (_SAME.plus(figured(side, known).value) for side in (left, right))
+            return _BY_SIGN[sign](a, b)
+        case Joined("not", (part,)):
+            return not _holds(part, known)
+        case Joined(how, parts):
+            found = [_holds(part, known) for part in parts]  # all of them: what is not known decides nothing
+            return all(found) if how == "and" else any(found)
+
+
+def _condition(node: ast.expr, text: str) -> Condition:
+    match node:
+        case ast.BoolOp(op=op, values=values):
+            return Joined("and" if isinstance(op, ast.And) else "or", tuple(_condition(one, text) for one in values))
+        case ast.UnaryOp(op=ast.Not(), operand=operand):
+            return Joined("not", (_condition(operand, text),))
+        case ast.Compare(left=left, ops=ops, comparators=rest) if all(type(op) in _COMPARISONS for op in ops):
+            sides = [node_of(_rows_before(side), text) for side in (left, *rest)]
+            pairs = zip(ops, sides, sides[1:], strict=False)
+            found = tuple(Comparison(_COMPARISONS[type(op)][0], a, b) for op, a, b in pairs)
+            return found[0] if len(found) == 1 else Joined("and", found)
+        case _:
+            raise FormulaError(f"“{text}” compares nothing. Write a condition like V_end <= V_start.")
+
+
+def _rows_before(node: ast.expr) -> ast.expr:
+    """``node`` with ``before(x)`` as a name of its own."""
+    return _Before().visit(node)  # type: ignore[no-any-return]
+
+
+class _Before(ast.NodeTransformer):
+    def visit_Call(self, node: ast.Call) -> ast.AST:
+        match node:
+            case ast.Call(func=ast.Name(id="before"), args=[ast.Name(id=key)], keywords=[]):
+                return ast.copy_location(ast.Name(id=before(key), ctx=ast.Load()), node)
+            case _:
+                return self.generic_visit(node)

@@ -1,0 +1,119 @@
+"""The check that any experiment can write: a condition, and what is said where it holds."""
+
+import re
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field
+
+from chromata_core.declaration.names import Condition, EntryName, ListName, Sentence
+from chromata_core.declaration.vocabulary import ListOption, NumberOption
+from chromata_core.engine.context import Context
+from chromata_core.engine.figures_school import Known, figured_typed, shown_in
+from chromata_core.formula.condition import before, condition_names, holds, parse_condition, parse_expression
+from chromata_core.formula.figures import Figured, exact, figured
+from chromata_core.formula.tree import Name
+from chromata_core.judging.finding import Finding, Level
+from chromata_core.judging.shapes import Looks
+from chromata_core.quantity.given import read_in
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import unit
+
+PLACEHOLDER = re.compile(r"\{([^{}:]+)(?::([^{}]*))?\}")
+ROW = "row"
+
+
+@dataclass(frozen=True, slots=True)
+class Whenever(Looks):
+    """Says something wherever a condition holds: in each trial, or on the bench where nothing in it belongs to a trial.
+    With ``each`` in every row of that series, where ``before(x)`` is the row before and ``row`` its number.
+
+    ``condition`` compares formulas over readings, quantities, number and list options, and ``limits``: numbers with
+    their unit, by name. In the sentences ``{x}`` is what was written or chosen, or the value of a quantity with its
+    unit; ``{formula:unit}`` is worked out in that unit. ``on`` is where it is shown.
+    """
+
+    code: str
+    condition: Condition
+    what: Sentence
+    why: Sentence
+    do: Sentence
+    level: Level = "look"
+    on: EntryName = ""
+    each: ListName = ""
+    word: Sentence = ""
+    limits: Mapping[str, str] = field(default_factory=dict)
+
+    def look(self, at: Context) -> Iterator[Finding]:
+        """A finding at every place where it holds."""
+        condition = parse_condition(self.condition)
+        for trial in self._places(at, condition_names(condition)):
+            known = {**_numbers(at), **self._limits(), **at.figures.get(trial, {})}
+            for row, here in self._rows(at, known, trial):
+                if holds(condition, here):
+                    what, why, do, word = (
+                        _said(at, text, here, trial, row) for text in (self.what, self.why, self.do, self.word)
+                    )
+                    yield Finding(self.code, self.level, what, why, do, self.on, trial, row, word=word)
+
+    def _limits(self) -> Known:
+        return {name: _in_si(text, parse_reading(text).unit) for name, text in self.limits.items()}
+
+    @staticmethod
+    def _places(at: Context, needed: tuple[str, ...]) -> list[int | None]:
+        bound = at.bound
+        of_trials = {reading.key for reading in bound.readings if reading.scope == "trial"}
+        of_trials |= {quantity.key for quantity in bound.quantities if quantity.scope == "trial"}
+        of_trials |= {option.key for option in bound.lists if bound.by_trial(option)}
+        return [*at.trials_not_rejected()] if of_trials & set(needed) else [None]
+
+    def _rows(self, at: Context, known: Known, trial: int | None) -> Iterator[tuple[int | None, Known]]:
+        """Each row with what is known in it; the place itself where there are none."""
+        if not self.each:
+            yield None, known
+            return
+        series = known.get(self.each)
+        for row in range(1, len(series) + 1 if isinstance(series, list) else 1):
+            here: Known = {**known, ROW: exact(row)}
+            for key, values in known.items():
+                if isinstance(values, list) and len(values) >= row:
+                    here[key] = values[row - 1]
+                    here |= {before(key): values[row - 2]} if row > 1 else {}
+            yield row, here
+
+
+def _numbers(at: Context) -> Known:
+    """Every number of the session, also those that stand in no formula."""
+    numbers = [option for option in at.bound.method.options if isinstance(option, NumberOption)]
+    return {option.key: _in_si(at.bound.options[option.key], option.unit) for option in numbers}
+
+
+def _in_si(text: str, symbol: str) -> Figured:
+    return figured_typed(read_in(text, symbol), symbol)
+
+
+def _said(at: Context, text: str, known: Known, trial: int | None, row: int | None) -> str:
+    """``text`` with what stands in braces put in."""
+    return PLACEHOLDER.sub(lambda found: _put(at, found[1].strip(), found[2], known, trial, row), text)
+
+
+def _put(at: Context, text: str, symbol: str | None, known: Known, trial: int | None, row: int | None) -> str:
+    tree = parse_expression(text)
+    if symbol is None and isinstance(tree, Name) and (written := _written(at, tree.key, trial, row)) is not None:
+        return written
+    item, scale = figured(tree, known), unit(symbol or "")
+    shown = shown_in(scale.from_si(float(item.value)), item, symbol or "")
+    return f"{shown.text} {shown.unit}".rstrip()
+
+
+def _written(at: Context, key: str, trial: int | None, row: int | None) -> str | None:
+    """What people read for a name alone: a reading as typed, an option as chosen, a quantity with its unit."""
+    for name, index in ((key, row), (key.removesuffix(before("")), (row or 0) - 1)):
+        typed = at.typed(name, trial, index) or at.typed(name, trial)
+        if at.reading(name) is not None and typed is not None:
+            return typed.text
+    option = next((one for one in at.bound.method.options if one.key == key), None)
+    if isinstance(option, ListOption) and trial is not None and at.bound.by_trial(option):
+        return str(at.planned(key, trial))
+    if isinstance(option, NumberOption):
+        return str(at.number(key))
+    value = at.value(key, trial)
+    return None if value is None else at.said(key, value)

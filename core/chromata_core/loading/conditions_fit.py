@@ -1,0 +1,67 @@
+"""Do the conditions of a method fit? Everything they name is there, both sides are of one kind, sentences fill."""
+
+from collections.abc import Iterator, Mapping
+
+from chromata_core.declaration.vocabulary import (
+    ListOption,
+    Method,
+    NumberOption,
+    Observation,
+    SubstanceOption,
+)
+from chromata_core.errors import ChromataError, unknown
+from chromata_core.formula.condition import before, comparisons, condition_names, parse_condition, parse_expression
+from chromata_core.formula.dimension import dimension_of
+from chromata_core.formula.tree import Number, names
+from chromata_core.judging.whenever import PLACEHOLDER, ROW, Whenever
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
+
+_ZERO = Number("0")
+
+
+def unfit_conditions(method: Method) -> Iterator[str]:
+    """A sentence for every condition of the method's checks that cannot be asked, or not be told."""
+    declared = _dimensions(method)
+    for check in method.checks:
+        if isinstance(check, Whenever):
+            try:
+                known = declared | _of_limits(check) | ({ROW: NO_DIMENSION} if check.each else {})
+                yield from (f"Check “{check.code}”: {problem}" for problem in _problems(check, known))
+            except ChromataError as error:
+                yield f"Check “{check.code}”: {error.message}"
+
+
+def _problems(check: Whenever, known: Mapping[str, Dimension]) -> Iterator[str]:
+    condition = parse_condition(check.condition)
+    missing = [name for name in condition_names(condition) if name not in known]
+    if missing:
+        yield from (unknown("quantity", name, list(known)) for name in missing)
+        return
+    here = {**known, **({before(name): kind for name, kind in known.items()} if check.each else {})}
+    for one in comparisons(condition):
+        left, right = dimension_of(one.left, here), dimension_of(one.right, here)
+        if left != right and _ZERO not in (one.left, one.right):  # zero is zero in any unit
+            yield f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
+    for text in (check.what, check.why, check.do, check.word):
+        for formula, symbol in PLACEHOLDER.findall(text):
+            tree = parse_expression(formula.strip())
+            yield from (unknown("quantity", name, list(known)) for name in names(tree) if name not in here)
+            if symbol and dimension_of(tree, here) != unit(symbol).dimension:
+                yield f"“{{{formula}}}” is not in {symbol}."
+
+
+def _dimensions(method: Method) -> dict[str, Dimension]:
+    """Of everything that may stand in a condition; readings and quantities that exist twice have one unit."""
+    found = {
+        option.key: unit(option.unit).dimension
+        for option in method.options
+        if isinstance(option, NumberOption | ListOption)
+    }
+    found |= {option.key: unit("g/mol").dimension for option in method.options if isinstance(option, SubstanceOption)}
+    found |= {part.key: unit(part.unit).dimension for part in method.readings if not isinstance(part, Observation)}
+    return found | {part.key: unit(part.unit).dimension for part in method.quantities}
+
+
+def _of_limits(check: Whenever) -> dict[str, Dimension]:
+    return {name: unit(parse_reading(text).unit).dimension for name, text in check.limits.items()}
