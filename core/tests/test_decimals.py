@@ -6,8 +6,7 @@ from unittest import TestCase
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chromata_core.declaration.vocabulary import Quantity
-from chromata_core.engine.figures_school import figured_typed, shown
+from chromata_core.engine.figures_school import figured_typed, shown_in
 from chromata_core.formula.figures import Figured, figured
 from chromata_core.formula.parse import parse_formula
 from chromata_core.instruments.catalogue import CATALOGUE
@@ -24,7 +23,7 @@ def said(formula: str, symbol: str, **written: tuple[str, str] | list[tuple[str,
         known[key] = listed if isinstance(one, list) else listed[0]
     item = figured(parse_formula(formula), known)
     value = unit(symbol).from_si(float(item.value) * (1 + 1e-16))
-    return shown(Quantity("q", "Q", formula, symbol, "q"), value, item).text
+    return shown_in(value, item, symbol).text
 
 
 class Ties(TestCase):

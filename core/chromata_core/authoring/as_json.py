@@ -15,7 +15,7 @@ from cattrs.errors import BaseValidationError, ForbiddenExtraKeysError
 from cattrs.gen import make_dict_structure_fn
 
 from chromata_core.authoring.retired import in_todays_words
-from chromata_core.authoring.words import OPTIONS, READINGS, name_of, words
+from chromata_core.authoring.words import READINGS, name_of, options, words
 from chromata_core.declaration.names import hints
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
 from chromata_core.declaration.vocabulary import FAMILIES, Family, Method, Observation, Option, Reading
@@ -85,7 +85,7 @@ def _converter() -> Converter:
         converter.register_structure_hook_func(partial(operator.eq, choice), _tagged(converter, used_for))
         converter.register_unstructure_hook_func(partial(operator.eq, choice), _with_tag(converter))
     # A Reading may be a Series, and a ListOption a PairsOption: each is written as what it is.
-    for kind in (*OPTIONS, *READINGS):
+    for kind in (*options(), *READINGS):
         converter.register_structure_hook(kind, make_dict_structure_fn(kind, converter, _cattrs_forbid_extra_keys=True))
     return converter
 

@@ -7,6 +7,7 @@ from collections.abc import Callable, Mapping
 from typing import Any
 
 Record = dict[str, Any]
+_SQUARE = "square-of-pairs"
 
 
 def in_todays_words(declared: Mapping[str, Any]) -> Record:
@@ -14,7 +15,20 @@ def in_todays_words(declared: Mapping[str, Any]) -> Record:
     checks = declared.get("checks")
     if not isinstance(checks, list):
         return dict(declared)
-    return {**declared, "checks": [new for old in checks for new in _today(old, declared)]}
+    return {**_with_its_square(declared), "checks": [new for old in checks for new in _today(old, declared)]}
+
+
+def _with_its_square(declared: Mapping[str, Any]) -> Record:
+    """The square of pairs came of itself with their plan; it is a drawing like any other now."""
+    charts = declared.get("charts")
+    kinds = [one.get("kind") for one in declared.get("options", []) if isinstance(one, dict)]
+    if "pairs-option" not in kinds or not isinstance(charts, list):
+        return dict(declared)
+    if _SQUARE in [one.get("kind") for one in charts if isinstance(one, dict)]:
+        return dict(declared)
+    drawn = next((one for one in charts if isinstance(one, dict) and one.get("kind") == "pairs-of-metals"), None)
+    square = {"kind": _SQUARE, "key": "square", "title": "Every pair against every other"}
+    return {**declared, "charts": [{**square, "reading": drawn["reading"]}, *charts] if drawn else charts}
 
 
 def _today(check: Any, declared: Mapping[str, Any]) -> list[Any]:

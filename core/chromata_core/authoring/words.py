@@ -9,16 +9,13 @@ import re
 from collections.abc import Iterator
 from dataclasses import is_dataclass
 from functools import lru_cache
+from typing import get_args
 
 from chromata_core import judging, methods, telling
 from chromata_core.declaration import parts, vocabulary
 
 # What a word is used for, by the kind of part that it is.
 _KINDS = {"check": parts.Check, "guide": parts.Guide, "chart": parts.Drawing, "rule": parts.SeriesRule}
-OPTIONS = (
-    vocabulary.ChoiceOption, vocabulary.NumberOption, vocabulary.SubstanceOption, vocabulary.ListOption,
-    vocabulary.PairsOption,
-)  # fmt: skip
 READINGS = (vocabulary.Reading, vocabulary.Series, vocabulary.Observation)
 
 
@@ -27,11 +24,18 @@ def name_of(kind: type) -> str:
     return re.sub(r"(?<=[a-z])(?=[A-Z])", "-", kind.__name__).lower()
 
 
+@lru_cache(maxsize=1)
+def options() -> tuple[type, ...]:
+    """Every kind of option: the general ones first, then those of a family of methods."""
+    special = (kind for kind in _records() if issubclass(kind, get_args(vocabulary.Option)))
+    return (*get_args(vocabulary.Option), *sorted(special, key=name_of))
+
+
 @lru_cache(maxsize=8)
 def words(used_for: str) -> dict[str, type]:
     """The records for one use (check, guide, chart, rule, option, reading) by their names in JSON."""
     if used_for in ("option", "reading"):
-        return {name_of(kind): kind for kind in (OPTIONS if used_for == "option" else READINGS)}
+        return {name_of(kind): kind for kind in (options() if used_for == "option" else READINGS)}
     return {name_of(kind): kind for kind in sorted(_records(), key=name_of) if issubclass(kind, _KINDS[used_for])}
 
 

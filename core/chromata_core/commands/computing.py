@@ -15,10 +15,11 @@ from chromata_core.statistics.class_comparison import BenchResult, class_compari
 from chromata_core.statistics.comparing import welch
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.statistics.robust import robust
+from chromata_core.telling.chart import Statistic
 from chromata_core.telling.drawn_results import draw_results
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import explain
-from chromata_core.telling.outcome import Evaluation, Statistic, WorkedLine
+from chromata_core.telling.outcome import Evaluation, WorkedLine
 
 
 def compute(options: argparse.Namespace) -> Said:

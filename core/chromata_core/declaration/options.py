@@ -5,7 +5,6 @@ from decimal import Decimal
 from typing import Protocol, TypeVar
 
 from chromata_core.chemistry.molar_mass import molar_mass
-from chromata_core.chemistry.standard_potentials import metal_pairs
 from chromata_core.declaration.names import When
 from chromata_core.declaration.vocabulary import (
     ChoiceOption,
@@ -13,14 +12,11 @@ from chromata_core.declaration.vocabulary import (
     Method,
     NumberOption,
     Option,
-    PairsOption,
     SubstanceOption,
 )
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.quantity.given import limit_in, written_in
 from chromata_core.quantity.typed import parse_reading
-
-_MOST_LISTED = 24
 
 
 class _Conditional(Protocol):
@@ -103,11 +99,9 @@ def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
         match option:
             case NumberOption():
                 _check_number(option, resolved)
-            case PairsOption():
-                metal_pairs(resolved[option.key])
             case ListOption():
-                resolved[option.key] = _in_units(resolved[option.key], option.unit)
-                _check_list(option, resolved[option.key])
+                resolved[option.key] = option.in_units(resolved[option.key])
+                option.planned(resolved[option.key])
             case SubstanceOption():
                 molar_mass(resolved[option.key])
             case ChoiceOption():
@@ -120,24 +114,8 @@ def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
 
 
 def listed(option: ListOption, text: str) -> list[Decimal]:
-    """The values of a list option: “5; 15; 30”; of metals the standard potential of each pair."""
-    if isinstance(option, PairsOption):
-        return [Decimal(str(pair.potential)) for pair in metal_pairs(text)]
-    return [parse_reading(part).value for part in text.split(";")]
-
-
-def _check_list(option: ListOption, text: str) -> None:
-    values = listed(option, text)
-    if not 1 <= len(values) <= _MOST_LISTED or min(values) <= 0:
-        raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
-
-
-def _in_units(text: str, unit: str) -> str:
-    """A list with every value in ``unit``; as it stands where no unit is written."""
-    parts = text.split(";")
-    if not any(parse_reading(part).unit for part in parts):
-        return text
-    return "; ".join(written_in(part, unit) for part in parts)
+    """The values of a list option: “5; 15; 30”."""
+    return [one.value for one in option.planned(text)]
 
 
 def _check_number(option: NumberOption, resolved: dict[str, str]) -> None:

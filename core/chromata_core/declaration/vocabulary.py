@@ -9,6 +9,7 @@ a tuple); of more than one option all must hold.
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from decimal import Decimal
 from typing import Literal
 
 from chromata_core.declaration.names import (
@@ -27,9 +28,13 @@ from chromata_core.declaration.names import (
 )
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
 from chromata_core.declaration.preparation import Shared, Stores, Supply, Target
+from chromata_core.errors import ReadingError
+from chromata_core.quantity.given import written_in
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.uncertainty.source import Distribution
 
 Scope = Literal["bench", "trial"]
+_MOST_LISTED = 24
 
 
 @dataclass(frozen=True, slots=True)
@@ -120,6 +125,17 @@ class SubstanceOption:
 
 
 @dataclass(frozen=True, slots=True)
+class Planned:
+    """One planned value, in the option's unit. ``words`` are put into the texts of its trial, where they stand in
+    braces; ``short`` names the trial where its number says nothing.
+    """
+
+    value: Decimal
+    words: Mapping[str, str] = field(default_factory=dict)
+    short: str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class ListOption:
     """A planned value for each trial, written one after the other: “5; 15; 30”. It stands in formulas of that trial,
     under its key, and in texts of its steps where they have ``{key}``. One that plans no trials plans the rows of the
@@ -133,12 +149,24 @@ class ListOption:
     symbol: str
     help: str = ""
 
+    def planned(self, text: str) -> list[Planned]:
+        """What ``text`` plans, one for each trial or row; ReadingError for what cannot be planned so."""
+        found = [Planned(parse_reading(part).value) for part in text.split(";")]
+        if len(found) > _MOST_LISTED or min(one.value for one in found) <= 0:
+            raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
+        return found
 
-@dataclass(frozen=True, slots=True)
-class PairsOption(ListOption):
-    """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them: in formulas it stands
-    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals.
-    """
+    def in_units(self, text: str) -> str:
+        """``text`` with every value in the option's unit; as it stands where no unit is written."""
+        parts = text.split(";")
+        if not any(parse_reading(part).unit for part in parts):
+            return text
+        return "; ".join(written_in(part, self.unit) for part in parts)
+
+    @property
+    def words(self) -> Mapping[str, str]:
+        """What stands in texts that belong to no trial of it."""
+        return {}
 
 
 Option = ChoiceOption | NumberOption | SubstanceOption | ListOption

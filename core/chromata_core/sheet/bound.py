@@ -5,7 +5,6 @@ from dataclasses import dataclass, field, replace
 from decimal import Decimal
 from functools import cached_property
 
-from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
 from chromata_core.declaration.names import When
 from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
 from chromata_core.declaration.places import Place
@@ -15,7 +14,7 @@ from chromata_core.declaration.vocabulary import (
     Method,
     NumberOption,
     Observation,
-    PairsOption,
+    Planned,
     Quantity,
     Reading,
     Series,
@@ -106,26 +105,27 @@ class Bound:
     def _planned(self, trial: int | None, row: int | None) -> dict[str, str]:
         planned: dict[str, str] = {}
         for option in self.lists:
-            values, place = (
-                listed(option, self.options[option.key]),
-                self.place(trial) if self.by_trial(option) else row,
-            )
-            said = values[place - 1 : place] if place else [f"{values[0]} to {values[-1]}"]
-            planned[option.key] = " ".join((*map(str, said), option.unit)).rstrip()
-        pair = self.pair(trial)
-        metals = (METALS[pair.plus], METALS[pair.minus]) if pair else ("one metal", "the other")
-        return {**planned, **dict(zip(("plus", "minus"), metals, strict=True))} if self.pairs else planned
+            items = self.items(option)
+            place = self.place(trial) if self.by_trial(option) else row
+            here = items[place - 1] if place and place <= len(items) else None
+            said = [str(here.value)] if here else [] if place else [f"{items[0].value} to {items[-1].value}"]
+            planned[option.key] = " ".join((*said, option.unit)).rstrip()
+            planned |= here.words if here else option.words
+        return planned
+
+    def items(self, option: ListOption) -> list[Planned]:
+        """What a list plans, in its order."""
+        return self._items[option.key]
 
     @cached_property
-    def pairs(self) -> list[MetalPair]:
-        """The pairs of metals that plan the trials, none in most methods."""
-        option = next((option for option in self.lists if isinstance(option, PairsOption)), None)
-        return metal_pairs(self.options[option.key]) if option else []
+    def _items(self) -> dict[str, list[Planned]]:
+        return {option.key: option.planned(self.options[option.key]) for option in self.lists}
 
-    def pair(self, trial: int | None) -> MetalPair | None:
-        """The pair of ``trial``."""
+    def planned_for(self, trial: int) -> Planned | None:
+        """What the list that plans trials plans for this one; None for methods without, and for the rough trial."""
+        option = next((option for option in self.lists if self.by_trial(option)), None)
         place = self.place(trial)
-        return self.pairs[place - 1] if place and self.pairs else None
+        return self.items(option)[place - 1] if option and place else None
 
     def by_trial(self, option: ListOption) -> bool:
         """Whether this list plans trials; else it plans the rows of a series."""

@@ -6,6 +6,10 @@ from typing import Literal
 
 from chromata_core.declaration.parts import Drawing
 from chromata_core.engine.context import Context
+from chromata_core.engine.shown import Shown
+from chromata_core.judging.finding import Level
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import with_figures
 
 Point = tuple[float, float]
 
@@ -41,9 +45,39 @@ class ChartArea:
 
 
 @dataclass(frozen=True, slots=True)
+class SquareCell:
+    """A cell: the value that was read for ``trial`` or that is expected there, a ``note`` below it, and in words what
+    it is of, ``name``. What was read has a ``level`` and may be ``void``; empty while it is still to be read.
+    """
+
+    row: int
+    column: int
+    trial: int
+    shown: Shown | None
+    note: str
+    name: str
+    level: Level = "keep"
+    void: bool = False
+    expected: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Square:
+    """Things held against each other: what was read of each two, and across the diagonal what is expected of them.
+    ``key`` is the reading that is made of each; ``heads`` are short, ``names`` in full; ``corner`` says which is which.
+    """
+
+    key: str
+    corner: str
+    heads: list[str]
+    names: list[str]
+    cells: list[SquareCell]
+
+
+@dataclass(frozen=True, slots=True)
 class Chart:
     """``sentence`` says in words what the picture shows; it is read aloud instead of it. ``ticks`` are words that stand
-    under places of x, instead of its numbers.
+    under places of x, instead of its numbers. One with a ``square`` has no lines.
     """
 
     key: str
@@ -56,6 +90,22 @@ class Chart:
     areas: list[ChartArea]
     right_label: str = ""
     ticks: list[tuple[float, str]] = field(default_factory=list)
+    square: Square | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Statistic:
+    """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
+    where there is one. ``of`` says what it belongs to, ``text`` all of it in words.
+    """
+
+    of: str
+    label: str
+    value: float
+    unit: str
+    text: str
+    u: float | None = None
+    critical: float | None = None
 
 
 class Draws(Drawing, ABC):
@@ -67,7 +117,21 @@ class Draws(Drawing, ABC):
     def draw(self, at: Context) -> Chart | None:
         """The chart, None while there is nothing to see."""
 
+    def statistics(self, at: Context) -> list[Statistic]:
+        """Numbers that are quoted with it; none for most."""
+        return []
+
 
 def axis(label: str, unit: str) -> str:
     """The words at an axis."""
     return ", ".join(filter(None, (label, unit)))
+
+
+def without_u(of: str, label: str, value: float, unit: str = "", figures: int = 3) -> Statistic:
+    """A number that is quoted without its uncertainty."""
+    return Statistic(of, label, value, unit, f"{with_figures(value, figures)} {unit}".rstrip())
+
+
+def with_u(of: str, label: str, value: float, u: float, unit: str = "") -> Statistic:
+    """A number with its standard uncertainty."""
+    return Statistic(of, label, value, unit, f"{report(value, u).text} {unit}".rstrip() + " (u)", u)

@@ -15,7 +15,6 @@ from chromata_core.telling.outcome import (
     Evaluation,
     OwnAnswer,
 )
-from chromata_core.telling.pair_matrix import pair_matrix
 from chromata_core.telling.progress import current_task, tasks
 from chromata_core.telling.results import result_places, results_of
 from chromata_core.telling.statistics_told import statistics_of
@@ -54,7 +53,6 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         findings=[f for f in findings if f.level != "keep"],
         own=_own(at),
         answers=[at.bound.texts.get(answer(n), "") for n in range(1, len(method.questions) + 1)],
-        matrix=pair_matrix(at, findings),
     )
 
 

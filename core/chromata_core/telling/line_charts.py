@@ -1,6 +1,6 @@
 """Charts with a fitted line: a trace drawn back to mixing, a calibration line with its unknowns; a spectrum."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from chromata_core.curves.line import CurveError, Line, line
@@ -9,7 +9,18 @@ from chromata_core.declaration.options import holds
 from chromata_core.engine.context import Context
 from chromata_core.judging.rules import curve_of
 from chromata_core.quantity.rounding import plain, with_figures
-from chromata_core.telling.chart import Chart, ChartArea, ChartLine, ChartMark, Draws, Point, axis
+from chromata_core.telling.chart import (
+    Chart,
+    ChartArea,
+    ChartLine,
+    ChartMark,
+    Draws,
+    Point,
+    Statistic,
+    axis,
+    with_u,
+    without_u,
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,6 +122,10 @@ class CalibrationLine(Draws):
         said = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
         return said + "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
 
+    def statistics(self, at: Context) -> list[Statistic]:
+        """Slope, intercept and what is left over."""
+        return [*_told(self.title, self.line(at))]
+
 
 @dataclass(frozen=True, slots=True)
 class Residuals(Draws):
@@ -171,6 +186,10 @@ class AcrossLine(Draws):
         found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
         return [(x, y) for x, y in found if x is not None and y is not None]
 
+    def statistics(self, at: Context) -> list[Statistic]:
+        """Slope, intercept and what is left over."""
+        return [*_told(self.title, self.line(at))]
+
 
 @dataclass(frozen=True, slots=True)
 class Spectrum(Draws):
@@ -210,3 +229,15 @@ def _line(points: list[Point], through_origin: bool = False) -> Line | None:
 
 def _drawn(label: str, found: Line, low: float, high: float) -> ChartLine:
     return ChartLine(label, "path", [(x, found.at(x)) for x in (low, high)])
+
+
+def _told(of: str, found: Line | None) -> Iterator[Statistic]:
+    """What is quoted of a line."""
+    if found is None:
+        return
+    yield with_u(of, "Slope", found.slope, found.u_slope)
+    if not found.through_origin:
+        yield with_u(of, "Intercept", found.intercept, found.u_intercept)
+    yield without_u(of, "Residual standard deviation", found.s)
+    yield without_u(of, "r²", found.r2, figures=6)
+    yield Statistic(of, "Degrees of freedom", float(found.dof), "", str(found.dof))

@@ -4,7 +4,7 @@ from dataclasses import dataclass, field
 
 from chromata_core.engine.shown import Shown
 from chromata_core.judging.finding import Finding, Level
-from chromata_core.telling.chart import Chart
+from chromata_core.telling.chart import Chart, Statistic
 
 
 @dataclass(frozen=True, slots=True)
@@ -163,50 +163,6 @@ class OwnAnswer:
 
 
 @dataclass(frozen=True, slots=True)
-class PairCell:
-    """The cell of two metals: what was read (with its sign, the red lead at ``plus``), the standard value in the same
-    unit, how far off it is, and which of the two is the cathode; ``void`` ones do not count.
-    """
-
-    trial: int
-    plus: str
-    minus: str
-    shown: Shown | None
-    standard: str
-    off: str
-    cathode: str
-    level: Level
-    void: bool
-
-
-@dataclass(frozen=True, slots=True)
-class PairMatrix:
-    """Every pair of metals of the plan; ``key`` is the reading that was made of each."""
-
-    key: str
-    label: str
-    unit: str
-    metals: list[str]
-    names: list[str]
-    cells: list[PairCell]
-
-
-@dataclass(frozen=True, slots=True)
-class Statistic:
-    """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
-    where there is one. ``of`` says what it belongs to, ``text`` all of it in words.
-    """
-
-    of: str
-    label: str
-    value: float
-    unit: str
-    text: str
-    u: float | None = None
-    critical: float | None = None
-
-
-@dataclass(frozen=True, slots=True)
 class Evaluation:
     """Everything the core says of one sheet. ``absent`` says what results that are not
     there wait for; ``settled`` are answers of the work that need no more looking at;
@@ -235,7 +191,6 @@ class Evaluation:
     findings: list[Finding]
     own: list[OwnAnswer]
     answers: list[str] = field(default_factory=list)
-    matrix: PairMatrix | None = None
 
 
 @dataclass(frozen=True, slots=True)

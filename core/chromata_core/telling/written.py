@@ -67,10 +67,10 @@ def _as_read(at: Context, quantity: Quantity) -> bool:
 
 def short_name(at: Context, number: int) -> str:
     """What stands above the column of a trial: “rough”, “2”, “Cu–Zn”."""
-    pair = at.bound.pair(number)
+    planned = at.bound.planned_for(number)
     if at.is_rough(number):
         return "rough"
-    return (f"{pair.plus}–{pair.minus}" if pair else f"{at.bound.place(number)}") + at.again(number)
+    return (planned.short if planned and planned.short else f"{at.bound.place(number)}") + at.again(number)
 
 
 def trial_of(at: Context, number: int, findings: list[Finding]) -> TrialOut:

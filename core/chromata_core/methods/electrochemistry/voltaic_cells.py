@@ -12,7 +12,6 @@ from chromata_core.declaration.vocabulary import (
     Method,
     NumberOption,
     Observation,
-    PairsOption,
     Quantity,
     Reading,
     Role,
@@ -20,8 +19,10 @@ from chromata_core.declaration.vocabulary import (
     Step,
     Trials,
 )
-from chromata_core.judging.cell_checks import BadContact, OverRange, ReversedLeads
-from chromata_core.telling.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
+from chromata_core.methods.electrochemistry.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
+from chromata_core.methods.electrochemistry.cell_checks import BadContact, OverRange, ReversedLeads
+from chromata_core.methods.electrochemistry.pairs_option import PairsOption
+from chromata_core.methods.electrochemistry.square_of_pairs import SquareOfPairs
 
 METHOD = Method(
     slug="voltaic-cells",
@@ -87,6 +88,7 @@ METHOD = Method(
         Fault("dry-bridge", "Dry salt bridge", {"E": "x - 0.12"}, "The display creeps and is too small, in one pair or in all.", "A fresh strip, wet through."),
     ),
     charts=(
+        SquareOfPairs("square", "Every pair against every other", "E"),
         PairsOfMetals("pairs", "Every pair, measured and standard", "E"), LadderOfHalfCells("ladder", "Ladder of half-cells", "E"),
         PairResiduals("residuals", "What does not fit the ladder", "E"),
     ),

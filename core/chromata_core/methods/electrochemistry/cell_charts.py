@@ -5,9 +5,10 @@ from dataclasses import dataclass
 from chromata_core.chemistry.standard_potentials import METALS, metal_potential
 from chromata_core.declaration.names import ReadingName
 from chromata_core.engine.context import Context
-from chromata_core.judging.cell_checks import measured, rungs
+from chromata_core.methods.electrochemistry.cell_checks import measured, rungs
+from chromata_core.methods.electrochemistry.pairs_option import pairs_of
 from chromata_core.quantity.rounding import plain
-from chromata_core.telling.chart import Chart, ChartLine, ChartMark, Draws
+from chromata_core.telling.chart import Chart, ChartLine, ChartMark, Draws, Statistic, with_u, without_u
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,7 +21,7 @@ class PairsOfMetals(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """From the first pair on."""
-        planned, done = list(enumerate(at.bound.pairs, 1)), measured(at, self.reading)
+        planned, done = list(enumerate(pairs_of(at), 1)), measured(at, self.reading)
         if not done:
             return None
         poles = ", ".join(
@@ -51,7 +52,7 @@ class LadderOfHalfCells(Draws):
         found = rungs(at, self.reading)
         if found is None:
             return None
-        foot = metal_potential(at.bound.pairs[-1].minus)
+        foot = metal_potential(pairs_of(at)[-1].minus)
         order = sorted(found.potentials, key=found.potentials.__getitem__, reverse=True)
         shown = {metal: found.potentials[metal] + foot for metal in order}
         said = ", ".join(f"{metal} {plain(shown[metal], 3)}" for metal in order)
@@ -61,6 +62,26 @@ class LadderOfHalfCells(Draws):
             [ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
             [], [], ticks=[(1.0, "measured here"), (2.0, "standard values")],
         )  # fmt: skip
+
+    def statistics(self, at: Context) -> list[Statistic]:
+        """Every half-cell against the one at the foot, and what is left over where more pairs than needed were read."""
+        found = rungs(at, self.reading)
+        if found is None:
+            return []
+        foot = pairs_of(at)[-1].minus
+        spare = len(found.residuals) - len(found.potentials) + 1
+        rising = sorted(found.potentials.items(), key=lambda rung: -rung[1])
+        told = [
+            with_u(self.title, f"{metal} against {foot}", volts, found.u[metal], "V")
+            if spare
+            else Statistic(self.title, f"{metal} against {foot}", volts, "V", f"{plain(volts, 3)} V")
+            for metal, volts in rising
+            if metal != foot
+        ]
+        if spare:
+            told.append(without_u(self.title, "Residual standard deviation", found.s, "V"))
+            told.append(Statistic(self.title, "Degrees of freedom", float(spare), "", str(spare)))
+        return told
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,6 +10,7 @@ from chromata_core.declaration.names import PlanName, ReadingName
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding
 from chromata_core.judging.shapes import Looks
+from chromata_core.methods.electrochemistry.pairs_option import pairs_of
 from chromata_core.quantity.rounding import plain
 
 _SURE = 0.05  # V; below it metal and solution decide the sign, not the leads; common practice
@@ -43,8 +44,8 @@ class ReversedLeads(Looks):
         """A finding at every such pair."""
         for trial in at.trials():
             typed, expected = at.typed(self.reading, trial), float(at.planned(self.planned, trial))
-            pair = at.bound.pair(trial)
-            if typed is None or pair is None or abs(expected) < _SURE or float(typed.value) * expected >= 0:
+            pair = pairs_of(at)[(at.bound.place(trial) or 1) - 1]
+            if typed is None or abs(expected) < _SURE or float(typed.value) * expected >= 0:
                 continue
             plus, minus = METALS[pair.plus], METALS[pair.minus]
             yield Finding(
@@ -67,7 +68,7 @@ class BadContact(Looks):
         if found is None or found.suspect is None:
             return
         plus, minus = found.suspect
-        pairs = enumerate(at.bound.pairs, 1)
+        pairs = enumerate(pairs_of(at), 1)
         trial = at.last_try(next(n for n, pair in pairs if (pair.plus, pair.minus) == found.suspect))
         off = found.residuals[found.suspect]
         yield Finding(
@@ -80,7 +81,7 @@ class BadContact(Looks):
 
 def measured(at: Context, reading: str) -> list[tuple[int, MetalPair, float]]:
     """Every pair that was measured, with its number in the plan and what its last try that counts shows, V."""
-    tries = [(n, pair, at.last_try(n)) for n, pair in enumerate(at.bound.pairs, 1)]
+    tries = [(n, pair, at.last_try(n)) for n, pair in enumerate(pairs_of(at), 1)]
     return [
         (n, pair, float(typed.value))
         for n, pair, trial in tries
@@ -92,6 +93,6 @@ def rungs(at: Context, reading: str) -> Ladder | None:
     """The ladder of half-cells from every pair measured so far; None while the metals are not connected."""
     known = {(pair.plus, pair.minus): volts for _, pair, volts in measured(at, reading)}
     try:
-        return ladder(known, at.bound.pairs[-1].minus)
+        return ladder(known, pairs_of(at)[-1].minus)
     except (CurveError, IndexError):
         return None

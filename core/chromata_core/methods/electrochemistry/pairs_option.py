@@ -1,0 +1,43 @@
+"""A plan of cells: every pair of some metals, in the order in which they are measured."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from decimal import Decimal
+
+from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
+from chromata_core.declaration.vocabulary import ListOption, Planned
+from chromata_core.engine.context import Context
+
+
+@dataclass(frozen=True, slots=True)
+class PairsOption(ListOption):
+    """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them: in formulas it stands
+    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals.
+    """
+
+    def planned(self, text: str) -> list[Planned]:
+        """Each pair with its standard potential; ChromataError for metals that are not known, or too few."""
+        return [
+            Planned(Decimal(str(pair.potential)), {"plus": METALS[pair.plus], "minus": METALS[pair.minus]}, named(pair))
+            for pair in metal_pairs(text)
+        ]
+
+    def in_units(self, text: str) -> str:
+        """Metals have no unit."""
+        return text
+
+    @property
+    def words(self) -> Mapping[str, str]:
+        """In texts that are of no pair."""
+        return {"plus": "one metal", "minus": "the other"}
+
+
+def named(pair: MetalPair) -> str:
+    """“Cu–Zn”."""
+    return f"{pair.plus}–{pair.minus}"
+
+
+def pairs_of(at: Context) -> list[MetalPair]:
+    """The pairs that are planned, in the order of their trials."""
+    option = next((option for option in at.bound.lists if isinstance(option, PairsOption)), None)
+    return metal_pairs(at.bound.options[option.key]) if option else []
