@@ -60,10 +60,11 @@ class Again(unittest.TestCase):
     def test_a_pair_shows_its_last_try(self) -> None:
         method = method_called("voltaic-cells")
         sheet, planned = with_void("voltaic-cells", 1, again=True)
-        matrix = evaluate(method, sheet).matrix
-        assert matrix is not None
-        self.assertEqual((matrix.cells[0].trial, matrix.cells[0].void), (1 + planned, False))
-        self.assertEqual(len(matrix.cells), planned)
+        square = evaluate(method, sheet).charts[0].square
+        assert square is not None
+        measured = [cell for cell in square.cells if not cell.expected]
+        self.assertEqual((measured[0].trial, measured[0].void), (1 + planned, False))
+        self.assertEqual(len(measured), planned)
 
     def test_a_calibration_is_stored_by_its_plan(self) -> None:
         method = method_called("volumetric-calibration")

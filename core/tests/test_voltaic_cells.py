@@ -49,7 +49,7 @@ class Cells(TestCase):
         assert found["E_cell"].comparison
         self.assertAlmostEqual(float(found["E_cell"].comparison.accepted), 1.1037, places=4)
         self.assertAlmostEqual(found["d"].value, 100 * (0.940 / 1.1037 - 1), places=6)
-        self.assertIn("copper over zinc", outcome.charts[0].sentence)
+        self.assertIn("copper over zinc", outcome.charts[1].sentence)
 
     def test_reversed_leads_and_over_range(self) -> None:
         self.assertIn("reversed", {f.code for f in measured({"Ag–Zn": "-1.480"}).findings})
@@ -57,15 +57,17 @@ class Cells(TestCase):
 
     def test_the_square_of_pairs_says_pole_and_distance(self) -> None:
         """Copper over zinc, 0.940 of 1.104 V: 15 % less; reversed leads name the other cathode and are asked about."""
-        square = measured({"Cu–Zn": "0.940", "Ag–Zn": "-1.480"}).matrix
+        square = measured({"Cu–Zn": "0.940", "Ag–Zn": "-1.480"}).charts[0].square
         assert square
-        self.assertEqual((square.metals, len(square.cells)), (["Ag", "Cu", "Pb", "Zn"], 6))
-        found = {(cell.plus, cell.minus): cell for cell in square.cells}
+        self.assertEqual((square.heads, len(square.cells)), (["Ag", "Cu", "Pb", "Zn"], 12))
+        found = {(square.heads[cell.row], square.heads[cell.column]): cell for cell in square.cells}
         copper, silver, open_ = found["Cu", "Zn"], found["Ag", "Zn"], found["Cu", "Pb"]
-        self.assertEqual((copper.cathode, copper.standard, copper.off, copper.level), ("Cu", "1.104", "−15 %", "keep"))
-        self.assertEqual((silver.cathode, silver.level), ("Zn", "look"))
-        self.assertEqual((open_.shown, open_.cathode), (None, ""))
-        self.assertIsNone(evaluate(method("nernst"), Sheet()).matrix)
+        self.assertEqual((copper.note, copper.level, copper.name), ("Cu +", "keep", "Red at Cu, black at Zn: 0.940"))
+        self.assertEqual((silver.note, silver.level), ("Zn +", "look"))
+        self.assertEqual((open_.shown, open_.note), (None, ""))
+        expected = found["Zn", "Cu"]
+        assert expected.shown
+        self.assertEqual((expected.shown.text, expected.note, expected.expected), ("1.104", "−15 %", True))
 
     def test_the_ladder_gives_the_table_back(self) -> None:
         sentence = next(c.sentence for c in measured(ideal()).charts if c.key == "ladder")

@@ -10,8 +10,7 @@ from chromata_core.engine.shown import Shown
 from chromata_core.judging.finding import Level
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import with_figures
-
-Point = tuple[float, float]
+from chromata_core.telling.plot import Plot, Point
 
 
 @dataclass(frozen=True, slots=True)
@@ -77,7 +76,8 @@ class Square:
 @dataclass(frozen=True, slots=True)
 class Chart:
     """``sentence`` says in words what the picture shows; it is read aloud instead of it. ``ticks`` are words that stand
-    under places of x, instead of its numbers. One with a ``square`` has no lines.
+    under places of x, instead of its numbers. One with a ``square`` has no lines and no ``plot``: where
+    everything in it stands on a page.
     """
 
     key: str
@@ -91,6 +91,7 @@ class Chart:
     right_label: str = ""
     ticks: list[tuple[float, str]] = field(default_factory=list)
     square: Square | None = None
+    plot: Plot | None = None
 
 
 @dataclass(frozen=True, slots=True)

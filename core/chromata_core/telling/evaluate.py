@@ -11,6 +11,7 @@ from chromata_core.telling.absent import absent
 from chromata_core.telling.accepted import Accepted, compared, must_be_accepted
 from chromata_core.telling.chart import Chart, Draws
 from chromata_core.telling.diagnose import diagnose
+from chromata_core.telling.lay_out import lay_out
 from chromata_core.telling.outcome import (
     Evaluation,
     OwnAnswer,
@@ -74,7 +75,8 @@ def held_against(method: Method, found: Evaluation, accepted: Accepted) -> Evalu
 def charts_of(at: Context) -> list[Chart]:
     """Every chart of the method for which there is something to see."""
     drawn = [drawing.draw(at) for drawing in at.bound.method.charts if isinstance(drawing, Draws)]
-    return [chart for chart in drawn if chart is not None]
+    charts = [chart for chart in drawn if chart is not None]
+    return [chart if chart.square else replace(chart, plot=lay_out(chart)) for chart in charts]
 
 
 def _replicates_pass(at: Context) -> bool:

@@ -15,12 +15,12 @@ from chromata_core.telling.chart import (
     ChartLine,
     ChartMark,
     Draws,
-    Point,
     Statistic,
     axis,
     with_u,
     without_u,
 )
+from chromata_core.telling.plot import Point
 
 
 @dataclass(frozen=True, slots=True)

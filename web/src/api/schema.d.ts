@@ -1043,6 +1043,13 @@ export interface components {
             percent: number;
             text: string;
         };
+        /**
+         * @description * `start` - start
+         *     * `middle` - middle
+         *     * `end` - end
+         * @enum {string}
+         */
+        AnchorEnum: "start" | "middle" | "end";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Answered: {
             question: string;
@@ -1186,6 +1193,8 @@ export interface components {
             areas: components["schemas"]["ChartArea"][];
             right_label: string;
             ticks: number[][];
+            square: components["schemas"]["Square"] | null;
+            plot: components["schemas"]["Plot"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ChartArea: {
@@ -1446,7 +1455,6 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
-            matrix: components["schemas"]["PairMatrix"] | null;
         };
         /** @description An own experiment as one line. ``changed``: a draft newer than the ready version exists. */
         ExperimentCard: {
@@ -1854,27 +1862,6 @@ export interface components {
             sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
-        PairCell: {
-            trial: number;
-            plus: string;
-            minus: string;
-            shown: components["schemas"]["Shown"] | null;
-            standard: string;
-            off: string;
-            cathode: string;
-            level: components["schemas"]["LevelEnum"];
-            void: boolean;
-        };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
-        PairMatrix: {
-            key: string;
-            label: string;
-            unit: string;
-            metals: string[];
-            names: string[];
-            cells: components["schemas"]["PairCell"][];
-        };
-        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartOut: {
             kind: string;
             key: string;
@@ -1965,6 +1952,77 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             questions?: string[];
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Plot: {
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            frame: number[];
+            rules: number[];
+            lines: components["schemas"]["PlotLine"][];
+            boxes: components["schemas"]["PlotBox"][];
+            marks: components["schemas"]["PlotMark"][];
+            texts: components["schemas"]["PlotText"][];
+            named: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlotBox: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlotLine: {
+            label: string;
+            style: components["schemas"]["StyleEnum"];
+            number: number;
+            points: number[][];
+            values: string[];
+            /** Format: double */
+            foot: number;
+            /** Format: double */
+            size: number;
+            beside: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlotMark: {
+            /** Format: double */
+            x1: number;
+            /** Format: double */
+            y1: number;
+            /** Format: double */
+            x2: number;
+            /** Format: double */
+            y2: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlotText: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            text: string;
+            anchor: components["schemas"]["AnchorEnum"];
+            /** Format: double */
+            size: number;
+            role: components["schemas"]["PlotTextRoleEnum"];
+            turned: boolean;
+        };
+        /**
+         * @description * `tick` - tick
+         *     * `axis` - axis
+         *     * `mark` - mark
+         *     * `area` - area
+         *     * `point` - point
+         * @enum {string}
+         */
+        PlotTextRoleEnum: "tick" | "axis" | "mark" | "area" | "point";
         /**
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
@@ -2312,6 +2370,26 @@ export interface components {
             unit: string;
             source: string;
             found_at: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Square: {
+            key: string;
+            corner: string;
+            heads: string[];
+            names: string[];
+            cells: components["schemas"]["SquareCell"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SquareCell: {
+            row: number;
+            column: number;
+            trial: number;
+            shown: components["schemas"]["Shown"] | null;
+            note: string;
+            name: string;
+            level: components["schemas"]["LevelEnum"];
+            void: boolean;
+            expected: boolean;
         };
         /** @description A one-time link: the path of its page, and how many days it is good for. */
         StaffLink: {

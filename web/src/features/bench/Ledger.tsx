@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
-import { PairMatrix } from '../../identity/PairMatrix';
+import { SquareView } from '../../charts/SquareView';
 import { PathBack } from '../../identity/PathBack';
 import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
@@ -29,21 +29,23 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
   // Of results that every trial has, the newest is the one to look at.
   const first = evaluation.results.findLast((result) => result.key === evaluation.results[0]?.key);
   const others = evaluation.results.filter((result) => result !== first && result.trial === null);
-  const { matrix } = evaluation;
-  const [chart, ...charts] = evaluation.charts;
+  const drawn = evaluation.charts.find((one) => one.square);
+  const square = drawn?.square;
+  const [chart, ...charts] = evaluation.charts.filter((one) => one !== drawn);
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-      {matrix && (
-        <PairMatrix
-          matrix={matrix}
+      {drawn && square && (
+        <SquareView
+          chart={drawn}
+          square={square}
           colour={colour}
-          waiting={pending.filter((draft) => draft.key === matrix.key)}
-          onChoose={(trial) => onChoose({ key: matrix.key, trial, index: null })}
+          waiting={pending.filter((draft) => draft.key === square.key)}
+          onChoose={(trial) => onChoose({ key: square.key, trial, index: null })}
         />
       )}
       {chart && <ChartView chart={chart} colour={colour} />}
       <BenchReadings bench={bench} pending={pending} onChoose={onChoose} />
-      {!matrix && (
+      {!square && (
         <Box sx={{ overflowX: 'auto' }}>
           <TrialReadings bench={bench} pending={pending} onChoose={onChoose} />
         </Box>
@@ -63,7 +65,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       <Settled evaluation={evaluation} />
       <Findings bench={bench} onChoose={onChoose} />
       {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
-      {!matrix && <TrialResults results={evaluation.results} />}
+      {!square && <TrialResults results={evaluation.results} />}
       <PathBack evaluation={evaluation} colour={colour} />
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>

@@ -21,7 +21,6 @@ import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { ChartView } from '../../charts/ChartView';
 import { Readings } from './Readings';
 import { Statistics } from './Statistics';
-import { PairMatrix } from '../../identity/PairMatrix';
 import { Pictures } from '../../identity/Pictures';
 import { PathBack } from '../../identity/PathBack';
 import { OtherProduct } from '../../identity/OtherProduct';
@@ -72,7 +71,6 @@ function Whole({ report }: { report: Shapes['Report'] }) {
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Readings">
-            {report.evaluation.matrix && <PairMatrix matrix={report.evaluation.matrix} colour={colour} />}
             <Readings report={report} />
           </Sheet>
           {report.evaluation.charts.length > 0 && (

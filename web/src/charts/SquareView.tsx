@@ -1,65 +1,60 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { Figure } from './Figure';
-import { FIGURES, ink } from './tokens';
-import { STATES } from './Verdict';
+import { Figure } from '../identity/Figure';
+import { FIGURES, ink } from '../identity/tokens';
+import { STATES } from '../identity/Verdict';
 
-type Cell = Shapes['PairCell'];
+type Cell = Shapes['SquareCell'];
 
 const edge = `1px solid ${ink.ruleSoft}`;
 const frame = { border: edge, padding: 4, textAlign: 'center', verticalAlign: 'middle', height: 54 } as const;
 
 interface Props {
-  matrix: Shapes['PairMatrix'];
+  chart: Shapes['Chart'];
+  square: Shapes['Square'];
   colour: string;
   /** Written here, not sent yet. */
   waiting?: { trial?: number | null; text: string }[];
-  /** Takes the reading of a pair in hand; without it the square is only looked at. */
+  /** Takes the reading of a cell in hand; without it the square is only looked at. */
   onChoose?: (trial: number) => void;
 }
 
-/** Pairs of metals as a square: measured above the diagonal, the standard value of the same pair below it. */
-export function PairMatrix({ matrix, colour, waiting = [], onChoose }: Props) {
-  const { metals, names, cells } = matrix;
-  const small = metals.length > 5;
-  const find = (row: string, column: string) =>
-    cells.find((cell) => cell.plus === row && cell.minus === column);
+/** Things held against each other: what was read of each two, and across the diagonal what is expected. */
+export function SquareView({ chart, square, colour, waiting = [], onChoose }: Props) {
+  const { heads, names, cells } = square;
+  const small = heads.length > 5;
   return (
     <Box component="figure" sx={{ m: 0, overflowX: 'auto' }}>
       <table style={{ borderCollapse: 'collapse', width: '100%', tableLayout: 'fixed' }}>
         <thead>
           <tr>
-            <td style={{ fontSize: 12, color: ink.inkSoft, width: 48 }}>red ↓ black →</td>
-            {metals.map((metal, at) => (
-              <th key={metal} scope="col" title={names[at]} style={{ padding: 4 }}>
-                {metal}
+            <td style={{ fontSize: 12, color: ink.inkSoft, width: 48 }}>{square.corner}</td>
+            {heads.map((head, at) => (
+              <th key={head} scope="col" title={names[at]} style={{ padding: 4 }}>
+                {head}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {metals.map((row, at) => (
-            <tr key={row}>
-              <th scope="row" title={names[at]} style={{ textAlign: 'left' }}>
-                {row}
+          {heads.map((head, row) => (
+            <tr key={head}>
+              <th scope="row" title={names[row]} style={{ textAlign: 'left' }}>
+                {head}
               </th>
-              {metals.map((column) => {
-                const above = find(row, column);
-                const below = find(column, row);
-                if (above) {
-                  const unsent = waiting.find((one) => one.trial === above.trial)?.text ?? '';
-                  return <Measured key={column} cell={above} {...{ colour, unsent, small, onChoose }} />;
-                }
-                if (below) return <Expected key={column} cell={below} />;
-                return <td key={column} style={{ ...frame, background: ink.ground }} />;
+              {heads.map((other, column) => {
+                const cell = cells.find((one) => one.row === row && one.column === column);
+                if (!cell) return <td key={other} style={{ ...frame, background: ink.ground }} />;
+                if (cell.expected) return <Expected key={other} cell={cell} />;
+                const unsent = waiting.find((one) => one.trial === cell.trial)?.text ?? '';
+                return <Measured key={other} {...{ cell, colour, unsent, small, onChoose }} />;
               })}
             </tr>
           ))}
         </tbody>
       </table>
       <Box component="figcaption" sx={{ fontSize: 13.5, color: ink.inkSoft, mt: 0.5 }}>
-        Above: {matrix.label.toLowerCase()}, {matrix.unit}, and the metal that is the cathode (+). Below: the
-        standard value, and how far off.
+        {chart.sentence}
       </Box>
     </Box>
   );
@@ -77,13 +72,12 @@ function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
       </Box>
       <Box sx={{ fontSize: 12.5, color: wrong ? state.colour : ink.inkSoft }}>
         {wrong && <state.Icon sx={{ fontSize: 14, verticalAlign: -2 }} />}
-        {wrong ? ` ${state.word}` : `${cell.cathode} +`}
+        {wrong ? ` ${state.word}` : cell.note}
       </Box>
     </>
   ) : (
     <i style={{ color: ink.inkSoft }}>{unsent || '–'}</i>
   );
-  const name = `Red at ${cell.plus}, black at ${cell.minus}${cell.shown ? `: ${cell.shown.text}` : ''}`;
   return (
     <td
       style={{
@@ -97,7 +91,7 @@ function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
         <Box
           component="button"
           type="button"
-          aria-label={name}
+          aria-label={cell.name}
           onClick={() => onChoose(cell.trial)}
           sx={{
             all: 'unset',
@@ -124,8 +118,8 @@ function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
 function Expected({ cell }: { cell: Cell }) {
   return (
     <td style={{ ...frame, background: ink.ground, color: ink.inkSoft }}>
-      <Box sx={{ fontFamily: FIGURES, fontSize: 14 }}>{cell.standard}</Box>
-      <Box sx={{ fontSize: 12.5, minHeight: 18 }}>{cell.off}</Box>
+      <Box sx={{ fontFamily: FIGURES, fontSize: 14 }}>{cell.shown?.text}</Box>
+      <Box sx={{ fontSize: 12.5, minHeight: 18 }}>{cell.note}</Box>
     </td>
   );
 }
