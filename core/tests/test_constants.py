@@ -13,10 +13,8 @@ from chromata_core.chemistry.constants import (
     FARADAY,
     GAS_CONSTANT,
     ZERO_CELSIUS,
-    molar_volume,
 )
-from chromata_core.chemistry.standard_potentials import SERIES, half_cell
-from chromata_core.errors import ChromataError
+from chromata_core.chemistry.standard_potentials import SERIES
 
 
 class Constants(TestCase):
@@ -26,15 +24,6 @@ class Constants(TestCase):
             (ATMOSPHERE, codata.atm), (BAR, codata.bar), (ZERO_CELSIUS, codata.zero_Celsius),
         ):  # fmt: skip
             self.assertTrue(isclose(ours, peer, rel_tol=1e-12))
-
-    def test_molar_volume_by_both_conventions(self) -> None:
-        """CODATA: 22.413 969 54… L/mol at 101.325 kPa, 22.710 954 64… at 100 kPa, 0 °C."""
-        self.assertAlmostEqual(
-            molar_volume() * 1000, codata.value("molar volume of ideal gas (273.15 K, 101.325 kPa)") * 1000
-        )
-        self.assertAlmostEqual(
-            molar_volume(BAR) * 1000, codata.value("molar volume of ideal gas (273.15 K, 100 kPa)") * 1000
-        )
 
 
 def free_energies() -> dict[str, float]:
@@ -57,13 +46,9 @@ class Potentials(TestCase):
             ("Al3+/Al", "Al+3", 0.02), ("Fe2+/Fe", "Fe+2", 0.04),
         ):  # fmt: skip
             with self.subTest(key):
-                cell = half_cell(key)
+                cell = SERIES[key]
                 derived = energies[ion] * 1000 / (cell.electrons * FARADAY)
                 self.assertAlmostEqual(cell.potential, derived, delta=tolerance)
 
     def test_where_tables_disagree_it_says_so(self) -> None:
         self.assertTrue(SERIES["Fe2+/Fe"].note and SERIES["Cr2O7/Cr3+"].note)
-
-    def test_an_unknown_couple_lists_the_near_ones(self) -> None:
-        with self.assertRaisesRegex(ChromataError, "Zn2"):
-            half_cell("Zn/Zn2+")

@@ -8,8 +8,7 @@ from importlib.resources import files
 from pathlib import Path
 from unittest import TestCase
 
-from chromata_core.statistics.comparing import one_way, pooled_s
-from chromata_core.statistics.replicates import TooFewError, replicates
+from chromata_core.statistics.replicates import replicates
 
 SCIPY = Path(str(files("scipy"))) / "stats/tests/data"
 
@@ -35,25 +34,6 @@ class Univariate(TestCase):
                 self.assertAlmostEqual(found.mean / mean, 1, places=14)
                 # NumAcc3 and 4: the data themselves are rounded in double precision, 5.6e-9 of s at most
                 self.assertAlmostEqual(found.s / s, 1, places=9 if name in ("NumAcc1", "NumAcc2") else 8)
-
-
-class OneWay(TestCase):
-    def test_atmwtag(self) -> None:
-        """Certified F 1.59467335677930E+01, residual s 1.51048314446410E-05; 24 values in each of 2 groups."""
-        lines = (SCIPY / "nist_anova/AtmWtAg.dat").read_text().splitlines()[60:]
-        rows = [line.split() for line in lines if len(line.split()) == 2]
-        groups = [[float(value) for name, value in rows if name == group] for group in ("1", "2")]
-        self.assertEqual([len(group) for group in groups], [24, 24])
-        outcome = one_way(groups)
-        # F loses digits to the leading ones that all weights share: seven of fifteen are left in double precision
-        self.assertAlmostEqual(outcome.statistic / 1.59467335677930e01, 1, places=8)
-        self.assertEqual(outcome.dof, (1.0, 46.0))
-        self.assertAlmostEqual(pooled_s(groups)[0] / 1.51048314446410e-05, 1, places=9)
-
-    def test_one_group_or_no_scatter_is_a_sentence(self) -> None:
-        for groups in ([[1.0, 1.1]], [[1.0, 1.0], [2.0, 2.0]]):
-            with self.assertRaisesRegex(TooFewError, "two groups or more"):
-                one_way(groups)
 
 
 # A. A. Michelson, 1879: speed of light in air less 299 000 km/s, 100 measurements (NIST StRD "Michelso" in 1000 km/s).

@@ -17,10 +17,3 @@ ATMOSPHERE = 101325.0
 
 BAR = 100000.0
 """1 bar in Pa, exact."""
-
-
-def molar_volume(pressure: float = ATMOSPHERE, temperature: float = ZERO_CELSIUS) -> float:
-    """Molar volume of an ideal gas in m³/mol. Standard conditions are 0 °C and 1 atm unless stated: 22.414 L/mol;
-    with 1 bar 22.711 L/mol.
-    """
-    return GAS_CONSTANT * temperature / pressure

@@ -42,13 +42,6 @@ SERIES: dict[str, HalfCell] = {
 }
 
 
-def half_cell(key: str) -> HalfCell:
-    """The half-cell called ``key``; an error with near names if there is none."""
-    if key not in SERIES:
-        raise ChromataError(unknown("half-cell", key, list(SERIES)), code="half-cell")
-    return SERIES[key]
-
-
 METALS = {
     "Mg": "magnesium", "Al": "aluminium", "Zn": "zinc", "Fe": "iron", "Ni": "nickel", "Sn": "tin", "Pb": "lead",
     "Cu": "copper", "Ag": "silver",

@@ -131,7 +131,7 @@ def _welch(sets: list[list[float]]) -> dict[str, float] | None:
         found = welch(*sets)
     except TooFewError:
         return None
-    return {"t": found.statistic, "dof": found.dof[0], "p": found.p}
+    return {"t": found.statistic, "dof": found.dof, "p": found.p}
 
 
 def plan(options: argparse.Namespace) -> Said:

@@ -42,10 +42,6 @@ class Line:
         """The line's y at ``x``."""
         return self.intercept + self.slope * x
 
-    def u_at(self, x: float) -> float:
-        """Standard uncertainty of the line's own height at ``x``, without the scatter of a new reading there."""
-        return self.s * sqrt(self.share + (x - self.x_mean) ** 2 / self.sxx)
-
 
 def line(
     xs: Sequence[float], ys: Sequence[float], weights: Sequence[float] | None = None, through_origin: bool = False

@@ -32,4 +32,3 @@ export const HandIcon = icon(
   <path d="M7 12V6.5a1.5 1.5 0 0 1 3 0V11M10 11V4.5a1.5 1.5 0 0 1 3 0V11M13 11V5.5a1.5 1.5 0 0 1 3 0V13M16 10a1.5 1.5 0 0 1 3 0v5c0 3.5-2.5 6-6 6-3 0-4.6-1.4-6-4l-2.3-4.3a1.4 1.4 0 0 1 2.3-1.5L8 13.5" />,
 );
 export const EraseIcon = icon('EraseIcon', <path d="M8.5 5H20v14H8.5L3 12zM11.5 9.5l5 5M16.5 9.5l-5 5" />);
-export const NoteIcon = icon('NoteIcon', <path d="M5 19.5l1-4L16.5 5 20 8.5 9.5 19z" />);

@@ -1,5 +1,6 @@
 import type { Shapes } from '../api/client';
 import { asText, FIGURES, ink } from '../identity/tokens';
+import { Marks } from './Marks';
 import { scaleWindow } from './scale';
 
 const HEIGHT = 400;
@@ -52,52 +53,42 @@ export function Stem({ tool, value, text, colour }: Props) {
         strokeWidth={2}
       />
       {inside && <path d={`${top} V${HEIGHT + 20} H${left} Z`} fill={wide ? ink.liquid : ink.inkSoft} />}
-      {window.marks.map((mark) => (
-        <g key={mark.y}>
-          <line
-            x1={92}
-            x2={92 + { major: 34, middle: 25, minor: 16 }[mark.rank]}
-            y1={mark.y + 12}
-            y2={mark.y + 12}
-            stroke={ink.ink}
-            strokeWidth={mark.rank === 'major' ? 2 : 1.2}
-          />
-          {mark.label && (
-            <text
-              x={132}
-              y={mark.y + 17}
-              fill={ink.ink}
-              style={{ fontFamily: FIGURES, fontSize: mark.rank === 'major' ? 17 : 13 }}
-            >
-              {mark.label}
-            </text>
-          )}
-        </g>
-      ))}
-      {inside && (
-        <g>
-          <line
-            x1={left - 8}
-            x2={186}
-            y1={y}
-            y2={y}
-            stroke={colour}
-            strokeWidth={1.6}
-            strokeDasharray="4 3"
-          />
-          <text
-            x={190}
-            y={y + 1}
-            fill={asText(colour)}
-            style={{ fontFamily: FIGURES, fontSize: 15, fontWeight: 700 }}
-          >
-            {text}
-          </text>
-          <text x={190} y={y + 16} fill={ink.inkSoft} style={{ fontSize: 12 }}>
-            {tool.unit}
-          </text>
-        </g>
-      )}
+      <Marks
+        marks={window.marks}
+        from={92}
+        lengths={{ major: 34, middle: 25, minor: 16 }}
+        numbersAt={132}
+        anchor="start"
+        sizes={[17, 13]}
+      />
+      {inside && <ReadHere from={left - 8} {...{ y, text, colour }} unit={tool.unit} />}
     </svg>
+  );
+}
+
+interface ReadProps {
+  from: number;
+  y: number;
+  text: string;
+  unit: string;
+  colour: string;
+}
+
+function ReadHere({ from, y, text, unit, colour }: ReadProps) {
+  return (
+    <g>
+      <line x1={from} x2={186} y1={y} y2={y} stroke={colour} strokeWidth={1.6} strokeDasharray="4 3" />
+      <text
+        x={190}
+        y={y + 1}
+        fill={asText(colour)}
+        style={{ fontFamily: FIGURES, fontSize: 15, fontWeight: 700 }}
+      >
+        {text}
+      </text>
+      <text x={190} y={y + 16} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+        {unit}
+      </text>
+    </g>
   );
 }

@@ -1,5 +1,6 @@
 import type { Shapes } from '../api/client';
 import { asText, FIGURES, ink } from '../identity/tokens';
+import { Marks } from './Marks';
 import { meniscusPath, scaleWindow } from './scale';
 
 // On a phone there is room for the scale and the mark, and for nothing beside it.
@@ -35,7 +36,6 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
   });
   const y = window.at(shown) + 12;
   const sag = 9;
-  const stuck = tool.numbers_run === 'down' ? 'numbers run down' : 'numbers run up';
   return (
     <svg
       viewBox={`${from} 0 ${width} ${height + 28}`}
@@ -62,45 +62,16 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
           <path d={meniscusPath(LEFT, RIGHT, y, sag)} fill="none" stroke={ink.deep} strokeWidth={2.6} />
         </g>
       )}
-      {inside && tool.kind === 'gas tube' && !narrow && (
-        <g fill={ink.inkSoft} style={{ fontSize: 13 }}>
-          <text x={RIGHT - 8} y={y - 26} textAnchor="end">
-            gas
-          </text>
-          <text x={RIGHT - 8} y={y + 30} textAnchor="end">
-            water
-          </text>
-          <text x={RIGHT + 13} y={18} style={{ fontSize: 12 }}>
-            closed
-            <tspan x={RIGHT + 13} dy={14}>
-              end up
-            </tspan>
-          </text>
-        </g>
-      )}
-      {window.marks.map((mark) => (
-        <g key={mark.y}>
-          <line
-            x1={LEFT + 2}
-            x2={LEFT + { major: 60, middle: 40, minor: 27 }[mark.rank]}
-            y1={mark.y + 12}
-            y2={mark.y + 12}
-            stroke={ink.ink}
-            strokeWidth={mark.rank === 'major' ? 2 : 1.3}
-          />
-          {mark.label && (
-            <text
-              x={LEFT - 9}
-              y={mark.y + 17.5}
-              textAnchor="end"
-              fill={mark.rank === 'major' ? ink.ink : ink.inkSoft}
-              style={{ fontFamily: FIGURES, fontSize: mark.rank === 'major' ? 19 : 14 }}
-            >
-              {mark.label}
-            </text>
-          )}
-        </g>
-      ))}
+      {inside && tool.kind === 'gas tube' && !narrow && <GasOverWater y={y} />}
+      <Marks
+        marks={window.marks}
+        from={LEFT + 2}
+        lengths={{ major: 58, middle: 38, minor: 25 }}
+        numbersAt={LEFT - 9}
+        anchor="end"
+        sizes={[19, 14]}
+        pale
+      />
       {inside && (
         <g>
           <line
@@ -115,19 +86,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
           {!narrow && <Words x={RIGHT + 13} y={y} text={text} colour={colour} />}
         </g>
       )}
-      {!narrow && (
-        <text
-          x={RIGHT + 13}
-          y={tool.numbers_run === 'down' ? height + 8 : 24}
-          fill={ink.inkSoft}
-          style={{ fontSize: 12 }}
-        >
-          {stuck.slice(0, 12)}
-          <tspan x={RIGHT + 13} dy={14}>
-            {stuck.slice(12)}
-          </tspan>
-        </text>
-      )}
+      {!narrow && <NumbersRun down={tool.numbers_run === 'down'} height={height} />}
     </svg>
   );
 }
@@ -147,5 +106,35 @@ function Words({ x, y, text, colour }: { x: number; y: number; text: string; col
         read here
       </text>
     </>
+  );
+}
+
+function GasOverWater({ y }: { y: number }) {
+  return (
+    <g fill={ink.inkSoft} style={{ fontSize: 13 }}>
+      <text x={RIGHT - 8} y={y - 26} textAnchor="end">
+        gas
+      </text>
+      <text x={RIGHT - 8} y={y + 30} textAnchor="end">
+        water
+      </text>
+      <text x={RIGHT + 13} y={18} style={{ fontSize: 12 }}>
+        closed
+        <tspan x={RIGHT + 13} dy={14}>
+          end up
+        </tspan>
+      </text>
+    </g>
+  );
+}
+
+function NumbersRun({ down, height }: { down: boolean; height: number }) {
+  return (
+    <text x={RIGHT + 13} y={down ? height + 8 : 24} fill={ink.inkSoft} style={{ fontSize: 12 }}>
+      numbers run
+      <tspan x={RIGHT + 13} dy={14}>
+        {down ? 'down' : 'up'}
+      </tspan>
+    </text>
   );
 }

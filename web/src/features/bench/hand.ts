@@ -68,7 +68,7 @@ export const partOf = (bench: Bench, key: string) => bench.parts.find((part) => 
 export const toolOf = (bench: Bench, key: string) =>
   bench.instruments.find((tool) => tool.slug === partOf(bench, key)?.instrument);
 
-type Step = Shapes['StepOut'];
+export type Step = Shapes['StepOut'];
 
 /** The step that a task belongs to. */
 export const stepOf = (bench: Bench, task: Task) =>

@@ -62,7 +62,7 @@ function Editor({ page, vocabulary, instruments }: Props) {
     return found ? `${found.symbol}<mo>=</mo>${found.formula}` : '';
   };
   return (
-    <WorkshopContext value={{ draft, vocabulary, instruments, typeset }}>
+    <WorkshopContext value={{ draft, vocabulary, instruments, typeset, Fields: RecordFields }}>
       <Heading
         colour={accent(text(draft.family))}
         above="Own experiment"

@@ -4,6 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { ReactNode } from 'react';
 import type { Shapes } from '../../api/client';
 import { FIGURES } from '../../identity/tokens';
 import { text, texts, type Entry, type Named } from './draft';
@@ -29,64 +30,72 @@ const WIDE = new Set(['long', 'formula', 'record', 'word', 'pairs', 'when', 'row
 /** Whether a field takes the whole width of its record. */
 export const isWide = (field: Field) => field.many || WIDE.has(field.kind);
 
+type InputProps = Props & { value: unknown };
+
+/** Fields whose kind says how they are written; the others are written as texts. */
+const BY_KIND: Record<string, (props: InputProps) => ReactNode> = {
+  rows: ({ value, onChange }) => <RowsTable rows={value} onChange={onChange} />,
+  when: ({ value, onChange }) => <WhenInput value={value} onChange={onChange} />,
+  pairs: ({ field, value, onChange }) => <PairsInput {...{ field, value, onChange }} />,
+  record: (props) => (props.field.many ? <Records {...props} /> : <OneRecord {...props} />),
+  word: (props) => (props.field.many ? <Records {...props} /> : <WordInput {...props} />),
+  yes: ({ field, value, onChange }) => (
+    <FormControlLabel
+      label={field.label}
+      control={
+        <Checkbox checked={value === true} onChange={({ target }) => onChange(target.checked || undefined)} />
+      }
+    />
+  ),
+};
+
 /** One field of a record, as its kind asks. An emptied field that need not be there is left out of the declaration. */
-export function FieldInput({ entry, field, onChange, bare = false }: Props) {
-  const workshop = useWorkshop();
+export function FieldInput(props: Props) {
+  const { entry, field, onChange } = props;
+  const choices = offered(useWorkshop(), entry, field);
   const value = entry[field.name];
   const put = (next: string) => onChange(next === '' && !field.required ? undefined : next);
-  const choices = offered(workshop, entry, field);
-  if (field.kind === 'rows') return <RowsTable rows={value} onChange={onChange} />;
-  if (field.kind === 'when') return <WhenInput value={value} onChange={onChange} />;
-  if (field.kind === 'pairs') return <PairsInput field={field} value={value} onChange={onChange} />;
-  if (field.kind === 'record' || field.kind === 'word') {
-    if (field.many)
-      return (
-        <Box>
-          {!bare && <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.5 }}>{field.label}</Box>}
-          <RecordList field={field} value={value} onChange={onChange} />
-        </Box>
-      );
-    return field.kind === 'word' ? (
-      <WordInput field={field} value={value} onChange={onChange} />
-    ) : (
-      <OneRecord field={field} value={value} onChange={onChange} />
-    );
-  }
-  if (field.kind === 'yes')
-    return (
-      <FormControlLabel
-        label={field.label}
-        control={
-          <Checkbox
-            checked={value === true}
-            onChange={(event) => onChange(event.target.checked || undefined)}
-          />
-        }
-      />
-    );
-  if (field.many)
-    return choices ? (
-      <Several {...{ field, choices, onChange }} chosen={texts(value)} />
-    ) : (
-      <TextField
-        multiline
-        minRows={2}
-        label={`${field.label}, one in each line`}
-        value={texts(value).join('\n')}
-        onChange={({ target }) => onChange(target.value === '' ? [] : target.value.split('\n'))}
-      />
-    );
+  const Input = BY_KIND[field.kind];
+  if (Input) return Input({ ...props, value });
+  if (field.many && choices) return <Several {...{ field, choices, onChange }} chosen={texts(value)} />;
+  if (field.many) return <Lines {...{ field, value, onChange }} />;
   if (choices) return <OneOf {...{ field, choices, put }} chosen={text(value ?? field.default)} />;
-  if (field.kind === 'number')
-    return (
-      <TextField
-        label={field.label}
-        value={text(value)}
-        onChange={({ target }) => onChange(/^\d+$/.test(target.value) ? Number(target.value) : target.value)}
-        slotProps={{ htmlInput: { inputMode: 'numeric', style: { fontFamily: FIGURES } } }}
-      />
-    );
+  if (field.kind === 'number') return <Count {...{ field, value, onChange }} />;
   return <Written {...{ field, put }} written={text(value)} />;
+}
+
+type ValueProps = Pick<InputProps, 'field' | 'value' | 'onChange'>;
+
+function Records({ field, value, onChange, bare }: InputProps) {
+  return (
+    <Box>
+      {!bare && <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.5 }}>{field.label}</Box>}
+      <RecordList field={field} value={value} onChange={onChange} />
+    </Box>
+  );
+}
+
+function Lines({ field, value, onChange }: ValueProps) {
+  return (
+    <TextField
+      multiline
+      minRows={2}
+      label={`${field.label}, one in each line`}
+      value={texts(value).join('\n')}
+      onChange={({ target }) => onChange(target.value === '' ? [] : target.value.split('\n'))}
+    />
+  );
+}
+
+function Count({ field, value, onChange }: ValueProps) {
+  return (
+    <TextField
+      label={field.label}
+      value={text(value)}
+      onChange={({ target }) => onChange(/^\d+$/.test(target.value) ? Number(target.value) : target.value)}
+      slotProps={{ htmlInput: { inputMode: 'numeric', style: { fontFamily: FIGURES } } }}
+    />
+  );
 }
 
 const EXACT = new Set(['formula', 'key', 'unit', 'symbol', 'default', 'low', 'high', 'limit']);

@@ -2,8 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { FIGURES, ink } from '../../identity/tokens';
 import { nameOf, text, type Entry } from './draft';
-import { type Record_ } from './fields';
-import { RecordFields } from './RecordFields';
+import { useWorkshop, type Record_ } from './fields';
 
 interface Props {
   record: Record_ | undefined;
@@ -18,6 +17,7 @@ interface Props {
 
 /** A record as a line that opens to its fields. */
 export function RecordCard({ record, entry, open, onOpen, onChange, onUp, onDown, onRemove }: Props) {
+  const { Fields } = useWorkshop();
   const name = nameOf(entry) || record?.label || text(entry.kind);
   return (
     <Box sx={{ borderBottom: `1px solid ${ink.ruleSoft}`, py: 0.25 }}>
@@ -65,7 +65,7 @@ export function RecordCard({ record, entry, open, onOpen, onChange, onUp, onDown
       {open && record && (
         <Box sx={{ pl: 3, pr: 0.5, pb: 2 }}>
           <Box sx={{ color: ink.inkSoft, fontSize: 13.5, maxWidth: 640 }}>{record.help}</Box>
-          <RecordFields record={record} entry={entry} onChange={onChange} />
+          <Fields record={record} entry={entry} onChange={onChange} />
           <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
             <Button disabled={!onUp} onClick={onUp}>
               Move up

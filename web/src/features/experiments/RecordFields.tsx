@@ -4,20 +4,12 @@ import type { Shapes } from '../../api/client';
 import { Folded } from '../../identity/Folded';
 import { Mathml } from '../../identity/Mathml';
 import { ink } from '../../identity/tokens';
-import { pairs, text, type Entry } from './draft';
+import { pairs, text } from './draft';
 import { FieldInput, isWide } from './FieldInput';
-import { useWorkshop, type Record_ } from './fields';
-
-interface Props {
-  record: Record_;
-  entry: Entry;
-  onChange: (entry: Entry) => void;
-  /** Only these fields, in this order. */
-  only?: string[];
-}
+import { useWorkshop, type FieldsProps } from './fields';
 
 /** The fields of a record: what it must have, and below what it may have. */
-export function RecordFields({ record, entry, onChange, only }: Props) {
+export function RecordFields({ record, entry, onChange, only }: FieldsProps) {
   const { typeset } = useWorkshop();
   // Settled when the record is opened: a field must not move while somebody writes in it.
   const [atOnce] = useState(() =>

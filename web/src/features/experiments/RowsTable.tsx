@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { FIGURES, ink } from '../../identity/tokens';
-import { entries, nameOf, rowsToType, text, type Row } from './draft';
+import { entries, nameOf, rowsToType, text, type Entry, type Row } from './draft';
 import { useWorkshop } from './fields';
 
 interface Props {
@@ -44,47 +44,15 @@ export function RowsTable({ rows, onChange }: Props) {
           </tr>
         </thead>
         <tbody>
-          {all.map(([key, trial, index, typed], at) => {
-            const part = parts.get(key);
-            const name = part ? nameOf(part) : key;
-            return (
-              <tr key={at}>
-                <td>
-                  {name}
-                  {index !== null && <span style={{ color: ink.inkSoft }}> no. {index}</span>}
-                </td>
-                <td style={{ fontFamily: FIGURES }}>{trial ?? ''}</td>
-                <td>
-                  <input
-                    aria-label={[name, trial && `trial ${trial}`, index && `no. ${index}`]
-                      .filter(Boolean)
-                      .join(', ')}
-                    value={typed}
-                    onChange={({ target }) => put(at, target.value)}
-                    style={{
-                      font: `16px ${FIGURES}`,
-                      width: 130,
-                      minHeight: 36,
-                      padding: '2px 8px',
-                      color: ink.ink,
-                      background: ink.sheet,
-                      border: `1.5px solid ${ink.rule}`,
-                      borderRadius: 8,
-                    }}
-                  />
-                  <span style={{ color: ink.inkSoft, marginLeft: 6 }}>{text(part?.unit)}</span>
-                </td>
-                <td>
-                  <Button
-                    aria-label={`Remove ${name}`}
-                    onClick={() => onChange(all.filter((_, place) => place !== at))}
-                  >
-                    Remove
-                  </Button>
-                </td>
-              </tr>
-            );
-          })}
+          {all.map((row, at) => (
+            <OneRow
+              key={at}
+              row={row}
+              part={parts.get(row[0])}
+              onType={(typed) => put(at, typed)}
+              onRemove={() => onChange(all.filter((_, place) => place !== at))}
+            />
+          ))}
         </tbody>
       </Box>
       <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
@@ -92,6 +60,49 @@ export function RowsTable({ rows, onChange }: Props) {
         <Button onClick={() => onChange([])}>Clear</Button>
       </Box>
     </Box>
+  );
+}
+
+interface RowProps {
+  row: Row;
+  part: Entry | undefined;
+  onType: (typed: string) => void;
+  onRemove: () => void;
+}
+
+function OneRow({ row: [key, trial, index, typed], part, onType, onRemove }: RowProps) {
+  const name = part ? nameOf(part) : key;
+  return (
+    <tr>
+      <td>
+        {name}
+        {index !== null && <span style={{ color: ink.inkSoft }}> no. {index}</span>}
+      </td>
+      <td style={{ fontFamily: FIGURES }}>{trial ?? ''}</td>
+      <td>
+        <input
+          aria-label={[name, trial && `trial ${trial}`, index && `no. ${index}`].filter(Boolean).join(', ')}
+          value={typed}
+          onChange={({ target }) => onType(target.value)}
+          style={{
+            font: `16px ${FIGURES}`,
+            width: 130,
+            minHeight: 36,
+            padding: '2px 8px',
+            color: ink.ink,
+            background: ink.sheet,
+            border: `1.5px solid ${ink.rule}`,
+            borderRadius: 8,
+          }}
+        />
+        <span style={{ color: ink.inkSoft, marginLeft: 6 }}>{text(part?.unit)}</span>
+      </td>
+      <td>
+        <Button aria-label={`Remove ${name}`} onClick={onRemove}>
+          Remove
+        </Button>
+      </td>
+    </tr>
   );
 }
 

@@ -9,7 +9,7 @@ import { Sheet } from '../../identity/Sheet';
 import { TrialResults } from '../../identity/TrialResults';
 import { VerdictLine } from '../../identity/Verdict';
 import { accent, ink } from '../../identity/tokens';
-import { entries, nameOf, pairs, text, type Row } from './draft';
+import { entries, nameOf, pairs, text, type Entry, type Row } from './draft';
 import { RowsTable, rowsIn } from './RowsTable';
 import { useTrialRun, type useDraft } from './useDraft';
 
@@ -18,83 +18,66 @@ interface Props {
   work: ReturnType<typeof useDraft>;
 }
 
-/** The draft worked before anybody depends on it: on readings that a simulated bench wrote, or on your own. */
-export function TrialRun({ page, work }: Props) {
-  const { draft } = work;
+/** A run of the draft: on readings that a simulated bench wrote, or on those that were typed. */
+function useRun({ page, work }: Props) {
   const [rows, setRows] = useState<Row[]>([]);
-  const [fault, setFault] = useState('');
   const [seed, setSeed] = useState(1);
   const run = useTrialRun(page.card.slug);
-  const hasExample = rowsIn(Object.fromEntries(pairs(draft.example)).readings).length > 0;
   const go = (body: Shapes['TrialRunRequest']) =>
     void work
       .flush()
       .then(() => run.mutateAsync(body))
       .then((found) => setRows(found.readings.map((one) => [one.key, one.trial, one.index, one.text])))
-      .catch(() => undefined); // told below
-  const typed = () =>
-    go({
-      fault: '',
-      readings: rows
-        .filter(([, , , said]) => said.trim() !== '')
-        .map(([key, trial, index, said]) => ({ key, trial, index, text: said })),
-    });
+      .catch(() => undefined); // told by ``problem``
+  return {
+    rows,
+    setRows,
+    outcome: run.error ? undefined : run.data,
+    problem: run.error ?? work.error,
+    busy: run.isPending,
+    simulate: (fault: string) => {
+      go({ seed, fault });
+      setSeed(seed + 1);
+    },
+    workTyped: () =>
+      go({
+        fault: '',
+        readings: rows
+          .filter(([, , , said]) => said.trim() !== '')
+          .map(([key, trial, index, said]) => ({ key, trial, index, text: said })),
+      }),
+  };
+}
+
+/** The draft worked before anybody depends on it. */
+export function TrialRun({ page, work }: Props) {
+  const { draft } = work;
+  const run = useRun({ page, work });
+  const example = Object.fromEntries(pairs(draft.example));
   return (
     <Box sx={{ display: 'grid', gap: 2.5 }}>
-      <Sheet title="Trial run" note="Nothing here reaches a class.">
-        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', pt: 1 }}>
-          <Button
-            variant="contained"
-            disabled={!hasExample || run.isPending}
-            onClick={() => {
-              go({ seed, fault });
-              setSeed(seed + 1);
-            }}
-          >
-            Simulate a bench
-          </Button>
-          <TextField
-            select
-            label="With a fault"
-            value={fault}
-            onChange={({ target }) => setFault(target.value)}
-            sx={{ width: 240 }}
-          >
-            <MenuItem value="">None</MenuItem>
-            {entries(draft.faults).map((one) => (
-              <MenuItem key={text(one.key)} value={text(one.key)}>
-                {nameOf(one)}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
-        <Box sx={{ color: ink.inkSoft, fontSize: 14, mt: 1 }}>
-          {hasExample
-            ? 'Simulated instruments read the worked example anew, each with its own error. Or type your own readings below.'
-            : 'There is no worked example to simulate from yet. Type a run below; it can become the example.'}
-        </Box>
-      </Sheet>
-      {(run.error ?? work.error) && (
+      <Simulate
+        faults={entries(draft.faults)}
+        hasExample={rowsIn(example.readings).length > 0}
+        busy={run.busy}
+        onRun={run.simulate}
+      />
+      {run.problem && (
         <VerdictLine level="stop" lead="Not run.">
-          {sentence(run.error ?? work.error)}
+          {sentence(run.problem)}
         </VerdictLine>
       )}
-      {run.data && !run.error && <Outcome run={run.data} colour={accent(text(draft.family))} />}
+      {run.outcome && <Outcome run={run.outcome} colour={accent(text(draft.family))} />}
       <Sheet title="Readings">
-        <RowsTable rows={rows} onChange={setRows} />
-        {rows.length > 0 && (
+        <RowsTable rows={run.rows} onChange={run.setRows} />
+        {run.rows.length > 0 && (
           <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap' }}>
-            <Button variant="contained" disabled={run.isPending} onClick={typed}>
+            <Button variant="contained" disabled={run.busy} onClick={run.workTyped}>
               Work these readings
             </Button>
             <Button
               variant="outlined"
-              onClick={() =>
-                work.change({
-                  ...draft,
-                  example: { ...Object.fromEntries(pairs(draft.example)), readings: rows },
-                })
-              }
+              onClick={() => work.change({ ...draft, example: { ...example, readings: run.rows } })}
             >
               Keep them as the worked example
             </Button>
@@ -102,6 +85,45 @@ export function TrialRun({ page, work }: Props) {
         )}
       </Sheet>
     </Box>
+  );
+}
+
+interface SimulateProps {
+  faults: Entry[];
+  hasExample: boolean;
+  busy: boolean;
+  onRun: (fault: string) => void;
+}
+
+function Simulate({ faults, hasExample, busy, onRun }: SimulateProps) {
+  const [fault, setFault] = useState('');
+  return (
+    <Sheet title="Trial run" note="Nothing here reaches a class.">
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', pt: 1 }}>
+        <Button variant="contained" disabled={!hasExample || busy} onClick={() => onRun(fault)}>
+          Simulate a bench
+        </Button>
+        <TextField
+          select
+          label="With a fault"
+          value={fault}
+          onChange={({ target }) => setFault(target.value)}
+          sx={{ width: 240 }}
+        >
+          <MenuItem value="">None</MenuItem>
+          {faults.map((one) => (
+            <MenuItem key={text(one.key)} value={text(one.key)}>
+              {nameOf(one)}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      <Box sx={{ color: ink.inkSoft, fontSize: 14, mt: 1 }}>
+        {hasExample
+          ? 'Simulated instruments read the worked example anew, each with its own error. Or type your own readings below.'
+          : 'There is no worked example to simulate from yet. Type a run below; it can become the example.'}
+      </Box>
+    </Sheet>
   );
 }
 

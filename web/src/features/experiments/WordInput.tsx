@@ -6,7 +6,6 @@ import type { Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
 import { text, type Entry } from './draft';
 import { recordOf, useWorkshop } from './fields';
-import { RecordFields } from './RecordFields';
 
 interface Props {
   field: Shapes['FieldOut'];
@@ -39,7 +38,7 @@ export function WordInput({ field, value, onChange }: Props) {
           </MenuItem>
         ))}
       </TextField>
-      {record && <RecordFields key={record.name} record={record} entry={entry} onChange={onChange} />}
+      {record && <workshop.Fields key={record.name} record={record} entry={entry} onChange={onChange} />}
     </Box>
   );
 }
@@ -61,7 +60,7 @@ export function OneRecord({ field, value, onChange }: Props) {
         <strong>{field.label}</strong>
         {!field.required && <Button onClick={() => onChange(undefined)}>Remove</Button>}
       </Box>
-      <RecordFields record={record} entry={value} onChange={onChange} />
+      <workshop.Fields record={record} entry={value} onChange={onChange} />
     </Box>
   );
 }

@@ -32,6 +32,7 @@ const WORKSHOP: Workshop = {
   vocabulary: [],
   instruments: [tool('balance-0.01', 'balance'), tool('own-3', 'balance'), tool('ruler', 'ruler')],
   typeset: () => '',
+  Fields: () => null,
 };
 const keys = (entry: Record<string, unknown>, one: Field) =>
   offered(WORKSHOP, entry, one)?.map(({ key }) => key);

@@ -1,10 +1,19 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, type ComponentType } from 'react';
 import type { Shapes } from '../../api/client';
 import { answerKey, ownKey } from '../../api/places';
 import { entries, nameOf, partsOf, text, type Entry, type Named } from './draft';
 
 type Field = Shapes['FieldOut'];
 export type Record_ = Shapes['RecordOut'];
+
+/** The fields of a record: what it must have, and below what it may have. */
+export interface FieldsProps {
+  record: Record_;
+  entry: Entry;
+  onChange: (entry: Entry) => void;
+  /** Only these fields, in this order. */
+  only?: string[];
+}
 
 /** What every field of the editor looks things up in. */
 export interface Workshop {
@@ -13,6 +22,8 @@ export interface Workshop {
   instruments: Shapes['Instrument'][];
   /** The typeset formula of a quantity, once the draft holds. */
   typeset: (key: string) => string;
+  /** How a record's fields are drawn: a field may hold a record, whose fields are drawn the same way. */
+  Fields: ComponentType<FieldsProps>;
 }
 
 export const WorkshopContext = createContext<Workshop>({
@@ -20,6 +31,7 @@ export const WorkshopContext = createContext<Workshop>({
   vocabulary: [],
   instruments: [],
   typeset: () => '',
+  Fields: () => null,
 });
 export const useWorkshop = () => useContext(WorkshopContext);
 

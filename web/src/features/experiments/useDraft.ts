@@ -30,7 +30,7 @@ export const useExperiment = (slug: string) =>
   });
 
 /** What has just been saved, tried or made ready, everywhere it shows. */
-export function useKeepPage(slug: string) {
+function useKeepPage(slug: string) {
   const queries = useQueryClient();
   return async (page: Page) => {
     queries.setQueryData(key(slug), page);

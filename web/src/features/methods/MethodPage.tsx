@@ -24,7 +24,6 @@ export function MethodPage() {
 function Method({ page }: { page: Shapes['MethodPage'] }) {
   const colour = accent(page.card.family);
   const me = useMe();
-  const [first] = page.example_results;
   return (
     <Page>
       <Heading
@@ -50,42 +49,8 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
       />
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
-          <Sheet title="The computation">
-            {page.quantities.map((quantity) => (
-              <Box
-                key={quantity.key}
-                sx={{
-                  py: 1,
-                  borderBottom: `1px solid ${ink.ruleSoft}`,
-                  display: 'flex',
-                  justifyContent: 'space-between',
-                  gap: 2,
-                  alignItems: 'center',
-                  flexWrap: 'wrap',
-                }}
-              >
-                <Box sx={{ fontSize: 18 }} role="math" aria-label={quantity.plain}>
-                  <Mathml of={`${quantity.symbol}<mo>=</mo>${quantity.formula}`} />
-                </Box>
-                <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-                  {quantity.label}
-                  {quantity.unit && <span style={{ fontFamily: FIGURES }}> {quantity.unit}</span>}
-                </Box>
-              </Box>
-            ))}
-          </Sheet>
-          <Sheet title="A worked example" note={page.example_source}>
-            <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-              {page.example_known.map((one) => one.text).join(' · ')}
-            </Box>
-            <WorkedLines lines={page.example_lines} />
-            {first && (
-              <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
-                <ResultCard result={first} colour={colour} />
-                <BudgetBars lines={first.budget} colour={colour} />
-              </Box>
-            )}
-          </Sheet>
+          <Computation quantities={page.quantities} />
+          <WorkedExample page={page} colour={colour} />
           <Effects
             title="Slips of arithmetic"
             lead="You get this if …"
@@ -94,30 +59,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
           />
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
-          <Sheet title="Cautions">
-            <Box component="ul" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.75 } }}>
-              {page.hazards.map((hazard) => (
-                <li key={hazard}>{hazard}</li>
-              ))}
-            </Box>
-            <Box sx={{ mt: 1, fontWeight: 700 }}>Waste</Box>
-            {page.waste}
-          </Sheet>
-          <Sheet title="What is read" note={page.trials}>
-            <Pairs
-              rows={page.parts.map((part) => [part.label + (part.unit ? `, ${part.unit}` : ''), part.often])}
-            />
-          </Sheet>
-          <Sheet title="Schools to choose from">
-            <Pairs rows={page.options.map((option) => [option.label, said(option)])} />
-          </Sheet>
-          <Sheet title="The steps">
-            <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
-              {page.steps.map((step) => (
-                <li key={step}>{step}</li>
-              ))}
-            </Box>
-          </Sheet>
+          <HowItIsDone page={page} />
           <Effects
             title="Faults at the bench"
             lead="Effect on the worked example, computed"
@@ -127,6 +69,85 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         </Box>
       </Columns>
     </Page>
+  );
+}
+
+function Computation({ quantities }: Pick<Shapes['MethodPage'], 'quantities'>) {
+  return (
+    <Sheet title="The computation">
+      {quantities.map((quantity) => (
+        <Box
+          key={quantity.key}
+          sx={{
+            py: 1,
+            borderBottom: `1px solid ${ink.ruleSoft}`,
+            display: 'flex',
+            justifyContent: 'space-between',
+            gap: 2,
+            alignItems: 'center',
+            flexWrap: 'wrap',
+          }}
+        >
+          <Box sx={{ fontSize: 18 }} role="math" aria-label={quantity.plain}>
+            <Mathml of={`${quantity.symbol}<mo>=</mo>${quantity.formula}`} />
+          </Box>
+          <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+            {quantity.label}
+            {quantity.unit && <span style={{ fontFamily: FIGURES }}> {quantity.unit}</span>}
+          </Box>
+        </Box>
+      ))}
+    </Sheet>
+  );
+}
+
+function WorkedExample({ page, colour }: { page: Shapes['MethodPage']; colour: string }) {
+  const [first] = page.example_results;
+  return (
+    <Sheet title="A worked example" note={page.example_source}>
+      <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+        {page.example_known.map((one) => one.text).join(' · ')}
+      </Box>
+      <WorkedLines lines={page.example_lines} />
+      {first && (
+        <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
+          <ResultCard result={first} colour={colour} />
+          <BudgetBars lines={first.budget} colour={colour} />
+        </Box>
+      )}
+    </Sheet>
+  );
+}
+
+/** Cautions, what is read, what may be chosen, the steps. */
+function HowItIsDone({ page }: { page: Shapes['MethodPage'] }) {
+  return (
+    <>
+      <Sheet title="Cautions">
+        <Box component="ul" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.75 } }}>
+          {page.hazards.map((hazard) => (
+            <li key={hazard}>{hazard}</li>
+          ))}
+        </Box>
+        <Box sx={{ mt: 1, fontWeight: 700 }}>Waste</Box>
+        {page.waste}
+      </Sheet>
+      <Sheet title="What is read" note={page.trials}>
+        <Pairs
+          rows={page.parts.map((part) => [part.label + (part.unit ? `, ${part.unit}` : ''), part.often])}
+        />
+      </Sheet>
+      <Sheet title="Schools to choose from">
+        <Pairs rows={page.options.map((option) => [option.label, said(option)])} />
+      </Sheet>
+      <Sheet title="The steps">
+        <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
+          {page.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </Box>
+      </Sheet>
+    </>
   );
 }
 

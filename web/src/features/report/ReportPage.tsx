@@ -70,28 +70,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
       />
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
-          <Sheet title="Readings">
-            <Readings report={report} />
-          </Sheet>
-          {report.evaluation.charts.length > 0 && (
-            <Sheet title="Charts">
-              <Box sx={{ display: 'grid', gap: 2 }}>
-                {report.evaluation.charts.map((chart) => (
-                  <ChartView key={chart.key} chart={chart} colour={colour} />
-                ))}
-              </Box>
-            </Sheet>
-          )}
-          <Sheet title="Worked computation">
-            {report.known.length > 0 && (
-              <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-                Taken as known: {report.known.map((one) => one.text).join(' · ')}
-              </Box>
-            )}
-            <WorkedLines lines={report.lines} />
-            <PathBack evaluation={report.evaluation} colour={colour} />
-          </Sheet>
-          {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
+          <Work report={report} colour={colour} />
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Aim">
@@ -102,28 +81,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Budget report={report} colour={colour} />
           {report.comparison && <OtherProduct comparison={report.comparison} />}
           <Conclusion report={report} />
-          {report.photos.length > 0 && (
-            <Sheet title="Pictures">
-              <Pictures bench={report.bench_id} pictures={report.photos} />
-            </Sheet>
-          )}
-          {report.notes.length > 0 && (
-            <Sheet title="Notes">
-              {report.notes.map((note) => (
-                <Box key={note}>{note}</Box>
-              ))}
-            </Sheet>
-          )}
-          {report.record.whole ? (
-            <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-              Record <span style={{ fontFamily: FIGURES }}>{report.record.number}</span>:{' '}
-              {report.record.sentence}
-            </Box>
-          ) : (
-            <VerdictLine level="stop" lead="The record is not as it was sealed.">
-              {report.record.sentence}
-            </VerdictLine>
-          )}
+          <SaidAndSealed report={report} />
         </Box>
       </Columns>
     </Page>
@@ -133,6 +91,65 @@ function Whole({ report }: { report: Shapes['Report'] }) {
 interface PartProps {
   report: Shapes['Report'];
   colour: string;
+}
+
+/** What was read, drawn and worked. */
+function Work({ report, colour }: PartProps) {
+  return (
+    <>
+      <Sheet title="Readings">
+        <Readings report={report} />
+      </Sheet>
+      {report.evaluation.charts.length > 0 && (
+        <Sheet title="Charts">
+          <Box sx={{ display: 'grid', gap: 2 }}>
+            {report.evaluation.charts.map((chart) => (
+              <ChartView key={chart.key} chart={chart} colour={colour} />
+            ))}
+          </Box>
+        </Sheet>
+      )}
+      <Sheet title="Worked computation">
+        {report.known.length > 0 && (
+          <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+            Taken as known: {report.known.map((one) => one.text).join(' · ')}
+          </Box>
+        )}
+        <WorkedLines lines={report.lines} />
+        <PathBack evaluation={report.evaluation} colour={colour} />
+      </Sheet>
+      {report.what_if.length > 0 && <WhatIf effects={report.what_if} colour={colour} />}
+    </>
+  );
+}
+
+/** Pictures and notes, and whether the record is whole. */
+function SaidAndSealed({ report }: { report: Shapes['Report'] }) {
+  return (
+    <>
+      {report.photos.length > 0 && (
+        <Sheet title="Pictures">
+          <Pictures bench={report.bench_id} pictures={report.photos} />
+        </Sheet>
+      )}
+      {report.notes.length > 0 && (
+        <Sheet title="Notes">
+          {report.notes.map((note) => (
+            <Box key={note}>{note}</Box>
+          ))}
+        </Sheet>
+      )}
+      {report.record.whole ? (
+        <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+          Record <span style={{ fontFamily: FIGURES }}>{report.record.number}</span>: {report.record.sentence}
+        </Box>
+      ) : (
+        <VerdictLine level="stop" lead="The record is not as it was sealed.">
+          {report.record.sentence}
+        </VerdictLine>
+      )}
+    </>
+  );
 }
 
 function Results({ report, colour }: PartProps) {

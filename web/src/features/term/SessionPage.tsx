@@ -34,14 +34,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
   const { card } = plan;
   const me = useMe();
   const change = useSessionState(card.id);
-  const go = useNavigate();
   const mine = me.data?.role === 'instructor';
-  const again = mine && (
-    <Button component={Link} to={`/plan?again=${card.id}`}>
-      Plan it again
-    </Button>
-  );
-  const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Heading
@@ -54,34 +47,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
           </>
         }
-        actions={
-          card.state === 'cancelled' ? (
-            mine && (
-              <Button variant="outlined" onClick={() => change.mutate('take_up')} disabled={change.isPending}>
-                Plan it after all
-              </Button>
-            )
-          ) : card.state !== 'planned' ? (
-            <>
-              {again}
-              <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
-                Go to the floor
-              </Button>
-            </>
-          ) : (
-            mine && (
-              <>
-                {again}
-                <Button component={Link} to={`/sessions/${card.id}/plan`}>
-                  Change the plan
-                </Button>
-                <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
-                  Open the session
-                </Button>
-              </>
-            )
-          )
-        }
+        actions={<Actions card={card} mine={mine} change={change} />}
       />
       {change.error && (
         <VerdictLine level="look" lead="Not done.">
@@ -111,25 +77,75 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
-          {card.state === 'planned' ? (
-            <Prepared plan={plan} />
-          ) : (
-            <>
-              <Sheet title="Instruments at each bench">
-                <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
-              </Sheet>
-
-              {plan.timetables.map((one) => (
-                <Sheet key={one.label} title="Who is where, when" note={one.label}>
-                  <Lanes timetable={one} colour={accent(card.family)} />
-                </Sheet>
-              ))}
-            </>
-          )}
+          {card.state === 'planned' ? <Prepared plan={plan} /> : <Settled plan={plan} />}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
         </Box>
       </Box>
     </Box>
+  );
+}
+
+interface ActionsProps {
+  card: Shapes['SessionPlan']['card'];
+  mine: boolean;
+  change: ReturnType<typeof useSessionState>;
+}
+
+/** What can be done with a session as it now stands. */
+function Actions({ card, mine, change }: ActionsProps) {
+  const go = useNavigate();
+  const again = mine && (
+    <Button component={Link} to={`/plan?again=${card.id}`}>
+      Plan it again
+    </Button>
+  );
+  const open = () => change.mutate('open', { onSuccess: () => void go(`/sessions/${card.id}/floor`) });
+  if (card.state === 'cancelled')
+    return (
+      mine && (
+        <Button variant="outlined" onClick={() => change.mutate('take_up')} disabled={change.isPending}>
+          Plan it after all
+        </Button>
+      )
+    );
+  if (card.state !== 'planned')
+    return (
+      <>
+        {again}
+        <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
+          Go to the floor
+        </Button>
+      </>
+    );
+  return (
+    mine && (
+      <>
+        {again}
+        <Button component={Link} to={`/sessions/${card.id}/plan`}>
+          Change the plan
+        </Button>
+        <Button variant="contained" size="large" onClick={open} disabled={change.isPending}>
+          Open the session
+        </Button>
+      </>
+    )
+  );
+}
+
+/** What was settled when the session opened. */
+function Settled({ plan }: { plan: Shapes['SessionPlan'] }) {
+  return (
+    <>
+      <Sheet title="Instruments at each bench">
+        <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
+      </Sheet>
+
+      {plan.timetables.map((one) => (
+        <Sheet key={one.label} title="Who is where, when" note={one.label}>
+          <Lanes timetable={one} colour={accent(plan.card.family)} />
+        </Sheet>
+      ))}
+    </>
   );
 }

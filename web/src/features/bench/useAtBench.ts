@@ -1,0 +1,76 @@
+import { useEffect, useState } from 'react';
+import { timerKey } from '../../api/places';
+import type { Author } from '../../queue/store';
+import { useOutbox } from '../../queue/useOutbox';
+import type { Asking } from './BenchDialogs';
+import { nextInStep, taskInHand, type Bench, type Slot, type Step } from './hand';
+
+const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
+export type Part = 'steps' | 'reading' | 'ledger';
+
+/** What is in hand at a bench, and everything that can be done there. */
+export function useAtBench(bench: Bench, me: Author) {
+  const outbox = useOutbox(bench.id, me);
+  const [chosen, setChosen] = useState<Slot | null>(null);
+  const [asking, setAsking] = useState<Asking>(null);
+  const [part, setPart] = useState<Part>('reading');
+  const task = taskInHand(bench, chosen, outbox.pending);
+
+  const ask = (letter: string) => {
+    const wanted = LETTERS[letter.toLowerCase()] ?? null;
+    if (wanted === null || (wanted === 'reject' && task.trial === null)) return false;
+    setAsking(wanted);
+    return true;
+  };
+  useLetters(asking === null, ask);
+  const choose = (slot: Slot) => {
+    setChosen(slot);
+    setPart('reading');
+  };
+  return {
+    outbox,
+    task,
+    chosen,
+    asking,
+    setAsking,
+    part,
+    setPart,
+    ask,
+    choose,
+    leaveChoice: chosen ? () => setChosen(null) : undefined,
+    chooseStep: (step: Step) => {
+      const first = bench.evaluation.tasks.find((one) => one.step === step.key && one.trial === step.trial);
+      if (first) choose(first);
+    },
+    beginWait: (step: string, trial: number | null) =>
+      void outbox.write({ key: timerKey(step), text: 'begun', trial }),
+    photo: (text: string, image: string) => void outbox.write({ key: 'photo', text, image }),
+    say: (what: 'call' | 'note' | 'reject', text: string) => {
+      setAsking(null);
+      const rejected = what === 'reject';
+      void outbox.write({ key: rejected ? 'void' : what, text, trial: rejected ? task.trial : null });
+      if (rejected) setChosen(null);
+    },
+    keep: (text: string, correction: { supersedes: string; reason: string } | null) => {
+      // what is made only if needed may call for more, which the server knows; else one goes on in the step
+      const onward = chosen && !task.done && !task.optional;
+      setChosen((onward ? nextInStep(bench, task, outbox.pending) : undefined) ?? null);
+      const { key, trial, index } = task;
+      void outbox.write({ key, text, trial, index, ...(correction ?? {}) });
+    },
+  };
+}
+
+export type AtBench = ReturnType<typeof useAtBench>;
+
+/** Single letters mean something wherever nobody is writing. */
+function useLetters(listening: boolean, ask: (letter: string) => boolean) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (listening && !inField && !event.ctrlKey && !event.metaKey && !event.altKey) ask(event.key);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}

@@ -1,0 +1,73 @@
+import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import type { Shapes } from '../../api/client';
+import type { Draft } from '../../queue/store';
+import { partOf, standing, toolOf, type Bench, type Task } from './hand';
+import { useStrayDigits } from './useStrayDigits';
+import { useTry } from './useTry';
+
+export interface ReadingProps {
+  bench: Bench;
+  task: Task;
+  colour: string;
+  online: boolean;
+  pending: Draft[];
+  onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
+  onLetter: (letter: string) => boolean;
+}
+
+/** A reading while it is typed: its text, what it is worth, and when it may be kept. */
+export function useReading({ bench, task, pending, onKeep, onLetter }: ReadingProps) {
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  // Before the browser paints: who types on at once must not lose a digit.
+  useLayoutEffect(() => field.current?.focus({ preventScroll: true }), []);
+  const type = (key: string) => setText((now) => now + key);
+  useStrayDigits((digit) => {
+    type(digit);
+    field.current?.focus({ preventScroll: true });
+  });
+  const tool = toolOf(bench, task.key);
+  const there = standing(bench, task);
+  const corrected = task.kind === 'own' ? undefined : there; // own answers simply begin again
+  const verdict = useTry(bench, task, text, pending);
+  const ready = text.trim() !== '' && !verdict?.refused && (!corrected || reason.trim() !== '');
+  const keep = () => {
+    if (ready) onKeep(text.trim(), corrected ? { supersedes: corrected.id, reason } : null);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      keep();
+    } else if (text === '' && event.key.length === 1 && onLetter(event.key)) event.preventDefault();
+  };
+  return {
+    text,
+    setText,
+    reason,
+    setReason,
+    type,
+    erase: () => setText((now) => now.slice(0, -1)),
+    field,
+    tool,
+    unit: tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task),
+    sign: signOf(task, tool),
+    corrected,
+    verdict,
+    ready,
+    keep,
+    onKeyDown,
+  };
+}
+
+export type Reading = ReturnType<typeof useReading>;
+
+/** The sign that such a number may have. */
+const signOf = (task: Task, tool: Shapes['Instrument'] | undefined): '-' | '±' | undefined =>
+  task.kind === 'bottle' ? '±' : task.kind === 'own' || Number(tool?.low ?? 0) < 0 ? '-' : undefined;
+
+/** The unit of an own answer, or of what stands on a bottle. */
+const unitWithoutTool = (bench: Bench, task: Task) =>
+  bench.evaluation.results.find((result) => task.kind === 'own' && result.key === task.name)?.unit ??
+  bench.evaluation.bench.find((one) => one.key === task.key)?.shown.unit ??
+  '';

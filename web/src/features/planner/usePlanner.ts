@@ -1,0 +1,56 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Shapes } from '../../api/client';
+import { useInstruments, useMethod, useStock } from '../../api/hooks';
+import { usePrediction, useSavePlan, type Changing, type Plan } from './usePlan';
+
+/** A plan while it is made: its choices, what they lead to, and how it is saved. */
+export function usePlanner(first: Plan, changing?: Changing) {
+  const [plan, setPlan] = useState(first);
+  const put = (change: Partial<Plan>) => setPlan((old) => ({ ...old, ...change }));
+  const method = useMethod(plan.method).data;
+  const solutions = useStock().data?.solutions ?? [];
+  const prediction = usePrediction(plan);
+  const save = useSavePlan(changing);
+  const go = useNavigate();
+  const parts = prediction.data?.parts;
+  const roles = (method?.roles ?? []).filter(
+    (role) => !parts || parts.some((part) => part.role === role.key),
+  );
+  return {
+    plan,
+    put,
+    method,
+    solutions,
+    prediction,
+    tools: useChosenTools(roles, plan.instruments),
+    /** The options of a chapter of the plan that matter under what else is chosen. */
+    optionsOf: (planning: boolean) =>
+      (method?.options ?? []).filter(
+        (option) => option.planning === planning && asked(option, prediction.data?.options),
+      ),
+    textOf: (option: Shapes['OptionOut']) => (key: string) =>
+      plan.options[key] ??
+      prediction.data?.options[key] ??
+      (key.endsWith('.limit') ? option.limit : option.default),
+    saving: save.isPending,
+    refused: save.error,
+    save: () => save.mutate(plan, { onSuccess: (made) => void go(`/sessions/${made.card.id}`) }),
+  };
+}
+
+export type Planner = ReturnType<typeof usePlanner>;
+
+/** For each role: the instruments that fit, and the one that is chosen. */
+function useChosenTools(roles: Shapes['RoleOut'][], instruments: Record<string, string>) {
+  const stock = useInstruments();
+  return roles.map((role) => {
+    const fitting = (stock.data ?? []).filter((tool) => role.kinds.includes(tool.kind));
+    const chosen = fitting.length > 0 ? (instruments[role.key] ?? role.default) : '';
+    return { role, fitting, chosen, name: fitting.find((tool) => tool.slug === chosen)?.short ?? '' };
+  });
+}
+
+/** Whether an option matters under what else is chosen; before that is known, all do. */
+const asked = (option: Shapes['OptionOut'], chosen: Record<string, string> | undefined) =>
+  !chosen || Object.entries(option.when).every(([key, choices]) => choices.includes(chosen[key] ?? ''));
