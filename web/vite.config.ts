@@ -1,5 +1,5 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig } from 'vitest/config';
 import { serviceWorker } from './service-worker.ts';
 
 const shared = [
@@ -22,5 +22,6 @@ export default defineConfig({
     assetsInlineLimit: 0, // a font inlined as data: would be refused by the content security policy
     rolldownOptions: { output: { codeSplitting: { groups: shared } } },
   },
+  test: { testTimeout: 20_000 }, // a build machine may be busy
   server: { proxy: { '/api': 'http://127.0.0.1:8000' } },
 });

@@ -22,7 +22,11 @@ const csrf: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: '/' });
+// The fetch of the moment: tests put their own in its place. (The service worker's tests have no location.)
+export const api = createClient<paths>({
+  baseUrl: globalThis.location?.origin ?? '/',
+  fetch: (request) => globalThis.fetch(request),
+});
 api.use(csrf);
 
 interface Answer<T> {

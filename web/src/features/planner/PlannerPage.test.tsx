@@ -1,0 +1,87 @@
+// @vitest-environment jsdom
+import { cleanup, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it } from 'vitest';
+import { serve, show } from '../../testing/room';
+import { PlannerPage } from './PlannerPage';
+
+const OPTION = {
+  key: 'c_t', label: 'Titrant', kind: 'number', default: '0.1000', limit: '0.0005', unit: 'mol/L', help: '', low: '0',
+  high: '', choices: [], planning: false, when: {}, symbol: 'c',
+}; // prettier-ignore
+const FLASK = { ...OPTION, key: 'V_flask', label: 'Flask', when: { way: ['diluted'] }, limit: '' };
+const METHOD = {
+  card: { slug: 'acid-base', title: 'Acid and base', family: 'titration' },
+  options: [OPTION, FLASK],
+  roles: [{ key: 'burette', label: 'Burette', kinds: ['burette'], default: 'burette-25', several: false }],
+  quantities: [{ key: 'c_s', label: 'Concentration', unit: 'mol/L', accepted: true }],
+  questions: ['Why rinse?'],
+};
+const PREDICTION = {
+  options: { c_t: '0.1000', 'c_t.limit': '0.0005', way: 'plain' },
+  parts: [{ key: 'V', role: 'burette', label: 'Burette' }],
+  supplies: { targets: [], supplies: [] },
+  timetables: [],
+  result: '', relative: '', advice: '', improvement: '', sentence: '', warnings: [], alternatives: [], basis: '', budget: [],
+}; // prettier-ignore
+const SERVER = {
+  'GET /api/methods': [{ slug: 'acid-base', title: 'Acid and base', family: 'titration' }],
+  'GET /api/sections': [
+    { id: 4, name: 'Monday', students: 16, mine: true, archived: false },
+    { id: 5, name: 'Tuesday', students: 12, mine: true, archived: false },
+    { id: 6, name: 'Not mine', students: 9, mine: false, archived: false },
+  ],
+  'GET /api/methods/acid-base': METHOD,
+  'GET /api/stock': { solutions: [], instruments: [] },
+  'GET /api/instruments': [{ slug: 'burette-25', kind: 'burette', short: 'Burette 25 mL' }],
+  'POST /api/predict': PREDICTION,
+};
+const title = () => screen.findByRole('textbox', { name: /Title, as the class/ });
+
+describe('the planner', () => {
+  afterEach(cleanup);
+
+  it('offers what the method asks for under these choices, and one’s own sections', async () => {
+    serve(SERVER);
+    show(<PlannerPage />, '/plan?method=acid-base');
+    await title();
+    expect(await screen.findByRole('textbox', { name: /Titrant/ })).toBeTruthy();
+    await waitFor(() => expect(screen.queryByRole('textbox', { name: /Flask/ })).toBeNull());
+    await userEvent.click(screen.getByRole('combobox', { name: 'Section' }));
+    expect(screen.getAllByRole('option').map((one) => one.textContent)).toEqual([
+      'Monday, 16 students',
+      'Tuesday, 12 students',
+    ]);
+  });
+
+  it('saves the plan as it was chosen, without what was left as the method has it', async () => {
+    const asked = serve({ ...SERVER, 'POST /api/sessions': { card: { id: 12 } } });
+    show(<PlannerPage />, '/plan?method=acid-base');
+    await userEvent.click(await title());
+    await userEvent.paste(' Which sample is stronger? ');
+    const benches = screen.getByRole('spinbutton', { name: /Benches/ });
+    await userEvent.clear(benches);
+    await userEvent.type(benches, '6');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
+    await waitFor(() => expect(asked.some((one) => one.path === '/api/sessions')).toBe(true));
+    expect(asked.find((one) => one.path === '/api/sessions')?.body).toMatchObject({
+      method: 'acid-base', section: 4, guests: [], title: 'Which sample is stronger?', benches: 6, minutes: 120,
+      options: {}, instruments: {}, questions: [], samples: [],
+    }); // prettier-ignore
+  });
+
+  it('says why a plan was not saved, and keeps it', async () => {
+    serve({ ...SERVER, 'POST /api/sessions': { problems: ['A session needs a title.'] } });
+    show(<PlannerPage />, '/plan?method=acid-base');
+    await userEvent.type(await title(), 'x');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
+    expect(await screen.findByText('A session needs a title.')).toBeTruthy();
+    expect(((await title()) as HTMLInputElement).value).toBe('x');
+  });
+
+  it('says what to do first where there is no section', async () => {
+    serve({ ...SERVER, 'GET /api/sections': [] });
+    show(<PlannerPage />);
+    expect(await screen.findByText(/There is no section yet/)).toBeTruthy();
+  });
+});
