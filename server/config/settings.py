@@ -69,10 +69,12 @@ INSTALLED_APPS = [
     "axes",
     "people",
     "experiments",
+    "stock",
     "labs",
     "notebook",
-    "stock",
+    "results",
     "reports",
+    "demo",
 ]
 
 MIDDLEWARE = [

@@ -22,11 +22,12 @@ from config.errors import Refused
 from experiments.declared import keep, method_named
 from labs.comparison import comparison_of
 from labs.declared import method_of
+from labs.instruments import stock_of, to_freeze
 from labs.models import Bench, Deed, HiddenValue, Sample, Session
+from labs.seals import seal_end
 from labs.teams import deal_teams, lock
-from notebook.seals import seal_end
 from people.models import Person, Section
-from stock.own import instruments_of, stock_of, to_freeze
+from stock.own import instruments_of
 
 
 def note(session: Session, person: Person, what: str) -> None:

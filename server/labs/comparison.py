@@ -10,10 +10,10 @@ from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation
 from config.errors import Refused
 from labs.declared import method_of
+from labs.instruments import stock_of
 from labs.models import Session
 from labs.shapes import ComparisonView
 from people.models import Person
-from stock.own import stock_of
 
 
 def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:

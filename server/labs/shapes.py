@@ -1,17 +1,12 @@
 """What the screens get: core answers with the bench, people and session they belong to."""
 
 from dataclasses import dataclass, field
-from typing import Literal
 
-from chromata_core.engine.shown import Shown
-from chromata_core.instruments.instrument import Instrument
-from chromata_core.judging.finding import Level
 from chromata_core.planning.timetable import Timetable
-from chromata_core.statistics.class_band import Band
-from chromata_core.statistics.class_comparison import ClassComparison
 from chromata_core.telling.beside import Beside
-from chromata_core.telling.describe import OptionChosen, PartOut
-from chromata_core.telling.outcome import Evaluation, ResultOut, TrialOut
+from chromata_core.telling.describe import OptionChosen
+from chromata_core.telling.outcome import ResultOut, TrialOut
+from stock.shapes import Named
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,14 +76,6 @@ class Comparable:
 
 
 @dataclass(frozen=True, slots=True)
-class Named:
-    """Two texts that belong together: what something is for, and what it is."""
-
-    label: str
-    text: str
-
-
-@dataclass(frozen=True, slots=True)
 class PlanDraft:
     """A plan as it was written, to be changed or used again. ``starts`` is the department's date and time."""
 
@@ -132,24 +119,6 @@ class StepName:
 
 
 @dataclass(frozen=True, slots=True)
-class Lesson:
-    """What went wrong last time, and at how many of so many benches."""
-
-    what: str
-    benches: int
-    of: int
-
-
-@dataclass(frozen=True, slots=True)
-class LastTime:
-    """What the last session of this method teaches; the title is empty where there was none."""
-
-    title: str
-    at: str
-    lessons: list[Lesson]
-
-
-@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
     ``log`` has the latest first.
@@ -171,33 +140,6 @@ class SessionPlan:
 
 
 @dataclass(frozen=True, slots=True)
-class Talk:
-    """Something said between a bench and the instructor; ``photo`` names the picture that belongs to it, if any."""
-
-    id: str
-    kind: str
-    text: str
-    author: str
-    at: str
-    photo: str
-
-
-@dataclass(frozen=True, slots=True)
-class EntryRef:
-    """Where a standing entry is, so that it can be corrected; ``old`` are the texts it superseded. ``of_room`` says who
-    posted it, where it came from the staff.
-    """
-
-    id: str
-    key: str
-    trial: int | None
-    index: int | None
-    text: str
-    old: list[str]
-    of_room: str
-
-
-@dataclass(frozen=True, slots=True)
 class ComparisonView:
     """Another product's data beside the bench's own. Until the bench's trials agree it is only announced."""
 
@@ -207,54 +149,6 @@ class ComparisonView:
     trials: list[TrialOut]
     results: list[ResultOut]
     beside: list[Beside]
-
-
-@dataclass(frozen=True, slots=True)
-class BenchView:
-    """Everything a bench screen shows."""
-
-    id: int
-    number: int
-    sample: str
-    team: list[str]
-    session: SessionCard
-    evaluation: Evaluation
-    comparison: ComparisonView | None
-    parts: list[PartOut]
-    instruments: list[Instrument]
-    questions: list[str]
-    entries: list[EntryRef]
-    talk: list[Talk]
-    remarks: list[RemarkOut]
-
-
-@dataclass(frozen=True, slots=True)
-class FloorTrial:
-    """One trial on a tile: the quantity that must agree, and its state."""
-
-    name: str
-    text: str
-    state: str
-
-
-@dataclass(frozen=True, slots=True)
-class FloorBench:
-    """A tile of the floor. ``level`` is the gravest open word, ``call`` an unanswered call for help."""
-
-    id: int
-    number: int
-    team: list[str]
-    sample: str
-    doing: str
-    progress: float
-    result: Shown | None
-    value: float | None
-    expanded: float | None
-    band: Band | None
-    trials: list[FloorTrial]
-    last_at: str | None
-    level: Level
-    call: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -289,35 +183,3 @@ class BoardLine:
     author: str = ""
     at: str = ""
     own: list[int] = field(default_factory=list)
-
-
-NeedLevel = Literal["call", "look", "repeat", "stop"]
-
-
-@dataclass(frozen=True, slots=True)
-class Need:
-    """One reason to walk over. ``id`` names it, so that it can be marked seen."""
-
-    id: str
-    bench: int
-    bench_id: int
-    level: NeedLevel
-    what: str
-    text: str
-    word: str
-    since: str
-    trial: int | None
-
-
-@dataclass(frozen=True, slots=True)
-class Floor:
-    """The room as it is now."""
-
-    session: SessionCard
-    result_label: str
-    unit: str
-    benches: list[FloorBench]
-    needs: list[Need]
-    board: list[BoardLine]
-    arrangement: Arrangement
-    class_comparison: ClassComparison | None

@@ -11,6 +11,7 @@ from chromata_core.planning.timetable import timetables
 from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
+from labs.instruments import stock_of
 from labs.models import HiddenValue, Session
 from labs.policy import may_see_accepted
 from labs.remarks import remarks_on, steps_of
@@ -18,7 +19,6 @@ from labs.shapes import (
     BenchPlace,
     Comparable,
     Done,
-    Named,
     PlanDraft,
     SampleGiven,
     SessionCard,
@@ -28,7 +28,7 @@ from labs.shapes import (
 )
 from people.models import Person
 from people.throttles import kept_out
-from stock.own import stock_of
+from stock.shapes import Named
 
 _LOG = 60  # deeds
 

@@ -13,8 +13,6 @@ urlpatterns = [
     path("sessions", views.Sessions.as_view()),
     path("sessions/<int:session_id>", views.SessionDetail.as_view()),
     path("sessions/<int:session_id>/state", views.SessionState.as_view()),
-    path("sessions/<int:session_id>/last", views.Last.as_view()),
-    path("sessions/<int:session_id>/remarks", views.Remarks.as_view()),
     path("sessions/<int:session_id>/remarks/<int:remark_id>", views.RemarkEnd.as_view()),
     path("sessions/<int:session_id>/room", views.RoomView.as_view()),
     path("sessions/<int:session_id>/minutes", views.Minutes.as_view()),
@@ -22,7 +20,5 @@ urlpatterns = [
     path("sessions/<int:session_id>/teams", views.Teams.as_view()),
     path("sessions/<int:session_id>/samples", views.Samples.as_view()),
     path("sessions/<int:session_id>/comparison", views.Comparison.as_view()),
-    path("sessions/<int:session_id>/floor", views.FloorNow.as_view()),
     path("benches", views.MyBenches.as_view()),
-    path("benches/<int:bench_id>", views.BenchNow.as_view()),
 ]

@@ -4,9 +4,7 @@ from collections.abc import Callable, Mapping
 from typing import Any
 
 from django.db import transaction
-from django.http.response import HttpResponseBase
-from django.utils.cache import get_conditional_response
-from drf_spectacular.utils import OpenApiParameter, extend_schema
+from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -23,10 +21,9 @@ from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.arrangement import arrange, arrangement_of
-from labs.live import bench_view, floor, floor_stamp, last_time
 from labs.models import Bench, Session
-from labs.policy import bench_for, benches_for, own_session_for, session_for, sessions_for
-from labs.remarks import end_remark, remark
+from labs.policy import benches_for, own_session_for, session_for, sessions_for
+from labs.remarks import end_remark
 from labs.serializers import (
     ArrangementSerializer,
     ComparisonSerializer,
@@ -35,12 +32,11 @@ from labs.serializers import (
     PlanChangeSerializer,
     PlanSerializer,
     PreviewSerializer,
-    RemarkSerializer,
     SamplesSerializer,
     StateSerializer,
     TeamsSerializer,
 )
-from labs.shapes import Arrangement, BenchPlace, BenchView, Floor, LastTime, SessionLine, SessionPlan
+from labs.shapes import Arrangement, BenchPlace, SessionLine, SessionPlan
 from labs.teams import deal_teams, set_teams
 from labs.term import session_line, session_plan
 from people.models import Person, Section
@@ -131,7 +127,7 @@ def _open_section(person: Person, section_id: int) -> Section:
     return section
 
 
-def _changed(session: Session, person: Person, what: str) -> Response:
+def changed(session: Session, person: Person, what: str) -> Response:
     """The plan as it now stands, once the log says what was done."""
     actions.note(session, person, what)
     return answer(session_plan(session, person))
@@ -152,7 +148,7 @@ class SessionDetail(APIView):
         session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
         section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
         actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
-        return _changed(session, person, "changed the plan")
+        return changed(session, person, "changed the plan")
 
     @extend_schema(operation_id="delete_plan", responses={204: None})
     @transaction.atomic
@@ -164,30 +160,6 @@ class SessionDetail(APIView):
         return Response(status=204)
 
 
-class Last(APIView):
-    """What went wrong most when this method was held last."""
-
-    throttle_classes = (Working,)
-
-    @extend_schema(operation_id="last_time", responses=shape(LastTime))
-    def get(self, request: Request, session_id: int) -> Response:
-        return answer(last_time(session_for(person_of(request), session_id)))
-
-
-class Remarks(APIView):
-    """Remarks on the steps of a session."""
-
-    largest_body = 2_500_000  # with a picture
-
-    @extend_schema(operation_id="remark", request=RemarkSerializer, responses=shape(SessionPlan))
-    @transaction.atomic
-    def post(self, request: Request, session_id: int) -> Response:
-        person = person_of(request)
-        session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
-        remark(session, person, **said)
-        return _changed(session, person, f"remarked on a step: {said['text'].strip()}")
-
-
 class RemarkEnd(APIView):
     """A remark that is shown no more."""
 
@@ -197,7 +169,7 @@ class RemarkEnd(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         end_remark(session, remark_id)
-        return _changed(session, person, "ended a remark")
+        return changed(session, person, "ended a remark")
 
 
 class RoomView(APIView):
@@ -258,7 +230,7 @@ class Deal(APIView):
         session, said = session_for(person, session_id), asked(DealSerializer, request)
         deal_teams(session, **said)
         at_each = f", {said['size']} at a bench" if said["size"] else ""
-        return _changed(session, person, f"spread the teams {_DEALT[said['how']]}{at_each}")
+        return changed(session, person, f"spread the teams {_DEALT[said['how']]}{at_each}")
 
 
 class Samples(APIView):
@@ -270,7 +242,7 @@ class Samples(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
-        return _changed(session, person, "changed samples and accepted values")
+        return changed(session, person, "changed samples and accepted values")
 
 
 class Comparison(APIView):
@@ -284,7 +256,7 @@ class Comparison(APIView):
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.set_comparison(session, **asked(ComparisonSerializer, request))
-        return _changed(session, person, "changed the data of another product")
+        return changed(session, person, "changed the data of another product")
 
 
 _ACTIONS: dict[str, tuple[Callable[[Session], None], str]] = {
@@ -312,21 +284,6 @@ class SessionState(APIView):
         return answer(session_line(session))
 
 
-class FloorNow(APIView):
-    """The room as it is now; 304 while nothing has changed."""
-
-    @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
-    def get(self, request: Request, session_id: int) -> HttpResponseBase:
-        person, projector = person_of(request), request.query_params.get("projector") == "true"
-        session = session_for(person, session_id)
-        stamp = floor_stamp(session, person, projector)
-        unchanged = get_conditional_response(request._request, etag=stamp)
-        answered = unchanged or answer(floor(session, person, projector))
-        answered.headers["ETag"] = stamp
-        answered.headers["Cache-Control"] = "private, no-cache"
-        return answered
-
-
 class MyBenches(APIView):
     """The benches I work at, the running one first."""
 
@@ -342,12 +299,3 @@ class MyBenches(APIView):
 
 def _place(bench: Bench) -> BenchPlace:
     return BenchPlace(bench.pk, bench.number, bench.session.title, [member.name for member in bench.team.all()])
-
-
-class BenchNow(APIView):
-    """A bench as it is now."""
-
-    @extend_schema(operation_id="bench", responses=shape(BenchView))
-    def get(self, request: Request, bench_id: int) -> Response:
-        person = person_of(request)
-        return answer(bench_view(bench_for(person, bench_id), person))

@@ -14,11 +14,12 @@ from chromata_core.declaration.places import REWRITABLE, TALK, Place
 from chromata_core.errors import ChromataError
 from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
-from labs.desks import entries_at
 from labs.models import Bench, Session
+from labs.seals import seal_end
+from notebook.desks import entries_at
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
-from notebook.seals import BROKEN, end_holds, seal_end, seal_entry
+from notebook.seals import BROKEN, end_holds, seal_entry
 from notebook.standing import place, sheet_with, standing
 from people.models import Person
 

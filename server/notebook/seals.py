@@ -6,16 +6,13 @@ seals, any of them verifies.
 """
 
 import hashlib
-import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from django.conf import settings
-from django.utils.crypto import constant_time_compare, salted_hmac
-
 from labs.models import Bench
+from labs.seals import end_of, holds, sealed
 from notebook.models import Entry, Photo
 
 BROKEN = "-"  # stands for the seal before an entry that was written behind an end that did not hold
@@ -23,18 +20,13 @@ BROKEN = "-"  # stands for the seal before an entry that was written behind an e
 
 def seal_entry(entry: Entry) -> None:
     """Seals an entry that is about to be kept."""
-    entry.hash = _seal(_said(entry), settings.SEAL_KEYS[0])
-
-
-def seal_end(bench: Bench) -> None:
-    """Seals a record's end as ``bench`` states it by ``length`` and ``head``."""
-    bench.seal = _seal(_end(bench), settings.SEAL_KEYS[0])
+    entry.hash = sealed(_said(entry))
 
 
 def end_holds(bench: Bench, last: Entry | None) -> bool:
     """Whether ``last`` is the entry with which the record was last sealed."""
     at = (last.sequence, last.hash) if last else (0, "")
-    return at == (bench.length, bench.head) and _holds(bench.seal, _end(bench))
+    return at == (bench.length, bench.head) and holds(bench.seal, end_of(bench))
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,7 +59,7 @@ def _broken_entry(entries: Sequence[Entry]) -> str:
     for place, entry in enumerate(entries, 1):
         if entry.sequence != place or entry.previous_hash != before:
             return f"Before entry {entry.sequence} something was taken out of the record, or put into it."
-        if not _holds(entry.hash, _said(entry)):
+        if not holds(entry.hash, _said(entry)):
             return f"Entry {entry.sequence} is not as it was sealed: it was changed after it was written."
         before = entry.hash
     return ""
@@ -104,19 +96,5 @@ def _said(entry: Entry) -> list[Any]:
     ]  # fmt: skip
 
 
-def _end(bench: Bench) -> list[Any]:
-    return [bench.pk, bench.length, bench.head]
-
-
 def _instant(moment: datetime) -> str:
     return f"{moment.timestamp():.3f}"
-
-
-def _seal(said: list[Any], key: str) -> str:
-    return salted_hmac(
-        "chromata.record", json.dumps(said, ensure_ascii=False), secret=key, algorithm="sha256"
-    ).hexdigest()
-
-
-def _holds(seal: str, said: list[Any]) -> bool:
-    return any(constant_time_compare(seal, _seal(said, key)) for key in settings.SEAL_KEYS)

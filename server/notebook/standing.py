@@ -4,9 +4,9 @@ from collections.abc import Iterable, Sequence
 
 from chromata_core.declaration.places import Place
 from chromata_core.sheet.bound import Given, Sheet
+from labs.instruments import stock_of
 from labs.models import Bench
 from notebook.models import Entry
-from stock.own import stock_of
 
 
 def entries_of(bench: Bench) -> list[Entry]:

@@ -16,48 +16,23 @@ from config.errors import Refused
 from config.throttles import Trying, Writing
 from labs.actions import note
 from labs.declared import method_of
-from labs.live import bench_view
-from labs.policy import bench_for, session_for
+from labs.policy import bench_for, own_session_for, session_for
 from labs.remarks import remarks_on
-from notebook.actions import Draft, Kept, write
+from labs.serializers import RemarkSerializer
+from labs.shapes import SessionPlan
+from labs.views import changed
+from notebook.actions import Kept
 from notebook.board import write_on_board
 from notebook.logged import write_curve
+from notebook.remarks import remark
 from notebook.seals import picture_of
 from notebook.serializers import (
-    BatchSerializer,
     BoardSerializer,
     CurveSerializer,
-    EntrySerializer,
     TrySerializer,
 )
-from notebook.shapes import Written
 from notebook.standing import sheet_of
 from people.policy import person_of
-
-
-class Entries(APIView):
-    """The bench's record."""
-
-    throttle_classes = (Writing,)
-    largest_body = 2_500_000  # a photo in base64, and some readings beside it
-
-    @extend_schema(operation_id="entries", responses=EntrySerializer(many=True))
-    def get(self, request: Request, bench_id: int) -> Response:
-        bench = bench_for(person_of(request), bench_id)
-        entries = bench.entries.select_related("author").order_by("sequence")
-        return Response(EntrySerializer(entries, many=True).data)
-
-    @extend_schema(operation_id="write", request=BatchSerializer, responses=shape(Written))
-    def post(self, request: Request, bench_id: int) -> Response:
-        bench = bench_for(person_of(request), bench_id)
-        said = asked(BatchSerializer, request)
-        if said["person"] not in (None, person_of(request).pk):
-            raise Refused("Somebody else is signed in on this device now. These wait until their author signs in here.")
-        judged = said["entries"]
-        kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
-        answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
-        bench.refresh_from_db(fields=["head"])
-        return answer(Written(answers, bench_view(bench, person_of(request))))
 
 
 class Board(APIView):
@@ -114,3 +89,17 @@ class Try(APIView):
         draft = Given(**asked(TrySerializer, request))
         sheet = sheet_of(bench, bench.entries.order_by("sequence"))
         return answer(judge(method_of(bench.session), sheet, draft))
+
+
+class Remarks(APIView):
+    """Remarks on the steps of a session."""
+
+    largest_body = 2_500_000  # with a picture
+
+    @extend_schema(operation_id="remark", request=RemarkSerializer, responses=shape(SessionPlan))
+    @transaction.atomic
+    def post(self, request: Request, session_id: int) -> Response:
+        person = person_of(request)
+        session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
+        remark(session, person, **said)
+        return changed(session, person, f"remarked on a step: {said['text'].strip()}")

@@ -15,10 +15,10 @@ from chromata_core.telling.explain import constants, explain
 from chromata_core.telling.outcome import WorkedLine
 from labs.comparison import comparison_view
 from labs.declared import method_of
-from labs.desks import evaluation_of, with_accepted
 from labs.models import Bench
 from labs.policy import may_see_accepted
 from labs.term import session_card
+from notebook.desks import evaluation_of, with_accepted
 from notebook.models import Entry
 from notebook.seals import check_record
 from notebook.standing import entries_of, given_of, place, sheet_with, superseded

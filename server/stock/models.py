@@ -2,7 +2,6 @@
 
 from django.db import models
 
-from labs.models import Bench
 from people.models import Person
 
 
@@ -11,7 +10,7 @@ class Found(models.Model):
 
     owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="%(class)ss")
     name = models.CharField(max_length=60)
-    bench = models.ForeignKey(Bench, null=True, blank=True, on_delete=models.SET_NULL, related_name="%(class)ss")
+    bench = models.ForeignKey("labs.Bench", null=True, blank=True, on_delete=models.SET_NULL, related_name="%(class)ss")
     source = models.CharField(max_length=200)
     found_at = models.DateTimeField(auto_now_add=True)
 

@@ -2,7 +2,13 @@
 
 from dataclasses import dataclass
 
-from labs.shapes import Named
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """Two texts that belong together: what something is for, and what it is."""
+
+    label: str
+    text: str
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,6 +6,5 @@ from stock import views
 
 urlpatterns = [
     path("stock", views.StockNow.as_view()),
-    path("benches/<int:bench_id>/store", views.StoreResult.as_view()),
     re_path(r"^stock/(?P<kind>calibrations|solutions)/(?P<item>\d{1,18})$", views.StockItem.as_view()),
 ]

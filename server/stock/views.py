@@ -1,31 +1,19 @@
 """The stockroom: what is there, what benches add to it, what is taken out."""
 
-from typing import Any
-
 from django.http import Http404
 from drf_spectacular.utils import extend_schema
-from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.quantity.report import report
-from config.answers import answer, asked, shape
-from labs.policy import bench_for, own_session_for
-from labs.shapes import Named
+from config.answers import answer, shape
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
-from stock.actions import store
 from stock.models import Calibration, Solution
 from stock.own import slug_of
-from stock.shapes import CalibrationOut, SolutionOut, Stock
-
-
-class NameSerializer(serializers.Serializer[Any]):
-    """What the thing will be called in plans."""
-
-    name = serializers.CharField(max_length=60)
+from stock.shapes import CalibrationOut, Named, SolutionOut, Stock
 
 
 class StockNow(APIView):
@@ -34,18 +22,7 @@ class StockNow(APIView):
     @extend_schema(operation_id="stock", responses=shape(Stock))
     def get(self, request: Request) -> Response:
         must_teach(person_of(request))
-        return answer(_stock(person_of(request)))
-
-
-class StoreResult(APIView):
-    """Keeps what a bench found."""
-
-    @extend_schema(operation_id="store", request=NameSerializer, responses=shape(Stock))
-    def post(self, request: Request, bench_id: int) -> Response:
-        bench = bench_for(person_of(request), bench_id)
-        own_session_for(person_of(request), bench.session_id)
-        store(bench, person_of(request), asked(NameSerializer, request)["name"])
-        return answer(_stock(person_of(request)))
+        return answer(stock_now(person_of(request)))
 
 
 class StockItem(APIView):
@@ -58,10 +35,11 @@ class StockItem(APIView):
         gone, _ = mine.filter(pk=item).delete()
         if not gone:
             raise Http404
-        return answer(_stock(person_of(request)))
+        return answer(stock_now(person_of(request)))
 
 
-def _stock(person: Person) -> Stock:
+def stock_now(person: Person) -> Stock:
+    """Everything that ``person`` has in stock."""
     return Stock(
         [_calibration(found) for found in Calibration.objects.filter(owner=person)],
         [_solution(found) for found in Solution.objects.filter(owner=person)],

@@ -13,8 +13,8 @@ from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.outcome import Evaluation
 from config.throttles import PerPerson, Trying, Working, Writing
 from labs import actions
-from labs.desks import evaluation_of, with_accepted
 from labs.models import Bench, Session
+from notebook.desks import evaluation_of, with_accepted
 from notebook.seals import RecordCheck, check_record
 from notebook.standing import entries_of
 from people.models import Person, Role, Section

@@ -12,14 +12,14 @@ from django.conf import settings
 from django.core.management import CommandError, call_command
 from django.db import connection
 from django.test import TransactionTestCase
+from results.bench import bench_view
 
-from labs.live import bench_view
 from labs.tests.room import Furnished, entry, furnish, signed_in, titrate, write
 from notebook.tests.test_photos import picture
 
 RESULTS = """
 import json
-from labs.live import bench_view
+from results.bench import bench_view
 from labs.models import Bench
 from people.models import Person
 views = [bench_view(b, b.session.section.owner).evaluation.results for b in Bench.objects.order_by("pk")]

@@ -3,6 +3,8 @@
 from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 
+from results.storing import store
+
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.simulation.cell_bench import pairs
@@ -15,13 +17,12 @@ from chromata_core.simulation.light_bench import absorb
 from chromata_core.simulation.readings import Written
 from chromata_core.simulation.tablet_bench import neutralise
 from chromata_core.simulation.weighed_deliveries import deliver
+from demo.hours import at_work
+from demo.writing import Pen
 from labs import actions
 from labs.declared import method_of
-from labs.demo.hours import at_work
-from labs.demo.writing import Pen
 from labs.models import Bench, Session
 from people.models import Person, Section
-from stock.actions import store
 
 _SALT = {"M_salt": "MgSO4"}
 _LIME = {"c_a": "0.1012", "c_b": "0.0987", "q_expected": "9.5"}

@@ -6,13 +6,13 @@ from decimal import Decimal
 from django.utils import timezone
 
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
+from demo.hours import at_work
+from demo.pasts import make_pasts
+from demo.writing import Pen
 from labs import actions
 from labs.declared import method_of
-from labs.demo.hours import at_work
-from labs.demo.pasts import make_pasts
-from labs.demo.writing import Pen
-from labs.desks import evaluation_of
 from labs.models import Bench, Session
+from notebook.desks import evaluation_of
 from notebook.standing import entries_of
 from people.models import Person, Section
 

@@ -6,9 +6,9 @@ from django.core.management import call_command
 from django.core.management.base import BaseCommand, CommandParser
 from django.db import transaction
 
-from labs.demo.own import make_own
-from labs.demo.people import make_people
-from labs.demo.sessions import make_sessions
+from demo.own import make_own
+from demo.people import make_people
+from demo.sessions import make_sessions
 from people.models import Person
 
 

@@ -1,0 +1,30 @@
+"""What went wrong last time."""
+
+from collections import Counter
+
+from labs.models import Session
+from labs.remarks import last_held
+from notebook.desks import desks
+from notebook.standing import place
+from results.shapes import LastTime, Lesson
+
+_LESSONS = 5
+
+
+def last_time(session: Session) -> LastTime:
+    """What went wrong at most benches when its instructor held this method last, each with an example."""
+    held = last_held(session)
+    if held is None:
+        return LastTime("", "", [])
+    benches = held.benches.select_related("session__section", "sample")
+    written = [desk for desk in desks(list(benches)) if desk.entries]
+    examples: dict[str, str] = {}
+    counted: Counter[str] = Counter()
+    for desk in written:
+        found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
+        void = {one.text for one in desk.entries if place(one).kind == "void" and one.text != "no"}
+        found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
+        counted.update(found.keys())
+        examples = found | examples
+    lessons = [Lesson(examples[code], times, len(written)) for code, times in counted.most_common(_LESSONS)]
+    return LastTime(held.title, held.starts_at.isoformat(), lessons)

@@ -1,0 +1,95 @@
+"""Who needs the instructor, and why: findings, calls, and benches at which nothing is written."""
+
+from datetime import timedelta
+
+from django.utils import timezone
+
+from chromata_core.judging.finding import Finding
+from chromata_core.telling.outcome import Evaluation
+from labs.models import Bench
+from notebook.desks import Desk
+from notebook.models import Entry
+from results.shapes import Need, NeedLevel
+
+_QUIET = timedelta(minutes=9)
+_URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}
+
+
+def needs_of(room: list[Desk]) -> list[Need]:
+    """Every reason to walk over that nobody has marked seen, the most urgent first."""
+    needs = [need for desk in room for need in _needs(desk)]
+    return sorted(needs, key=lambda need: (-_URGENCY[need.level], need.since))
+
+
+def _needs(desk: Desk) -> list[Need]:
+    bench, state, entries = desk.bench, desk.state, desk.entries
+    seen = {entry.text for entry in entries if entry.key == "seen"}
+    needs = [_need_of(bench, finding, finding.level, entries) for finding in state.findings if finding.level != "keep"]
+    call = open_call(entries)
+    if call is not None:
+        what = "calls"
+        needs.append(
+            Need(
+                str(call.id),
+                bench.number,
+                bench.pk,
+                "call",
+                what,
+                f"“{call.text}”",
+                "",
+                call.written_at.isoformat(),
+                None,
+            )
+        )
+    quiet = _quiet(bench, state, entries)
+    return [need for need in needs + quiet if need.id not in seen]
+
+
+def _need_of(bench: Bench, finding: Finding, level: NeedLevel, entries: list[Entry]) -> Need:
+    about = [e.written_at for e in entries if e.key == finding.key and e.trial == finding.trial]
+    since = max(about or [e.written_at for e in entries])
+    return Need(
+        id=f"{finding.code}:{finding.key}:{finding.trial}:{finding.index}:{since.timestamp():.0f}",
+        bench=bench.number,
+        bench_id=bench.pk,
+        level=level,
+        what=finding.what,
+        text=f"{finding.why} {finding.do}",
+        word=finding.word,
+        since=since.isoformat(),
+        trial=finding.trial,
+    )
+
+
+def _quiet(bench: Bench, state: Evaluation, entries: list[Entry]) -> list[Need]:
+    last = max((entry.written_at for entry in entries), default=bench.session.opened_at or timezone.now())
+    silence = timezone.now() - last
+    if silence < _QUIET or state.hand.kind == "finished":
+        return []
+    minutes = int(silence.total_seconds() // 60)
+    what, busy = f"nothing written for {minutes} min", doing(state)
+    identity = f"quiet:{last.timestamp():.0f}"
+    word = "How is it going? What are you waiting for?"
+    return [
+        Need(identity, bench.number, bench.pk, "look", what, f"They are at “{busy}”.", word, last.isoformat(), None)
+    ]
+
+
+def open_call(entries: list[Entry]) -> Entry | None:
+    """The last call for help that nobody has marked seen or answered."""
+    call = next((entry for entry in reversed(entries) if entry.key == "call"), None)
+    if call is None:
+        return None
+    later = [entry for entry in entries if entry.sequence > call.sequence]
+    answered = any(entry.key == "message" or (entry.key, entry.text) == ("seen", str(call.id)) for entry in later)
+    return None if answered else call
+
+
+def doing(state: Evaluation) -> str:
+    """What a bench is at, in a few words."""
+    hand = state.hand
+    if hand.kind == "finished":
+        return "Finished"
+    step = next((s for s in state.steps if s.state == "now"), None)
+    title = step.title if step else hand.title
+    return f"{hand.aside}: {title[:1].lower()}{title[1:]}" if hand.aside else title

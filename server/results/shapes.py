@@ -1,0 +1,146 @@
+"""What is answered of a bench, of a room, and to who writes."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from chromata_core.engine.shown import Shown
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.judging.finding import Level
+from chromata_core.statistics.class_band import Band
+from chromata_core.statistics.class_comparison import ClassComparison
+from chromata_core.telling.describe import PartOut
+from chromata_core.telling.outcome import Evaluation
+from labs.shapes import Arrangement, BoardLine, ComparisonView, RemarkOut, SessionCard
+from notebook.actions import Kept
+
+NeedLevel = Literal["call", "look", "repeat", "stop"]
+
+
+@dataclass(frozen=True, slots=True)
+class Lesson:
+    """What went wrong last time, and at how many of so many benches."""
+
+    what: str
+    benches: int
+    of: int
+
+
+@dataclass(frozen=True, slots=True)
+class LastTime:
+    """What the last session of this method teaches; the title is empty where there was none."""
+
+    title: str
+    at: str
+    lessons: list[Lesson]
+
+
+@dataclass(frozen=True, slots=True)
+class Talk:
+    """Something said between a bench and the instructor; ``photo`` names the picture that belongs to it, if any."""
+
+    id: str
+    kind: str
+    text: str
+    author: str
+    at: str
+    photo: str
+
+
+@dataclass(frozen=True, slots=True)
+class EntryRef:
+    """Where a standing entry is, so that it can be corrected; ``old`` are the texts it superseded. ``of_room`` says who
+    posted it, where it came from the staff.
+    """
+
+    id: str
+    key: str
+    trial: int | None
+    index: int | None
+    text: str
+    old: list[str]
+    of_room: str
+
+
+@dataclass(frozen=True, slots=True)
+class BenchView:
+    """Everything a bench screen shows."""
+
+    id: int
+    number: int
+    sample: str
+    team: list[str]
+    session: SessionCard
+    evaluation: Evaluation
+    comparison: ComparisonView | None
+    parts: list[PartOut]
+    instruments: list[Instrument]
+    questions: list[str]
+    entries: list[EntryRef]
+    talk: list[Talk]
+    remarks: list[RemarkOut]
+
+
+@dataclass(frozen=True, slots=True)
+class FloorTrial:
+    """One trial on a tile: the quantity that must agree, and its state."""
+
+    name: str
+    text: str
+    state: str
+
+
+@dataclass(frozen=True, slots=True)
+class FloorBench:
+    """A tile of the floor. ``level`` is the gravest open word, ``call`` an unanswered call for help."""
+
+    id: int
+    number: int
+    team: list[str]
+    sample: str
+    doing: str
+    progress: float
+    result: Shown | None
+    value: float | None
+    expanded: float | None
+    band: Band | None
+    trials: list[FloorTrial]
+    last_at: str | None
+    level: Level
+    call: str
+
+
+@dataclass(frozen=True, slots=True)
+class Need:
+    """One reason to walk over. ``id`` names it, so that it can be marked seen."""
+
+    id: str
+    bench: int
+    bench_id: int
+    level: NeedLevel
+    what: str
+    text: str
+    word: str
+    since: str
+    trial: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class Floor:
+    """The room as it is now."""
+
+    session: SessionCard
+    result_label: str
+    unit: str
+    benches: list[FloorBench]
+    needs: list[Need]
+    board: list[BoardLine]
+    arrangement: Arrangement
+    class_comparison: ClassComparison | None
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """What became of each entry that was sent, and the bench as it then stands."""
+
+    kept: list[Kept]
+    bench: BenchView

@@ -1,0 +1,13 @@
+"""Addresses of benches and rooms as they stand."""
+
+from django.urls import path
+
+from results import views
+
+urlpatterns = [
+    path("benches/<int:bench_id>", views.BenchNow.as_view()),
+    path("benches/<int:bench_id>/entries", views.Entries.as_view()),
+    path("benches/<int:bench_id>/store", views.StoreResult.as_view()),
+    path("sessions/<int:session_id>/floor", views.FloorNow.as_view()),
+    path("sessions/<int:session_id>/last", views.Last.as_view()),
+]
