@@ -4,13 +4,13 @@ from dataclasses import replace
 from decimal import Decimal
 from unittest import TestCase
 
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chromata_core.authoring.as_json import from_json, to_json
 from chromata_core.declaration.parts import Check
 from chromata_core.engine.context import context_of
-from chromata_core.errors import FormulaError
+from chromata_core.errors import FormulaError, SheetError
 from chromata_core.formula.condition import before, condition_names, holds, parse_condition
 from chromata_core.formula.figures import Figured, exact
 from chromata_core.judging.finding import Finding
@@ -47,6 +47,7 @@ class TheLanguage(TestCase):
             self.assertFalse(asked(text, a="1"), text)
         self.assertFalse(asked("1 / a > 0", a="0"))
 
+    @settings(deadline=None)  # a machine may be busy
     @given(st.decimals(-1000, 1000, places=4), st.decimals(0, 1, places=4))
     def test_a_difference_is_what_it_is_on_paper(self, mass: Decimal, limit: Decimal) -> None:
         """12.3452 − 12.3432 is 0.0020 and not, as in binary, a hair more."""
@@ -206,3 +207,21 @@ class Retired(TestCase):
                 self.assertTrue(same)
                 declared = {**to_json(today), "checks": [old]}
                 self.assertEqual([*from_json(declared).checks], same)
+
+    @settings(deadline=None)  # a machine may be busy
+    @given(st.sampled_from(RETIRED), st.data())
+    def test_a_mutilated_one_is_refused_and_breaks_nothing(
+        self, one: tuple[str, str, dict[str, object]], data: st.DataObject
+    ) -> None:
+        slug, _, old = one
+        anything = st.none() | st.integers(0, 3) | st.just("") | st.lists(st.none(), max_size=2) | st.just({"kind": 3})
+        bent = {**old, data.draw(st.sampled_from(sorted(old))): data.draw(anything)}
+        declared = {
+            **to_json(method(slug)),
+            "checks": [bent],
+            data.draw(st.sampled_from(("quantities", "charts", "options"))): data.draw(anything),
+        }
+        try:
+            from_json(declared)
+        except SheetError as error:
+            self.assertTrue(error.message)

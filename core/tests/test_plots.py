@@ -2,7 +2,7 @@
 
 from unittest import TestCase
 
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chromata_core.engine.context import context_of
@@ -41,6 +41,7 @@ class Axes(TestCase):
         axis = axis_of([5], 0, 100)
         self.assertAlmostEqual(axis.at(5), 50)
 
+    @settings(deadline=None)  # a machine may be busy
     @given(st.lists(NUMBER, min_size=1, max_size=20))
     def test_few_ticks_in_order_and_on_the_page(self, values: list[float]) -> None:
         axis = axis_of(values, 0, 300)
@@ -57,6 +58,7 @@ class Axes(TestCase):
 
 
 class Laid(TestCase):
+    @settings(deadline=None)  # a machine may be busy
     @given(POINTS)
     def test_everything_stands_on_the_page(self, points: list[tuple[float, float]]) -> None:
         plot = plotted(points)

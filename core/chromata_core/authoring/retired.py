@@ -20,15 +20,17 @@ def in_todays_words(declared: Mapping[str, Any]) -> Record:
 
 def _with_its_square(declared: Mapping[str, Any]) -> Record:
     """The square of pairs came of itself with their plan; it is a drawing like any other now."""
-    charts = declared.get("charts")
-    kinds = [one.get("kind") for one in declared.get("options", []) if isinstance(one, dict)]
-    if "pairs-option" not in kinds or not isinstance(charts, list):
-        return dict(declared)
-    if _SQUARE in [one.get("kind") for one in charts if isinstance(one, dict)]:
+    charts, options = declared.get("charts"), declared.get("options")
+    if not isinstance(charts, list) or "pairs-option" not in _kinds(options) or _SQUARE in _kinds(charts):
         return dict(declared)
     drawn = next((one for one in charts if isinstance(one, dict) and one.get("kind") == "pairs-of-metals"), None)
     square = {"kind": _SQUARE, "key": "square", "title": "Every pair against every other"}
-    return {**declared, "charts": [{**square, "reading": drawn["reading"]}, *charts] if drawn else charts}
+    return {**declared, "charts": [{**square, "reading": drawn.get("reading", "")}, *charts] if drawn else charts}
+
+
+def _kinds(records: object) -> list[object]:
+    """The kinds of records, whatever was sent in their place."""
+    return [one.get("kind") for one in records if isinstance(one, dict)] if isinstance(records, list) else []
 
 
 def _today(check: Any, declared: Mapping[str, Any]) -> list[Any]:
@@ -131,7 +133,9 @@ def _sign_of(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]:
 
 
 def _quantity(declared: Mapping[str, Any], key: str) -> Mapping[str, Any]:
-    found: Mapping[str, Any] = next((one for one in declared.get("quantities", []) if one.get("key") == key), {})
+    quantities = declared.get("quantities")
+    known = quantities if isinstance(quantities, list) else []
+    found: Mapping[str, Any] = next((one for one in known if isinstance(one, dict) and one.get("key") == key), {})
     return {"label": key, "unit": "", **found}
 
 

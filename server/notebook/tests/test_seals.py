@@ -8,9 +8,10 @@ from django.core.management import CommandError, call_command
 from django.test import override_settings
 
 from labs.models import Bench
+from labs.seals import seal_end
 from labs.tests.room import Room, entry, record, titrate, write
 from notebook.models import Entry
-from notebook.seals import seal_end, seal_entry
+from notebook.seals import seal_entry
 
 
 class Guarded(Room):
