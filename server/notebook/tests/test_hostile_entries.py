@@ -8,9 +8,10 @@ from typing import Any
 from django.db import connection
 from django.test import TransactionTestCase
 
-from labs.seals import seal_end, seal_entry
+from labs.seals import seal_end
 from labs.tests.room import Furnished, Room, entry, furnish, record, signed_in, write
 from notebook.models import Entry
+from notebook.seals import seal_entry
 
 
 class Pointing(Room):
