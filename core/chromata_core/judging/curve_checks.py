@@ -4,12 +4,11 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from chromata_core.curves.line import line
-from chromata_core.declaration.names import NumberName, QuantityName, SeriesName
+from chromata_core.declaration.names import NumberName, SeriesName
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding
-from chromata_core.judging.rules import curve_of, jump
 from chromata_core.judging.shapes import Looks
-from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.rounding import plain
 from chromata_core.statistics.outliers import grubbs
 
 _OTHER_SCALE = 0.15  # so near to a scale's ratio a reading is taken for one from that scale
@@ -41,55 +40,6 @@ class NeedleScale(Looks):
                         "Read the scale that belongs to the terminal.", place.key, place.trial, place.row, suggest=text,
                         word="Which terminal is your lead in?",
                     )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class AgainstTheTrend(Looks):
-    """A reading that falls while the curve rises (or the other way) by more than it can drift."""
-
-    volume: SeriesName
-    value: SeriesName
-    allowed: str
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding at each such point behind the first three."""
-        for trial in at.trials():
-            _, values = curve_of(at.bound, self.volume, self.value, trial)
-            if len(values) < 5:
-                continue
-            rising = 1.0 if values[-1] >= values[0] else -1.0
-            for place in range(3, len(values)):
-                back = rising * (values[place - 1] - values[place])
-                if back > float(self.allowed):
-                    yield Finding(
-                        f"{self.value}-trend", "look", f"This reading goes back by {with_figures(back, 2)}.",
-                        "The curve goes one way only; it may not have settled, or a digit is wrong.",
-                        "Wait until it stands still and read again.", self.value, trial, place + 1,
-                    )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class CoarseAtJump(Looks):
-    """The end point is only known to ``half_step``: says so when the steps at the jump were too large."""
-
-    half_step: QuantityName
-    volume: SeriesName
-    value: SeriesName
-    fine_step: NumberName
-
-    def look(self, at: Context) -> Iterator[Finding]:
-        """A finding once the jump is passed."""
-        fine = float(at.number(self.fine_step))
-        for trial in at.trials():
-            half = at.value(self.half_step, trial)
-            volumes, values = curve_of(at.bound, self.volume, self.value, trial)
-            if half is None or 2 * half <= 2.5 * fine or jump(volumes, values) is None:
-                continue
-            yield Finding(
-                "coarse-jump", "look", f"The step at the jump was {plain(2 * half, 2)} mL.",
-                f"The end point is only known to ± {plain(half, 2)} mL, half a step.",
-                f"In the next one go over to {plain(fine, 2)} mL as soon as the slope rises.", self.volume, trial,
-            )  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,11 +2,8 @@
 
 from dataclasses import dataclass
 from decimal import Decimal
-from itertools import pairwise
 
-from chromata_core.curves.end_point import by_second_derivative
-from chromata_core.curves.line import CurveError
-from chromata_core.declaration.names import ChoiceName, NumberName, PlanName, QuantityName, SeriesName
+from chromata_core.declaration.names import ChoiceName, NumberName, PlanName, SeriesName
 from chromata_core.engine.context import Context
 from chromata_core.judging.shapes import Ends
 from chromata_core.sheet.bound import Bound
@@ -72,33 +69,6 @@ class EachOf(Ends):
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether every row has been made."""
         return len(at.bound.series(key, trial)) >= len(at.bound.options[self.planned].split(";"))
-
-
-@dataclass(frozen=True, slots=True)
-class ComesOut(Ends):
-    """Made again until ``quantity``, worked from the last of them, lies between two options (its unit); after as many
-    times as the option ``most`` says the work goes on without.
-    """
-
-    quantity: QuantityName
-    low: NumberName
-    high: NumberName
-    most: NumberName
-    words: str = "until it comes out as predicted"
-
-    @property
-    def options(self) -> tuple[str, ...]:
-        """Both limits and the most."""
-        return (self.low, self.high, self.most)
-
-    def met(self, at: Context, key: str, trial: int | None) -> bool:
-        """Whether the last one is good enough, or the last that is asked for."""
-        return self.good(at, trial) or len(at.bound.series(key, trial)) >= at.number(self.most)
-
-    def good(self, at: Context, trial: int | None) -> bool:
-        """Whether it came out."""
-        value = at.value(self.quantity, trial)
-        return value is not None and float(at.number(self.low)) <= value <= float(at.number(self.high))
 
 
 @dataclass(frozen=True, slots=True)
@@ -169,34 +139,6 @@ class RunsTo(Ends):
 
 
 @dataclass(frozen=True, slots=True)
-class RepeatsAgree(Ends):
-    """A run is repeated until two of the series ``of`` lie within an option (per cent) of each other, twice at least
-    and no more often than the option ``most``.
-    """
-
-    of: SeriesName
-    within: NumberName
-    most: NumberName
-    words: str = "until two runs agree"
-
-    @property
-    def options(self) -> tuple[str, ...]:
-        """How near, and how often at most."""
-        return (self.within, self.most)
-
-    def met(self, at: Context, key: str, trial: int | None) -> bool:
-        """Whether two agree, or the last run that is asked for was made."""
-        made = [float(typed.value) for typed in at.bound.series(self.of, trial)]
-        return len(made) >= at.number(self.most) or self.agree(at, made)
-
-    def agree(self, at: Context, made: list[float]) -> bool:
-        """Whether two neighbours in size differ by no more than that share of their mean."""
-        near = float(at.number(self.within)) / 200
-        ordered = sorted(made)
-        return any(b - a <= near * (a + b) for a, b in pairwise(ordered))
-
-
-@dataclass(frozen=True, slots=True)
 class PeakPassed(Ends):
     """A spectrum is long enough when there are as many points as the option says and the highest is not at an end."""
 
@@ -229,55 +171,8 @@ class PouredOut(Ends):
         return bool(poured) and poured[-1].value < full
 
 
-@dataclass(frozen=True, slots=True)
-class JumpPassed(Ends):
-    """A titration curve is finished when the jump lies behind by as many readings as the option says."""
-
-    volume: SeriesName
-    value: SeriesName
-    after: NumberName
-    words: str = "until the jump lies behind"
-
-    @property
-    def options(self) -> tuple[str, ...]:
-        """The number of readings behind the jump."""
-        return (self.after,)
-
-    def met(self, at: Context, key: str, trial: int | None) -> bool:
-        """Whether the curve has a jump and goes on beyond it."""
-        volumes, values = curve_of(at.bound, self.volume, self.value, trial)
-        end = jump(volumes, values)
-        return end is not None and sum(v > end for v in volumes) >= at.number(self.after)
-
-
 def curve_of(bound: Bound, volume: str, value: str, trial: int | None) -> tuple[list[float], list[float]]:
     """Two series as pairs: only readings of which both are there."""
     pairs = zip(bound.series(volume, trial), bound.series(value, trial), strict=False)
     found = [(float(v.value), float(e.value)) for v, e in pairs]
     return [v for v, _ in found], [e for _, e in found]
-
-
-_STEEP = 4.0  # a jump is so much steeper than the curve's middle slope
-_BEGINNING = 3  # the first intervals are steep without being the jump
-
-
-def jump(volumes: list[float], values: list[float]) -> float | None:
-    """The volume of the jump once it is passed, None before. The steep beginning of a curve is not taken for it."""
-    if len(volumes) < _BEGINNING + 4:
-        return None
-    slopes = slopes_of(volumes, values)
-    later = slopes[_BEGINNING:]
-    if max(later) < _STEEP * sorted(slopes)[len(slopes) // 2]:
-        return None
-    try:
-        return float(by_second_derivative(volumes[_BEGINNING - 1 :], values[_BEGINNING - 1 :])[0])
-    except CurveError:
-        return None
-
-
-def slopes_of(volumes: list[float], values: list[float]) -> list[float]:
-    """The size of the slope of each interval; 0 where the volume did not grow."""
-    return [
-        abs((values[i + 1] - values[i]) / (volumes[i + 1] - volumes[i])) if volumes[i + 1] > volumes[i] else 0.0
-        for i in range(len(volumes) - 1)
-    ]

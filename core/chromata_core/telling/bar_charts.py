@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from chromata_core.declaration.names import QuantityName
 from chromata_core.engine.context import Context
-from chromata_core.telling.chart import Chart, ChartArea, ChartLine, ChartMark, Draws, axis
+from chromata_core.telling.chart import Chart, ChartLine, Draws, axis
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,44 +36,4 @@ class Bars(Draws):
             self.key, self.title, "", axis("", wanted[0].unit), said,
             [ChartLine(at.trial_name(trial).capitalize(), "bars", points)], [], [],
             ticks=[(float(place), quantity.label) for place, quantity in enumerate(wanted, 1)],
-        )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class Between(Draws):
-    """What a mixture can give, from one pure end to the other, and where each trial lies."""
-
-    key: str
-    title: str
-    amount: QuantityName
-    share: QuantityName
-    low: QuantityName
-    high: QuantityName
-    mixture: str
-
-    def draw(self, at: Context) -> Chart | None:
-        """From the first trial whose amount is known; each is drawn on the scale of its own two ends."""
-        amount, share = at.quantity(self.amount), at.quantity(self.share)
-        found = []
-        for trial in at.trials(valid=False):
-            values = [at.value(key, trial) for key in (self.amount, self.low, self.high)]
-            n, low, high = (value or 0.0 for value in values)
-            if None not in values and high > low:
-                found.append((trial, n, low, high))
-        if not found:
-            return None
-        lines = [
-            ChartLine(at.trial_name(t).capitalize(), "dots", [(n, 100 * (n - low) / (high - low))])
-            for t, n, low, high in found
-        ]
-        trial, n, low, high = found[-1]
-        inside = "inside" if low <= n <= high else "outside"
-        said = (
-            f"{at.trial_name(trial).capitalize()}: {at.said(self.amount, n)}, {inside} the {at.said(self.low, low)} to "
-            f"{at.said(self.high, high)} that {self.mixture} of this mass can give."
-        )
-        ends = ChartLine("Mixtures", "path", [(low, 0.0), (high, 100.0)])
-        return Chart(
-            self.key, self.title, axis(amount.label, amount.unit), axis(share.label, share.unit), said, [ends, *lines],
-            [ChartMark("least", x=low), ChartMark("most", x=high)], [ChartArea("possible", (low, high), (0.0, 100.0))],
         )  # fmt: skip

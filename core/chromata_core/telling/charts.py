@@ -2,8 +2,6 @@
 
 from dataclasses import dataclass
 
-from chromata_core.curves.end_point import derivatives
-from chromata_core.curves.line import CurveError
 from chromata_core.declaration.names import NumberName, PlanName, QuantityName, SeriesName
 from chromata_core.declaration.vocabulary import ListOption
 from chromata_core.engine.context import Context
@@ -162,42 +160,3 @@ class AccuracyPrecision(Draws):
             self.key, self.title, axis(error.label, error.unit), axis(scatter.label, scatter.unit), sentence,
             lines, [ChartMark("as stated", x=0.0)], [ChartArea("permitted", (-wide, wide), (0.0, high))],
         )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class TitrationCurve(Draws):
-    """The curve of the trial in hand with its slope, and the end point once the jump is passed."""
-
-    key: str
-    title: str
-    volume: SeriesName
-    value: SeriesName
-    end: QuantityName
-
-    def draw(self, at: Context) -> Chart | None:
-        """Drawn from the second pair on."""
-        curves = [(n, *curve_of(at.bound, self.volume, self.value, n)) for n in at.trials()]
-        curves = [curve for curve in curves if len(curve[1]) > 1]
-        signal = at.reading(self.value)
-        if not curves or signal is None:
-            return None
-        trial, volumes, values = curves[-1]
-        end = at.value(self.end, trial)
-        marks = [ChartMark("end point", x=end)] if end is not None else []
-        said = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
-        slope = self._slope(volumes, values)
-        return Chart(
-            self.key, self.title, "Burette, mL", axis(signal.label, signal.unit),
-            f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {said}",
-            [ChartLine(signal.label, "line", list(zip(volumes, values, strict=True))), *slope], marks, [],
-            right_label=f"Slope, {signal.unit or 'pH'}/mL" if slope else "",
-        )  # fmt: skip
-
-    @staticmethod
-    def _slope(volumes: list[float], values: list[float]) -> list[ChartLine]:
-        try:
-            found = derivatives(volumes, values)
-        except CurveError:
-            return []
-        points = list(zip(found.volumes[:, 0].tolist(), found.first[:, 0].tolist(), strict=True))
-        return [ChartLine("Slope", "bars", points, right=True)]

@@ -23,13 +23,12 @@ from chromata_core.declaration.vocabulary import (
     Trials,
 )
 from chromata_core.judging.checks import Within
-from chromata_core.judging.outcome_checks import GateOpen
-from chromata_core.judging.rules import ComesOut, PouredOut, Times
+from chromata_core.judging.rules import PouredOut, Times
 from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
 from chromata_core.methods.gas import pressure
+from chromata_core.methods.gas.gate import Between, ComesOut, GateOpen
 from chromata_core.methods.weighing import tared
-from chromata_core.telling.bar_charts import Between
 
 _CYLINDER, _BALANCE, _BOTH = "cylinder", "balance", "both"
 _ML_OF_A_GRAM = "(1 - rho_air / rho_weights) / (water_density(T) - rho_air)"

@@ -22,8 +22,8 @@ from chromata_core.declaration.vocabulary import (
     Wait,
 )
 from chromata_core.judging.checks import Seen, Within
-from chromata_core.judging.identify import Identify
 from chromata_core.methods.gravimetric import drying
+from chromata_core.methods.gravimetric.identify import Identify
 
 CANDIDATES = (
     "CuSO4.5H2O", "MgSO4.7H2O", "BaCl2.2H2O", "CaSO4.2H2O", "FeSO4.7H2O", "ZnSO4.7H2O", "Na2CO3.10H2O", "CoCl2.6H2O",

@@ -13,8 +13,7 @@ from chromata_core.declaration.vocabulary import (
     Slip,
     Step,
 )
-from chromata_core.judging.outcome_checks import Repeats
-from chromata_core.judging.rules import RepeatsAgree
+from chromata_core.methods.kinetics.repeats import Repeats, RepeatsAgree
 
 REACTION = "S₂O₃²⁻ + 2 H⁺ → S + SO₂ + H₂O"
 AGREE: tuple[Option, ...] = (

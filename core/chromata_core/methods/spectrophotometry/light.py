@@ -21,7 +21,8 @@ from chromata_core.declaration.vocabulary import (
     Step,
     Wait,
 )
-from chromata_core.judging.light_checks import (
+from chromata_core.judging.rules import Bracketed, EachOf
+from chromata_core.methods.spectrophotometry.light_checks import (
     BlankStale,
     Bow,
     NotRising,
@@ -31,7 +32,6 @@ from chromata_core.judging.light_checks import (
     TooEarly,
     ZeroLine,
 )
-from chromata_core.judging.rules import Bracketed, EachOf
 from chromata_core.telling.line_charts import CalibrationLine, Residuals
 
 BY_A, BY_T = {"scale": "A"}, {"scale": "T"}

@@ -25,13 +25,16 @@ from chromata_core.declaration.vocabulary import (
     Trials,
 )
 from chromata_core.judging.checks import Within
-from chromata_core.judging.curve_checks import AgainstTheTrend, CoarseAtJump
-from chromata_core.judging.guides import JumpAhead
-from chromata_core.judging.rules import JumpPassed
 from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.titration import example_curves
+from chromata_core.methods.titration.recorded_curve import (
+    AgainstTheTrend,
+    CoarseAtJump,
+    JumpAhead,
+    JumpPassed,
+    TitrationCurve,
+)
 from chromata_core.methods.weighing import by_difference, difference
-from chromata_core.telling.charts import TitrationCurve
 
 _SYSTEMS = (
     Choice(
