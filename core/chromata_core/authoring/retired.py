@@ -119,9 +119,7 @@ def _too_small(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]
     least = f"{old['least']} {_quantity(declared, x)['unit']}"
     what = f"{_label(declared, x)} {{{x}}} is small."
     limits = {"least": least.rstrip()}
-    return [
-        _whenever(f"{x}-small", "-least < " + x + " < least", what, old["why"], old["do"], on=old["on"], limits=limits)
-    ]
+    return [_whenever(f"{x}-small", f"-least < {x} < least", what, old["why"], old["do"], on=old["on"], limits=limits)]
 
 
 def _sign_of(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]:

@@ -7,8 +7,8 @@ from functools import cached_property
 
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.places import Place, timer, void
-from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Step
-from chromata_core.engine.figures_school import Known, as_decimal, figures_of, shown_in
+from chromata_core.declaration.vocabulary import Method, NumberOption, Quantity, Reading, Step
+from chromata_core.engine.figures_school import Known, as_decimal, figures_of, in_si, shown_in
 from chromata_core.engine.numeric_pass import Computed, compute
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
@@ -97,6 +97,12 @@ class Context:
         place = self.bound.place(trial)
         assert place is not None
         return listed(planned, self.bound.options[option])[place - 1]
+
+    @cached_property
+    def session_numbers(self) -> Known:
+        """Every number option, also one that stands in no formula, with its figures."""
+        numbers = [option for option in self.bound.method.options if isinstance(option, NumberOption)]
+        return {option.key: in_si(self.bound.options[option.key], option.unit) for option in numbers}
 
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""

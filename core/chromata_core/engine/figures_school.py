@@ -12,6 +12,7 @@ from chromata_core.engine.shown import Shown
 from chromata_core.engine.walk import Algebra, by_row, of_places, walk_bench, walk_summary, walk_trial
 from chromata_core.formula.figures import Figured, exact, figured
 from chromata_core.formula.parse import parse_formula
+from chromata_core.quantity.given import read_in
 from chromata_core.quantity.rounding import leading_place, plain, rounded, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
@@ -27,6 +28,11 @@ def figured_typed(typed: Typed, symbol: str) -> Figured:
     scale = unit(symbol)
     value = typed.value * Decimal(repr(scale.factor)) + Decimal(repr(scale.offset))
     return Figured(value, typed.decimals - round(log10(scale.factor)))
+
+
+def in_si(text: str, symbol: str) -> Figured:
+    """What is written in ``text``, a number in ``symbol`` or in the unit behind it."""
+    return figured_typed(read_in(text, symbol), symbol)
 
 
 def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:

@@ -1,19 +1,18 @@
 """The check that any experiment can write: a condition, and what is said where it holds."""
 
 import re
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 
 from chromata_core.declaration.names import Condition, EntryName, ListName, Sentence
 from chromata_core.declaration.vocabulary import ListOption, NumberOption
 from chromata_core.engine.context import Context
-from chromata_core.engine.figures_school import Known, figured_typed, shown_in
+from chromata_core.engine.figures_school import Known, in_si, shown_in
 from chromata_core.formula.condition import before, condition_names, holds, parse_condition, parse_expression
-from chromata_core.formula.figures import Figured, exact, figured
+from chromata_core.formula.figures import exact, figured
 from chromata_core.formula.tree import Name
 from chromata_core.judging.finding import Finding, Level
 from chromata_core.judging.shapes import Looks
-from chromata_core.quantity.given import read_in
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 
@@ -45,17 +44,20 @@ class Whenever(Looks):
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at every place where it holds."""
         condition = parse_condition(self.condition)
-        for trial in self._places(at, condition_names(condition)):
-            known = {**_numbers(at), **self._limits(), **at.figures.get(trial, {})}
-            for row, here in self._rows(at, known, trial):
-                if holds(condition, here):
+        needed = condition_names(condition)
+        session = {**at.session_numbers, **self._limits()}
+        for trial in self._places(at, needed):
+            known = {**session, **at.figures.get(trial, {})}
+            for row in self._rows(known):
+                if holds(condition, _in_row(known, needed, row)):
+                    here = _in_row(known, known, row)
                     what, why, do, word = (
                         _said(at, text, here, trial, row) for text in (self.what, self.why, self.do, self.word)
                     )
                     yield Finding(self.code, self.level, what, why, do, self.on, trial, row, word=word)
 
     def _limits(self) -> Known:
-        return {name: _in_si(text, parse_reading(text).unit) for name, text in self.limits.items()}
+        return {name: in_si(text, parse_reading(text).unit) for name, text in self.limits.items()}
 
     @staticmethod
     def _places(at: Context, needed: tuple[str, ...]) -> list[int | None]:
@@ -65,29 +67,25 @@ class Whenever(Looks):
         of_trials |= {option.key for option in bound.lists if bound.by_trial(option)}
         return [*at.trials_not_rejected()] if of_trials & set(needed) else [None]
 
-    def _rows(self, at: Context, known: Known, trial: int | None) -> Iterator[tuple[int | None, Known]]:
-        """Each row with what is known in it; the place itself where there are none."""
-        if not self.each:
-            yield None, known
-            return
+    def _rows(self, known: Known) -> Iterable[int | None]:
+        """The rows of the series, or the place itself where there are none."""
         series = known.get(self.each)
-        for row in range(1, len(series) + 1 if isinstance(series, list) else 1):
-            here: Known = {**known, ROW: exact(row)}
-            for key, values in known.items():
-                if isinstance(values, list) and len(values) >= row:
-                    here[key] = values[row - 1]
-                    here |= {before(key): values[row - 2]} if row > 1 else {}
-            yield row, here
+        return range(1, len(series) + 1) if isinstance(series, list) else () if self.each else (None,)
 
 
-def _numbers(at: Context) -> Known:
-    """Every number of the session, also those that stand in no formula."""
-    numbers = [option for option in at.bound.method.options if isinstance(option, NumberOption)]
-    return {option.key: _in_si(at.bound.options[option.key], option.unit) for option in numbers}
-
-
-def _in_si(text: str, symbol: str) -> Figured:
-    return figured_typed(read_in(text, symbol), symbol)
+def _in_row(known: Known, names: Iterable[str], row: int | None) -> Known:
+    """What is known of ``names`` in that row: of lists its member and the one before, of everything else the same."""
+    here: Known = {} if row is None else {ROW: exact(row)}
+    for key in names:
+        value = known.get(key)
+        if value is None:
+            continue
+        if row is None or not isinstance(value, list):
+            here[key] = value
+        elif len(value) >= row:
+            here[key] = value[row - 1]
+            here |= {before(key): value[row - 2]} if row > 1 else {}
+    return here
 
 
 def _said(at: Context, text: str, known: Known, trial: int | None, row: int | None) -> str:

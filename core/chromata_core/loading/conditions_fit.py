@@ -18,10 +18,14 @@ from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
 
 _ZERO = Number("0")
+_MOST = 60  # each may be asked in a hundred rows of forty trials
 
 
 def unfit_conditions(method: Method) -> Iterator[str]:
     """A sentence for every condition of the method's checks that cannot be asked, or not be told."""
+    if sum(isinstance(check, Whenever) for check in method.checks) > _MOST:
+        yield f"More than {_MOST} conditions are asked at every reading. Make two methods of it."
+        return
     declared = _dimensions(method)
     for check in method.checks:
         if isinstance(check, Whenever):
