@@ -112,6 +112,12 @@ class OnASheet(TestCase):
             [(one.trial, one.what) for one in found(check, Given("V_s", "20.00"))], [(None, "More than 10 mL.")]
         )
 
+    def test_rows_of_a_trial_are_asked_though_nothing_in_the_condition_is_of_a_trial(self) -> None:
+        check = Whenever("few", "row == 2 and drying == 2", "x", "", "", each="m_heated", limits={"drying": "2"})
+        weighed = tuple(Given("m_heated", text, 1, row) for row, text in enumerate(("18.234", "18.232"), 1))
+        at = context_of(HYDRATE, Sheet({}, {}, weighed))
+        self.assertEqual([(one.trial, one.index) for one in check.look(at)], [(1, 2)])
+
     def test_a_rejected_trial_is_left_in_peace(self) -> None:
         check = Whenever("high", "V_start > most", "{V_start}", "", "", limits={"most": "1 mL"})
         written = (Given("V_start", "2.00", 1), Given("void", "Air bubble", 1), Given("V_start", "3.00", 2))

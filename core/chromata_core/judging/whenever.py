@@ -46,7 +46,7 @@ class Whenever(Looks):
         condition = parse_condition(self.condition)
         needed = condition_names(condition)
         session = {**at.session_numbers, **self._limits()}
-        for trial in self._places(at, needed):
+        for trial in self._places(at, {self.each, *needed}):
             known = {**session, **at.figures.get(trial, {})}
             for row in self._rows(known):
                 if holds(condition, _in_row(known, needed, row)):
@@ -60,12 +60,12 @@ class Whenever(Looks):
         return {name: in_si(text, parse_reading(text).unit) for name, text in self.limits.items()}
 
     @staticmethod
-    def _places(at: Context, needed: tuple[str, ...]) -> list[int | None]:
+    def _places(at: Context, needed: set[str]) -> list[int | None]:
         bound = at.bound
         of_trials = {reading.key for reading in bound.readings if reading.scope == "trial"}
         of_trials |= {quantity.key for quantity in bound.quantities if quantity.scope == "trial"}
         of_trials |= {option.key for option in bound.lists if bound.by_trial(option)}
-        return [*at.trials_not_rejected()] if of_trials & set(needed) else [None]
+        return [*at.trials_not_rejected()] if of_trials & needed else [None]
 
     def _rows(self, known: Known) -> Iterable[int | None]:
         """The rows of the series, or the place itself where there are none."""
