@@ -18,6 +18,7 @@ from chromata_core.judging.whenever import Whenever
 from chromata_core.loading.load import problems_of
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
 
 HYDRATE = method("hydrate")
 TITRATION = method("acid-base-titration")
@@ -112,6 +113,27 @@ class OnASheet(TestCase):
             [(one.trial, one.what) for one in found(check, Given("V_s", "20.00"))], [(None, "More than 10 mL.")]
         )
 
+    def test_a_sentence_says_what_is_known_and_breaks_nothing(self) -> None:
+        """A reading of the bench stands as typed, never as a bare number of m³; what is not there yet is a dash."""
+        told = "{V_s}, {V_end}, {V_end - V_start:mL}, {V}, {most}"
+        check = Whenever("high", "V_start > most", told, "", "", limits={"most": "1 mL"})
+        written = (Given("V_s", "20.00"), Given("V_start", "2.00", 1))
+        self.assertEqual([one.what for one in found(check, *written)], ["20.00, –, –, –, 1 mL"])
+
+    def test_what_cannot_be_worked_yet_decides_nothing(self) -> None:
+        one = (Given("m_heated", "18.234", 1, 1),)
+        for condition in ("sd(m_heated) > 0", "not sd(m_heated) > 0", "m_heated / (m_heated - m_heated) != 1"):
+            check = Whenever("x", condition, "x", "", "")
+            at = context_of(HYDRATE, Sheet({}, {}, one))
+            self.assertEqual([*check.look(at)], [], condition)
+
+    def test_a_worked_row_has_its_unit(self) -> None:
+        light = method("beer-lambert")
+        at = context_of(light, example_sheet(light))
+        check = Whenever("c", "c_std > 0", "{c_std} and {before(c_std)}", "", "", each="c_std")
+        said = [one.what for one in check.look(at)]
+        self.assertTrue(said[1].startswith("0.") and said[1].count("mol/L") == 2, said)
+
     def test_rows_of_a_trial_are_asked_though_nothing_in_the_condition_is_of_a_trial(self) -> None:
         check = Whenever("few", "row == 2 and drying == 2", "x", "", "", each="m_heated", limits={"drying": "2"})
         weighed = tuple(Given("m_heated", text, 1, row) for row, text in enumerate(("18.234", "18.232"), 1))
@@ -162,6 +184,19 @@ class Declared(TestCase):
         self.assertIn("Check “x”", self.refused(condition="V_end"))
         self.assertIn("before", self.refused(condition="V_end < before(V_end)"), "there is no row before without rows")
         self.assertTrue(self.refused(limits={"limit": "five"}))
+        self.assertIn("is not in a plain number", self.refused(what="{V_end - V_start} only."))
+
+    def test_degrees_are_no_measure_of_a_difference(self) -> None:
+        """2 °C is 275 K: as a step of temperature it would be wrong in silence."""
+        reaction = method("heat-of-reaction")
+
+        def refused(**said: object) -> str:
+            check = replace(Whenever("x", "dT < least", "x", "", "", limits={"least": "2 K"}), **said)  # type: ignore[arg-type]
+            return " ".join(problems_of(replace(reaction, checks=(check,))))
+
+        self.assertEqual(refused(), "")
+        self.assertIn("in K", refused(condition="dT + dT < least", limits={"least": "2 °C"}))
+        self.assertIn("in K", refused(what="{dT + dT:°C}"))
 
 
 # What each retired word was in a file of an earlier release, and the method that used it.

@@ -81,6 +81,16 @@ class Laid(TestCase):
         self.assertEqual(len(plotted([(nan, 1), (1, inf), (2, 3), (1e200, 0)]).lines[0].points), 1)
         self.assertIsNone(lay_out(chart([(nan, nan)])))
 
+    def test_fields_and_marks_that_stand_nowhere_are_left_out(self) -> None:
+        nan = float("nan")
+        lines = [ChartLine("Read", "dots", [(0.0, 0.0), (1.0, 1e-310)])]
+        marks, areas = [ChartMark("x", x=nan), ChartMark("y", y=0.5)], [ChartArea("a", (0.0, 1.0), (nan, 1.0))]
+        plot = lay_out(Chart("c", "T", "x", "y", "", lines, marks, areas))
+        assert plot
+        self.assertEqual((len(plot.marks), len(plot.boxes)), (1, 0))
+        beside = [ChartLine("Slope", "bars", [(0.0, 1.0)], right=True)]
+        self.assertIsNone(lay_out(Chart("c", "T", "x", "y", "", beside, [], [])))
+
     def test_words_of_marks_keep_clear_of_one_another(self) -> None:
         marks = [ChartMark("end point", x=5.0), ChartMark("second end", x=5.1), ChartMark("level", y=1.0)]
         areas = [ChartArea("expected", (4.0, 6.0), (0.0, 2.0))]

@@ -7,11 +7,13 @@ import ast
 import operator
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
-from decimal import Context, Decimal, DecimalException
+from decimal import Context, Decimal
 from functools import lru_cache
 from typing import Literal
 
-from chromata_core.errors import FormulaError
+import numpy as np
+
+from chromata_core.errors import ChromataError, FormulaError
 from chromata_core.formula.figures import Figured, figured
 from chromata_core.formula.parse import node_of, python_tree
 from chromata_core.formula.tree import Node, names
@@ -82,24 +84,45 @@ def condition_names(condition: Condition) -> tuple[str, ...]:
     return tuple(dict.fromkeys(name.removesuffix(_BEFORE) for name in found))
 
 
+class _Unknown(Exception):
+    """Something that is compared is not known, or has no value."""
+
+
+def value_of(node: Node, known: Mapping[str, Figured | list[Figured]]) -> Figured | None:
+    """``node`` worked from what is known; None where something is missing, or nothing can be worked."""
+    try:
+        with np.errstate(all="ignore"):
+            found = figured(node, known)
+    except (KeyError, IndexError, ValueError, TypeError, ArithmeticError, ChromataError):
+        return None  # too few readings for a curve, a list that is empty, a division by zero
+    return found if found.value.is_finite() else None
+
+
 def holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -> bool:
     """Whether ``condition`` is true of ``known``; not while something it needs is not known or has no value."""
     try:
         return _holds(condition, known)
-    except (KeyError, DecimalException, ZeroDivisionError, OverflowError):
+    except _Unknown:
         return False
 
 
 def _holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -> bool:
     match condition:
         case Comparison(sign, left, right):
-            a, b = (_SAME.plus(figured(side, known).value) for side in (left, right))
+            a, b = (_compared(side, known) for side in (left, right))
             return _BY_SIGN[sign](a, b)
         case Joined("not", (part,)):
             return not _holds(part, known)
         case Joined(how, parts):
             found = [_holds(part, known) for part in parts]  # all of them: what is not known decides nothing
             return all(found) if how == "and" else any(found)
+
+
+def _compared(side: Node, known: Mapping[str, Figured | list[Figured]]) -> Decimal:
+    found = value_of(side, known)
+    if found is None:
+        raise _Unknown
+    return _SAME.plus(found.value)
 
 
 def _condition(node: ast.expr, text: str) -> Condition:

@@ -5,11 +5,11 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 
 from chromata_core.declaration.names import Condition, EntryName, ListName, Sentence
-from chromata_core.declaration.vocabulary import ListOption, NumberOption
+from chromata_core.declaration.vocabulary import ListOption, NumberOption, SubstanceOption
 from chromata_core.engine.context import Context
 from chromata_core.engine.figures_school import Known, in_si, shown_in
-from chromata_core.formula.condition import before, condition_names, holds, parse_condition, parse_expression
-from chromata_core.formula.figures import exact, figured
+from chromata_core.formula.condition import before, condition_names, holds, parse_condition, parse_expression, value_of
+from chromata_core.formula.figures import Figured, exact
 from chromata_core.formula.tree import Name
 from chromata_core.judging.finding import Finding, Level
 from chromata_core.judging.shapes import Looks
@@ -45,14 +45,15 @@ class Whenever(Looks):
         """A finding at every place where it holds."""
         condition = parse_condition(self.condition)
         needed = condition_names(condition)
-        session = {**at.session_numbers, **self._limits()}
+        session, limits = at.session_numbers, self._limits()
         for trial in self._places(at, {self.each, *needed}):
-            known = {**session, **at.figures.get(trial, {})}
+            known = {**session, **at.figures.get(trial, {}), **limits}
             for row in self._rows(known):
                 if holds(condition, _in_row(known, needed, row)):
                     here = _in_row(known, known, row)
                     what, why, do, word = (
-                        _said(at, text, here, trial, row) for text in (self.what, self.why, self.do, self.word)
+                        _said(at, text, here, trial, row, self.limits)
+                        for text in (self.what, self.why, self.do, self.word)
                     )
                     yield Finding(self.code, self.level, what, why, do, self.on, trial, row, word=word)
 
@@ -88,30 +89,48 @@ def _in_row(known: Known, names: Iterable[str], row: int | None) -> Known:
     return here
 
 
-def _said(at: Context, text: str, known: Known, trial: int | None, row: int | None) -> str:
+_OPEN = "–"  # stands in a sentence for what is not known yet
+
+
+def _said(at: Context, text: str, known: Known, trial: int | None, row: int | None, limits: Mapping[str, str]) -> str:
     """``text`` with what stands in braces put in."""
-    return PLACEHOLDER.sub(lambda found: _put(at, found[1].strip(), found[2], known, trial, row), text)
+    return PLACEHOLDER.sub(lambda found: _put(at, found[1].strip(), found[2], known, trial, row, limits), text)
 
 
-def _put(at: Context, text: str, symbol: str | None, known: Known, trial: int | None, row: int | None) -> str:
+def _put(
+    at: Context, text: str, symbol: str | None, known: Known, trial: int | None, row: int | None,
+    limits: Mapping[str, str],
+) -> str:  # fmt: skip
     tree = parse_expression(text)
-    if symbol is None and isinstance(tree, Name) and (written := _written(at, tree.key, trial, row)) is not None:
-        return written
-    item, scale = figured(tree, known), unit(symbol or "")
-    shown = shown_in(scale.from_si(float(item.value)), item, symbol or "")
+    if symbol is None and isinstance(tree, Name):
+        return limits.get(tree.key) or _written(at, tree.key, known, trial, row) or _OPEN
+    item = value_of(tree, known)
+    return _OPEN if item is None else _in(item, symbol or "")
+
+
+def _in(item: Figured, symbol: str) -> str:
+    shown = shown_in(unit(symbol).from_si(float(item.value)), item, symbol)
     return f"{shown.text} {shown.unit}".rstrip()
 
 
-def _written(at: Context, key: str, trial: int | None, row: int | None) -> str | None:
+def _written(at: Context, key: str, known: Known, trial: int | None, row: int | None) -> str:
     """What people read for a name alone: a reading as typed, an option as chosen, a quantity with its unit."""
-    for name, index in ((key, row), (key.removesuffix(before("")), (row or 0) - 1)):
-        typed = at.typed(name, trial, index) or at.typed(name, trial)
-        if at.reading(name) is not None and typed is not None:
-            return typed.text
-    option = next((one for one in at.bound.method.options if one.key == key), None)
+    name, place = (key.removesuffix(before("")), (row or 0) - 1) if key.endswith(before("")) else (key, row)
+    if at.reading(name) is not None:
+        places = [(trial, place), (trial, None), (None, place), (None, None)]
+        return next((typed.text for where in places if (typed := at.typed(name, *where)) is not None), "")
+    option = next((one for one in at.bound.method.options if one.key == name), None)
     if isinstance(option, ListOption) and trial is not None and at.bound.by_trial(option):
-        return str(at.planned(key, trial))
+        return str(at.planned(name, trial))
     if isinstance(option, NumberOption):
-        return str(at.number(key))
-    value = at.value(key, trial)
-    return None if value is None else at.said(key, value)
+        return str(at.number(name))
+    quantity = next((one for one in at.bound.quantities if one.key == name), None)
+    if quantity is not None and not quantity.per and key == name:
+        value = at.value(name, trial)
+        value = at.value(name, None) if value is None else value
+        return "" if value is None else at.said(name, value)
+    item = known.get(key)
+    symbol = (
+        quantity.unit if quantity else "g/mol" if isinstance(option, SubstanceOption) else getattr(option, "unit", "")
+    )
+    return _in(item, symbol) if isinstance(item, Figured) else ""

@@ -10,9 +10,16 @@ from chromata_core.declaration.vocabulary import (
     SubstanceOption,
 )
 from chromata_core.errors import ChromataError, unknown
-from chromata_core.formula.condition import before, comparisons, condition_names, parse_condition, parse_expression
+from chromata_core.formula.condition import (
+    Comparison,
+    before,
+    comparisons,
+    condition_names,
+    parse_condition,
+    parse_expression,
+)
 from chromata_core.formula.dimension import dimension_of
-from chromata_core.formula.tree import Number, names
+from chromata_core.formula.tree import Name, Number, names
 from chromata_core.judging.whenever import PLACEHOLDER, ROW, Whenever
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
@@ -42,17 +49,26 @@ def _problems(check: Whenever, known: Mapping[str, Dimension]) -> Iterator[str]:
     if missing:
         yield from (unknown("quantity", name, list(known)) for name in missing)
         return
+    from_an_own_zero = {name for name, text in check.limits.items() if unit(parse_reading(text).unit).offset}
     here = {**known, **({before(name): kind for name, kind in known.items()} if check.each else {})}
     for one in comparisons(condition):
         left, right = dimension_of(one.left, here), dimension_of(one.right, here)
+        if _names(one) & from_an_own_zero and not (isinstance(one.left, Name) and isinstance(one.right, Name)):
+            yield "A limit in °C is compared with a temperature alone. Write a difference of temperatures in K."
         if left != right and _ZERO not in (one.left, one.right):  # zero is zero in any unit
             yield f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
     for text in (check.what, check.why, check.do, check.word):
         for formula, symbol in PLACEHOLDER.findall(text):
             tree = parse_expression(formula.strip())
             yield from (unknown("quantity", name, list(known)) for name in names(tree) if name not in here)
-            if symbol and dimension_of(tree, here) != unit(symbol).dimension:
-                yield f"“{{{formula}}}” is not in {symbol}."
+            if (symbol or not isinstance(tree, Name)) and dimension_of(tree, here) != unit(symbol).dimension:
+                yield f"“{{{formula}}}” is not in {symbol or 'a plain number'}."
+            if symbol and unit(symbol).offset and not isinstance(tree, Name):
+                yield f"“{{{formula}}}” may be a difference of temperatures. Tell it in K."
+
+
+def _names(one: Comparison) -> set[str]:
+    return {*names(one.left), *names(one.right)}
 
 
 def _dimensions(method: Method) -> dict[str, Dimension]:

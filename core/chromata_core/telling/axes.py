@@ -9,6 +9,7 @@ from chromata_core.telling.plot import WIDTH, PlotText, Point
 
 _AIR = 0.06  # of the span, above and below
 _TICKS = 5
+_LEAST = 1e-200  # nearer together than this is the same
 _LETTER = 0.55  # width of a letter in sizes of its type, on the average
 _LONGEST_WORD = 15
 
@@ -25,7 +26,8 @@ def axis_of(values: Iterable[float], start: float, end: float, least: float = 0.
     """An axis over ``values`` with a little air and about five round ticks, no closer than ``least``."""
     found = list(values)
     low, high = min(found), max(found)
-    room = (high - low or abs(high) or 1.0) * air
+    size = high - low if high - low > _LEAST else abs(high) if abs(high) > _LEAST else 1.0
+    room = size * air
     low, high = low - room, high + room
     step = max(_round_step((high - low) / _TICKS), least)
     first = ceil(low / step - 1e-9)

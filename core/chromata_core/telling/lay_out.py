@@ -22,8 +22,13 @@ _FARTHEST = 1e100  # beyond it nothing can be told apart on a page
 def lay_out(chart: Chart) -> Plot | None:
     """``chart`` on the page, without points that stand nowhere; None where nothing is left to draw."""
     lines = [replace(line, points=[p for p in line.points if _drawable(*p)]) for line in chart.lines]
-    chart = replace(chart, lines=[line for line in lines if line.points])
-    return _laid_out(chart) if chart.lines else None
+    chart = replace(
+        chart,
+        lines=[line for line in lines if line.points],
+        marks=[mark for mark in chart.marks if _drawable(mark.x or 0.0, mark.y or 0.0)],
+        areas=[area for area in chart.areas if _drawable(*area.x) and _drawable(*area.y)],
+    )
+    return _laid_out(chart) if any(not line.right for line in chart.lines) else None
 
 
 def _drawable(x: float, y: float) -> bool:
