@@ -196,7 +196,9 @@ class Declared(TestCase):
 
         self.assertEqual(refused(), "")
         self.assertIn("in K", refused(condition="dT + dT < least", limits={"least": "2 °C"}))
+        self.assertIn("in K", refused(limits={"least": "2 °C"}))
         self.assertIn("in K", refused(what="{dT + dT:°C}"))
+        self.assertEqual(refused(condition="T_0 < least", limits={"least": "2 °C"}), "")
 
 
 # What each retired word was in a file of an earlier release, and the method that used it.

@@ -34,16 +34,17 @@ def unfit_conditions(method: Method) -> Iterator[str]:
         yield f"More than {_MOST} conditions are asked at every reading. Make two methods of it."
         return
     declared = _dimensions(method)
+    scaled = {key for key, symbol in _units(method).items() if unit(symbol).offset}
     for check in method.checks:
         if isinstance(check, Whenever):
             try:
                 known = declared | _of_limits(check) | ({ROW: NO_DIMENSION} if check.each else {})
-                yield from (f"Check “{check.code}”: {problem}" for problem in _problems(check, known))
+                yield from (f"Check “{check.code}”: {problem}" for problem in _problems(check, known, scaled))
             except ChromataError as error:
                 yield f"Check “{check.code}”: {error.message}"
 
 
-def _problems(check: Whenever, known: Mapping[str, Dimension]) -> Iterator[str]:
+def _problems(check: Whenever, known: Mapping[str, Dimension], scaled: set[str]) -> Iterator[str]:
     condition = parse_condition(check.condition)
     missing = [name for name in condition_names(condition) if name not in known]
     if missing:
@@ -53,7 +54,8 @@ def _problems(check: Whenever, known: Mapping[str, Dimension]) -> Iterator[str]:
     here = {**known, **({before(name): kind for name, kind in known.items()} if check.each else {})}
     for one in comparisons(condition):
         left, right = dimension_of(one.left, here), dimension_of(one.right, here)
-        if _names(one) & from_an_own_zero and not (isinstance(one.left, Name) and isinstance(one.right, Name)):
+        both = isinstance(one.left, Name) and isinstance(one.right, Name)
+        if _names(one) & from_an_own_zero and not (both and _names(one) <= from_an_own_zero | scaled):
             yield "A limit in °C is compared with a temperature alone. Write a difference of temperatures in K."
         if left != right and _ZERO not in (one.left, one.right):  # zero is zero in any unit
             yield f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
@@ -73,14 +75,14 @@ def _names(one: Comparison) -> set[str]:
 
 def _dimensions(method: Method) -> dict[str, Dimension]:
     """Of everything that may stand in a condition; readings and quantities that exist twice have one unit."""
-    found = {
-        option.key: unit(option.unit).dimension
-        for option in method.options
-        if isinstance(option, NumberOption | ListOption)
-    }
-    found |= {option.key: unit("g/mol").dimension for option in method.options if isinstance(option, SubstanceOption)}
-    found |= {part.key: unit(part.unit).dimension for part in method.readings if not isinstance(part, Observation)}
-    return found | {part.key: unit(part.unit).dimension for part in method.quantities}
+    return {key: unit(symbol).dimension for key, symbol in _units(method).items()}
+
+
+def _units(method: Method) -> dict[str, str]:
+    found = {one.key: one.unit for one in method.options if isinstance(one, NumberOption | ListOption)}
+    found |= {one.key: "g/mol" for one in method.options if isinstance(one, SubstanceOption)}
+    found |= {part.key: part.unit for part in method.readings if not isinstance(part, Observation)}
+    return found | {part.key: part.unit for part in method.quantities}
 
 
 def _of_limits(check: Whenever) -> dict[str, Dimension]:
