@@ -4,6 +4,8 @@ Here they are only named, so that a declaration can hold them; what each of them
 looks at is known (``judging/shapes.py``, ``telling/chart.py``).
 """
 
+from abc import ABC, abstractmethod
+
 
 class Check:
     """Looks at an evaluated sheet and says what it finds."""
@@ -23,17 +25,17 @@ class Drawing:
     __slots__ = ()
 
 
-class SeriesRule:
+class SeriesRule(ABC):
     """Says when a series is finished. ``options`` are the number options it needs, ``words`` finish “read …”."""
 
     __slots__ = ()
 
     @property
+    @abstractmethod
     def words(self) -> str:
         """How long it goes on, in words."""
-        raise NotImplementedError
 
     @property
+    @abstractmethod
     def options(self) -> tuple[str, ...]:
         """Keys of the options that this rule asks."""
-        raise NotImplementedError

@@ -28,7 +28,7 @@ class Guides(Guide, ABC):
         """A sentence for the bench, empty if the step's own words are enough."""
 
 
-class Ends(SeriesRule, ABC):
+class Ends(SeriesRule):
     """A rule that ends a series."""
 
     __slots__ = ()
