@@ -9,6 +9,7 @@ from playwright.sync_api import Page, expect
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Observation
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.telling.outcome import Hand
 from e2e.browser import BrowserCase
 from labs import actions
@@ -16,6 +17,7 @@ from labs.models import Bench
 from labs.tests.room import WHEN, evaluated
 
 Mistake = Callable[[Page], None]
+KEEP = re.compile(r"^Keep (reading|answer)$")
 _VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
 
 
@@ -23,12 +25,13 @@ def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
     part = next((p for p in method(bench.session.method).readings if p.key == hand.key), None)
     if isinstance(part, Observation):
         label = next(choice.label for choice in part.choices if choice.key == (text or part.choices[0].key))
-        page.get_by_role("button", name=label, exact=True).click()
+        worded = bind(method(bench.session.method), Sheet(bench.options)).worded(label)
+        page.get_by_role("button", name=worded, exact=True).click()
     elif hand.kind == "tick":
         page.get_by_role("button", name="Done, go on").click()
     else:
         write(page, text or "1.00")
-        expect(page.get_by_role("button", name="Keep reading")).to_be_enabled()
+        expect(page.get_by_role("button", name=KEEP)).to_be_enabled()
         page.keyboard.press("Enter")
 
 
@@ -92,7 +95,7 @@ class BenchCase(BrowserCase):
         """Types ``text``, keeps it, and waits until server and screen stand at what comes next."""
         before = self.bench.entries.count()
         write(page, text)
-        expect(page.get_by_role("button", name="Keep reading")).to_be_enabled()
+        expect(page.get_by_role("button", name=KEEP)).to_be_enabled()
         page.keyboard.press("Enter")
         _kept(self.bench, before)
         _in_step(page, self.bench)

@@ -55,6 +55,44 @@ class Correcting(BrowserCase):
         expect(page.get_by_text("Two agree within 0.06 mL.")).to_be_visible()
 
 
+class KeysAlone(BrowserCase):
+    def test_a_whole_titration_of_three_trials_goes_with_digits_and_enter(self) -> None:
+        page = self.at_bench()
+        heading, kept = page.locator("main h1"), page.get_by_role("status", name="Kept last")
+
+        def step(title: str, typed: str = "", said: str = "Keep.") -> None:
+            expect(heading).to_have_text(title)
+            if typed:
+                page.keyboard.type(typed)
+                expect(page.get_by_text(said, exact=True)).to_be_visible()
+            page.keyboard.press("Enter")
+            if typed:
+                expect(kept).to_contain_text(f"{title} {typed}")
+
+        step("Goggles, labels, glassware")
+        step("Rinse and fill the burette")
+        step("Sample volume", "20.00")
+        for number, (start, end) in enumerate((("0.24", "21.78"), ("0.10", "21.62"), ("1.05", "22.60")), 1):
+            step(f"Sample and indicator, trial {number}")
+            step(f"Burette, start, trial {number}", start)
+            expect(heading).to_have_text(f"Run in the titrant, trial {number}")
+            if number == 3:  # the second choice, and back to the first; a digit alone writes nothing
+                page.keyboard.press("2")
+                expect(page.get_by_role("button", name="Overshot: too much colour")).to_be_focused()
+                page.keyboard.press("1")
+            expect(page.get_by_role("button", name="The colour held for 30 s")).to_be_focused()
+            page.keyboard.press("Enter")
+            expect(kept).to_contain_text("The colour held for 30 s")
+            step(f"Burette, end, trial {number}", end)
+            if number == 2:  # two agree: this one asks for a third all the same
+                expect(heading).to_have_text("Own calculation")
+                page.get_by_role("button", name="One more trial").click()
+        expect(heading).to_have_text("Own calculation")
+        expect(page.get_by_text("Three agree")).to_be_visible()
+        self.assertEqual(self.bench.entries.filter(key="V_end").count(), 3)
+        self.assertEqual(set(self.bench.entries.filter(key="end_point").values_list("text", flat=True)), {"held"})
+
+
 class FastHands(BrowserCase):
     def test_digits_typed_while_nothing_has_the_focus_are_not_lost(self) -> None:
         page = self.at_bench()

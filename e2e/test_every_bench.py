@@ -27,12 +27,16 @@ class EveryBench(BenchCase):
         page, bench = self.bench_of("back-titration")
 
         def pink(page: Page) -> None:
-            page.get_by_role("button", name="Start the timer: Cooling").click()
-            expect(page.get_by_role("button", name="Meanwhile: vial before, trial 2")).to_be_visible()
             page.get_by_role("button", name="Pink at once").click()
             expect(page.get_by_text("This trial is void. Start again with less sample.").first).to_be_visible()
 
-        readings = {("at_once", 1, None): pink}
+        def cooling(page: Page) -> None:
+            page.get_by_role("button", name="Start the timer: Cooling").click()
+            expect(page.get_by_role("button", name="Meanwhile: vial before, trial 3")).to_be_visible()
+            page.get_by_role("button", name="Done, go on").click()
+            expect(page.locator("main h1")).not_to_have_text("Cool, trial 2")  # the timer's entry is not the tick's
+
+        readings = {("at_once", 1, None): pink, ("step.cool", 2, None): cooling}
         texts = [
             (key, 3, index, text) for key, trial, index, text in method("back-titration").example.readings if trial == 1
         ]
@@ -51,8 +55,8 @@ class EveryBench(BenchCase):
         page, bench = self.bench_of("potentiometric-titration")
         readings = method("potentiometric-titration").example.readings
         curve = {(key, index): text for key, trial, index, text in readings if trial == 1 and index}
-        entries = [entry(f"step.{key}", "done", trial) for key, trial in (("labels", None), ("dissolve", 1))]
-        entries += [entry("m_before", "15.3310", 1), entry("m_after", "14.5173", 1)]
+        entries = [entry("step.labels", "done", None), entry("m_before", "15.3310", 1)]
+        entries += [entry("m_after", "14.5173", 1), entry("dissolved", "all", 1)]
         write_entries(signed_in(self.student), bench, *entries)
         expect(page.locator("main h1")).to_have_text("Burette, point 1, portion 1")
         text = "\n".join(("V;E", *(f"{curve['V', n]};{curve['E', n]}" for n in range(1, 27))))

@@ -1,5 +1,7 @@
 """Small joints of sentences."""
 
+from collections.abc import Iterable
+
 
 def first_upper(text: str) -> str:
     """``text`` as the beginning of a sentence."""
@@ -9,3 +11,17 @@ def first_upper(text: str) -> str:
 def with_article(noun: str) -> str:
     """“a balance”, “an ammeter”."""
     return f"{'an' if noun[:1].lower() in 'aeiou' else 'a'} {noun}"
+
+
+_WORDS = ("no", "one", "two", "three", "four", "five", "six")
+
+
+def counted(number: int, noun: str) -> str:
+    """“one trial”, “two trials”, “12 trials”."""
+    return f"{_WORDS[number] if number < len(_WORDS) else number} {noun}{'' if number == 1 else 's'}"
+
+
+def joined(words: Iterable[str]) -> str:
+    """“1, 2 and 5”."""
+    *first, last = words
+    return f"{', '.join(first)} and {last}" if first else last

@@ -11,8 +11,10 @@ from chemicals import Hfl, Hfus
 from chromata_core.methods.registry import method
 from chromata_core.planning.predict import predict
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.cup_bench import melt, mix
 from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Evaluation
 from tests.outside import outside
 
@@ -156,3 +158,29 @@ class HeatOfReaction(TestCase):
             REACTION, Sheet({"peak": "reading"}, {}, tuple(Given(key, text, 1) for key, text in texts.items()))
         )
         self.assertEqual(next(f.level for f in outcome.findings if f.code == "H_t-sign"), "stop")
+
+
+class IceWeighedFirst(TestCase):
+    """240.00 g of water at 24.0 °C: 240 · 4.184 · 24.0 = 24 100 J; 40.00 g of ice take 40.00 · 6010/18.015 = 13 345 J,
+    and what is left warms 280 g by 9.18 K (by hand; c = 4.184 J/(g·K), 6.01 kJ/mol as planned).
+    """
+
+    def told(self, ice: str) -> str:
+        warm = (Given("m_w", "240.00", 1), Given("T_start", "24.0", 1))
+        verdict = judge(method("heat-of-fusion"), Sheet({"ice_by": "before"}, {}, warm), Given("m_in", ice, 1))
+        return f"{verdict.level}: {verdict.text}"
+
+    def test_the_end_is_foretold_while_the_mass_is_typed(self) -> None:
+        self.assertIn("keep: The water should end at about 9.18 °C", self.told("40.00"))
+        self.assertIn("5.5", self.told("52.00"))
+
+    def test_more_than_the_water_melts_is_stopped_before_it_goes_in(self) -> None:
+        self.assertIn("stop: ", self.told("73.00"))  # 24 100 J melt 72.2 g at most
+        self.assertIn("before it goes in", self.told("73.00"))
+
+    def test_the_result_is_that_of_the_mass_on_the_boat(self) -> None:
+        found = method("heat-of-fusion")
+        after = evaluate(found, example_sheet(found))
+        before = evaluate(found, example_sheet(found, {**found.example.options, "ice_by": "before"}))
+        self.assertEqual([round(r.value, 9) for r in after.results], [round(r.value, 9) for r in before.results])
+        self.assertNotIn("m_all", {task.key for task in before.tasks})

@@ -2,7 +2,7 @@
 
 from unittest import TestCase
 
-from chromata_core.declaration.vocabulary import ChoiceOption
+from chromata_core.declaration.option_kinds import ChoiceOption
 from chromata_core.methods.registry import method, methods
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet

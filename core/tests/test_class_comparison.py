@@ -44,6 +44,18 @@ class Products(TestCase):
         self.assertEqual((found.products[0].suspect, len(found.products[0].results)), (6, 6))
         self.assertIn("Bench 6 lies far from the others", found.sentence)
 
+    def test_who_came_closest_is_said_where_the_accepted_value_may_be_seen(self) -> None:
+        def said(*values: float, accepted: float | None = 1.0) -> str:
+            results = [BenchResult(n, "a", value, 0.1, accepted) for n, value in enumerate(values, 1)]
+            found = class_comparison("x", "h", results)
+            assert found
+            return found.sentence
+
+        self.assertIn("Closest: bench 2, 1.0 % from the accepted value.", said(1.02, 1.01, 0.97))
+        self.assertIn("Closest: benches 1 and 2, 2.0 %", said(1.02, 0.98, 0.95))
+        for quiet in (said(1.02), said(1.02, 1.01, accepted=None)):
+            self.assertNotIn("Closest", quiet)
+
     def test_nothing_yet(self) -> None:
         self.assertIsNone(class_comparison("x", "", []))
 

@@ -13,7 +13,7 @@ import jsonschema
 from scipy import stats
 
 from chromata_core.cli import main
-from chromata_core.declaration.vocabulary import ChoiceOption
+from chromata_core.declaration.option_kinds import ChoiceOption
 from chromata_core.methods.registry import methods
 
 SHEET = {

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from decimal import Decimal
+from typing import Any
 from unittest import TestCase
 
 from hypothesis import given, settings
@@ -167,9 +168,9 @@ class OnASheet(TestCase):
 
 
 class Declared(TestCase):
-    def refused(self, **changed: object) -> str:
+    def refused(self, **changed: Any) -> str:
         check = Whenever("x", "V_end < V_start", "{V_end}", "", "")
-        return " ".join(problems_of(replace(TITRATION, checks=(replace(check, **changed),))))  # type: ignore[arg-type]
+        return " ".join(problems_of(replace(TITRATION, checks=(replace(check, **changed),))))
 
     def test_a_condition_that_fits_is_taken(self) -> None:
         self.assertEqual(self.refused(), "")
@@ -190,8 +191,8 @@ class Declared(TestCase):
         """2 °C is 275 K: as a step of temperature it would be wrong in silence."""
         reaction = method("heat-of-reaction")
 
-        def refused(**said: object) -> str:
-            check = replace(Whenever("x", "dT < least", "x", "", "", limits={"least": "2 K"}), **said)  # type: ignore[arg-type]
+        def refused(**said: Any) -> str:
+            check = replace(Whenever("x", "dT < least", "x", "", "", limits={"least": "2 K"}), **said)
             return " ".join(problems_of(replace(reaction, checks=(check,))))
 
         self.assertEqual(refused(), "")

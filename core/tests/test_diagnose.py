@@ -1,11 +1,15 @@
 """Answers traced to their slip: named cases worked by hand, and a measured share on random data."""
 
+from math import inf
+from types import SimpleNamespace
 from unittest import TestCase
+from unittest.mock import patch
 
 from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.diagnose import Diagnosis, diagnose
 from chromata_core.telling.evaluate import evaluate
 from tests.sheets import crucible, titration
@@ -62,8 +66,24 @@ class Titration(TestCase):
             self.assertEqual(self.traced(text).kind, "unexplained", text)
 
     def test_figures_are_spoken_of(self) -> None:
-        self.assertIn("waste", self.traced("1.1").sentence)
-        self.assertIn("claim more", self.traced("1.1065380").sentence)
+        self.assertIn("Right as far as it goes", self.traced("1.1").sentence)
+        self.assertIn("the others are chance", self.traced("1.1065380").sentence)
+        self.assertIn("give the same", self.traced("1.107").sentence)
+
+    def test_an_answer_whose_doubt_has_no_end_is_still_judged(self) -> None:
+        """A report shows “–” for such a result; that is no number of figures."""
+        endless = (1.1065, SimpleNamespace(expanded=inf), 1.0)
+        with patch("chromata_core.telling.diagnose.stated", return_value=endless):
+            self.assertEqual(self.traced("1.107").kind, "right")
+
+    def test_one_figure_is_right_only_where_it_says_it_all(self) -> None:
+        """Seven waters from 6.97; a concentration of 1.1065 is not “1”, which half of all slips would give too."""
+        self.assertEqual(self.traced("1").kind, "unexplained")
+        at = context_of(method("hydrate"), example_sheet(method("hydrate")))
+        x = at.value("x", None) or 0
+        self.assertAlmostEqual(x, 5, 1)
+        self.assertEqual(diagnose(at, at.quantity("x"), parse_reading("5")).kind, "right")
+        self.assertEqual(diagnose(at, at.quantity("x"), parse_reading("6")).kind, "unexplained")
 
     def test_the_sheet_says_it(self) -> None:
         sheet = Sheet(self.sheet.options, self.sheet.instruments, (*self.sheet.given, Given("own.c_s", "0.1107")))

@@ -3,14 +3,11 @@
 from collections.abc import Iterator
 from unittest import TestCase
 
-from chromata_core.authoring.complete import lacks
+from chromata_core.authoring.complete import lacks, wishes
 from chromata_core.declaration.cautions import DEFER, GOGGLES
 from chromata_core.declaration.names import When
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    Method,
-    Reading,
-)
+from chromata_core.declaration.option_kinds import ChoiceOption
+from chromata_core.declaration.vocabulary import Method, Reading
 from chromata_core.errors import SheetError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.methods.registry import methods
@@ -18,8 +15,9 @@ from chromata_core.planning.predict import predict
 from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.rehearse import rehearse
-from chromata_core.telling.describe import page, readings_schema
+from chromata_core.telling.describe import page
 from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.file_schema import readings_schema
 from tests.outside import checked
 
 
@@ -36,7 +34,7 @@ class EveryMethod(TestCase):
     def test_it_is_complete(self) -> None:
         """Steps, cautions, instruments, an example that works under each choice, slips and faults that change it."""
         for method in self.each():
-            self.assertEqual(lacks(method), [])
+            self.assertEqual((lacks(method), wishes(method)), ([], []))
 
     def test_it_is_checked_against_something_outside(self) -> None:
         for method in self.each():

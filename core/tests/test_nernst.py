@@ -6,7 +6,7 @@ from unittest import TestCase
 from scipy import constants, stats
 
 from chromata_core.chemistry.standard_potentials import SERIES
-from chromata_core.declaration.vocabulary import ChoiceOption
+from chromata_core.declaration.option_kinds import ChoiceOption
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate

@@ -1,5 +1,6 @@
 """Charts laid out: inside the page, round ticks, words clear of one another, every value to be read."""
 
+from typing import Any
 from unittest import TestCase
 
 from hypothesis import given, settings
@@ -18,12 +19,12 @@ NUMBER = st.floats(-1e9, 1e9, allow_nan=False)
 POINTS = st.lists(st.tuples(NUMBER, NUMBER), min_size=1, max_size=30)
 
 
-def chart(points: list[tuple[float, float]], **more: object) -> Chart:
+def chart(points: list[tuple[float, float]], **more: Any) -> Chart:
     lines = [ChartLine("Read", "line", points)]
-    return Chart("c", "Title", "t, s", "Absorbance", "A line.", lines, [], [], **more)  # type: ignore[arg-type]
+    return Chart("c", "Title", "t, s", "Absorbance", "A line.", lines, [], [], **more)
 
 
-def plotted(points: list[tuple[float, float]], **more: object) -> Plot:
+def plotted(points: list[tuple[float, float]], **more: Any) -> Plot:
     plot = lay_out(chart(points, **more))
     assert plot
     return plot

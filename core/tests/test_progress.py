@@ -114,3 +114,21 @@ class Titration(TestCase):
             now = evaluate(declared, Sheet(sheet.options, sheet.instruments, sheet.given[:count])).progress
             self.assertGreaterEqual(now, before * 0.8)  # a further heating adds a task and may set it back a little
             before = now
+
+
+class EqualSteps(TestCase):
+    """A burette opened by half a millilitre each time, a clock read every minute: the next one is offered."""
+
+    def offered(self, *volumes: str) -> list[str]:
+        given = [Given("V", text, 1, row) for row, text in enumerate(volumes, 1)]
+        given += [Given("E", str(400 + row), 1, row) for row in range(1, len(volumes) + 1)]
+        state = evaluate(method("potentiometric-titration"), Sheet({}, {}, tuple(given)))
+        return [task.offer for task in state.tasks if task.key in ("V", "E") and not task.done and task.trial == 1]
+
+    def test_the_next_of_equal_steps(self) -> None:
+        self.assertEqual(self.offered("0.00", "0.50"), ["1.00", ""])
+        self.assertEqual(self.offered("0.00", "0.50", "1.00", "1.10"), ["1.20", ""])
+
+    def test_nothing_is_offered_without_a_step_backwards_or_past_the_end(self) -> None:
+        for volumes in (("0.00",), ("0.50", "0.50"), ("1.00", "0.50"), ("20.00", "40.00")):
+            self.assertEqual(set(self.offered(*volumes)), {""}, volumes)

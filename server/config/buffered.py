@@ -3,6 +3,10 @@
 Waitress takes a request whole, head and body, before one of the threads sees it: thousands of connections that send
 slowly, or never finish, cost a few kilobytes each and hold up nobody. Gunicorn keeps the processes and replaces
 those that died.
+
+A browser stays on its connection, and so with the process that took it. When a class signs in, one process takes most
+of them, and works alone for the rest of the session. So a connection is closed now and then: the next one goes to
+whoever has time to take it.
 """
 
 import os
@@ -11,10 +15,25 @@ from typing import Any
 from django.conf import settings
 from gunicorn.workers.base import Worker
 from waitress import create_server, wasyncore
+from waitress.channel import HTTPChannel
 
 _CONNECTIONS = 2000  # in each worker
 _SILENCE = 20  # seconds after which a connection that sends nothing is closed
+_ANSWERS = 20  # on one connection
 _LARGEST = 4_000_000  # bytes of a body; the application refuses more than it can use long before
+
+
+class Passing(HTTPChannel):
+    """A connection that ends after some answers."""
+
+    answered = 0
+
+    def service(self) -> None:
+        """The next request; the last one is answered as if its sender had asked to close."""
+        self.answered += 1
+        if self.answered >= _ANSWERS:
+            self.requests[0].headers["CONNECTION"] = "close"
+        super().service()
 
 
 class BufferedWorker(Worker):
@@ -39,6 +58,8 @@ class BufferedWorker(Worker):
             ident=None,
             **proxy,
         )
+        for listener in server._map.values():
+            listener.channel_class = Passing
         while self.alive and os.getppid() == self.ppid:
             self.notify()
             wasyncore.loop(timeout=1, use_poll=True, map=server._map, count=1)

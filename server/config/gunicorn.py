@@ -5,6 +5,7 @@ import os
 import shutil
 import signal
 from pathlib import Path
+from threading import Timer
 from typing import Any
 
 # Numbers for Prometheus are counted in files that all workers share; a new start begins at nothing.
@@ -21,11 +22,21 @@ loglevel = "warning"
 errorlog = "-"
 
 _PR_SET_PDEATHSIG = 1
+_AFTER = 20  # seconds: the first people are served before that
 
 
 def post_fork(server: object, worker: object) -> None:
     """A worker whose master is gone ends at once, so that the port is free for the next start."""
     ctypes.CDLL(None).prctl(_PR_SET_PDEATHSIG, signal.SIGTERM)
+
+
+def post_worker_init(worker: object) -> None:
+    """The printer is set up before the first report is asked for: it takes some seconds of a processor."""
+    from reports.paper import set_up
+
+    printer = Timer(_AFTER, set_up)
+    printer.daemon = True
+    printer.start()
 
 
 def child_exit(server: object, worker: Any) -> None:

@@ -1,5 +1,6 @@
 """The API's description: every address may refuse, and always in the same shape."""
 
+from inspect import getdoc
 from typing import Any
 
 from drf_spectacular.openapi import AutoSchema
@@ -8,7 +9,12 @@ from config.refusals import REFUSALS
 
 
 class WithRefusals(AutoSchema):
-    """Adds the refusals to every operation."""
+    """Adds the refusals to every operation, and says of it what its view says, then what it says itself."""
+
+    def get_description(self, path: str = "", method: str = "") -> str:
+        """The docstrings of the view and of its method."""
+        action = getattr(self.view, self.method.lower(), None)
+        return " ".join(filter(None, (getdoc(type(self.view)), getdoc(action))))
 
     def _get_response_bodies(self, direction: Any = "response") -> dict[str, Any]:
         bodies: dict[str, Any] = super()._get_response_bodies(direction)

@@ -5,6 +5,7 @@ Each locks the experiment's row first: of two pages open at once the second sees
 
 import json
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
 
@@ -15,7 +16,7 @@ from django.utils.text import slugify
 
 from chromata_core.authoring.as_json import from_json, to_json
 from chromata_core.authoring.blank import blank
-from chromata_core.authoring.complete import lacks
+from chromata_core.authoring.complete import lacks, wishes
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import ChromataError, SheetError
 from chromata_core.loading.load import load, problems_of
@@ -108,20 +109,33 @@ def save(experiment: Experiment, data: Mapping[str, Any], note: str) -> None:
     _write(experiment, last.number + 1 if last.ready_at else last.number, data, note)
 
 
+@dataclass(frozen=True, slots=True)
+class Looked:
+    """A draft's method once it holds; its contradictions, what it lacks, and what may wait."""
+
+    method: Method | None
+    problems: list[str]
+    lacks: list[str]
+    wishes: list[str]
+
+
 @lru_cache(maxsize=64)
-def looked_at(content: str) -> tuple[Method | None, list[str], list[str]]:
-    """A draft's method once it holds, else None; its contradictions, and what it lacks. ``content`` is the hash of the
-    declaration, so that one that was looked at before is not worked again.
+def looked_at(content: str) -> Looked:
+    """What is to be said of a draft. ``content`` is the hash of the declaration, so that one that was looked at before
+    is not worked again.
     """
     try:
         declared = kept_method(content)
     except SheetError as error:
-        return None, error.problems, []
+        return Looked(None, error.problems, [], [])
     try:
         problems = problems_of(declared)
-        return (None, problems, []) if problems else (declared, [], lacks(declared))
+        if problems:
+            return Looked(None, problems, [], [])
+        return Looked(declared, [], lacks(declared), wishes(declared))
     except Exception as error:  # a draft can be wrong in ways nobody foresaw; it is shown all the same, to be mended
-        return None, [f"This draft cannot be judged: {type(error).__name__}, {error}. Undo the last change."], []
+        said = f"This draft cannot be judged: {type(error).__name__}, {error}. Undo the last change."
+        return Looked(None, [said], [], [])
 
 
 def preview(declared: Method) -> MethodPage | None:
@@ -167,9 +181,9 @@ def make_ready(experiment: Experiment, note: str) -> None:
     version = latest(experiment)
     if version.ready_at:
         raise Refused("This version is ready already. Change something, and a new version begins.")
-    _, problems, missing = looked_at(version.declaration_id)
-    if problems or missing:
-        raise SheetError([*problems, *missing])
+    looked = looked_at(version.declaration_id)
+    if looked.problems or looked.lacks:
+        raise SheetError([*looked.problems, *looked.lacks])
     if version.tried != version.declaration_id:
         raise Refused("Try it out first, on simulated or typed readings: this draft has not been run yet.")
     version.ready_at, version.note = timezone.now(), note.strip() or version.note

@@ -36,7 +36,8 @@ class VersionOut:
 
 @dataclass(frozen=True, slots=True)
 class ExperimentPage:
-    """An own experiment in the hands of its author. ``problems`` are contradictions, ``lacks`` what is still missing;
+    """An own experiment in the hands of its author. ``problems`` are contradictions, ``lacks`` what is still missing,
+    ``wishes`` what may wait;
     ``tried`` says that this very draft came through a trial run. ``page`` is how it will look, as soon as it holds.
     """
 
@@ -47,6 +48,7 @@ class ExperimentPage:
     declaration: dict[str, Any]
     problems: list[str]
     lacks: list[str]
+    wishes: list[str]
     tried: bool
     versions: list[VersionOut]
     page: MethodPage | None

@@ -42,6 +42,7 @@ class Vocabulary(APIView):
 
     @extend_schema(operation_id="vocabulary", responses=shape(RecordOut)(many=True))
     def get(self, request: Request) -> Response:
+        """The same for everybody who is signed in."""
         return answer(vocabulary())
 
 
@@ -52,11 +53,13 @@ class Experiments(APIView):
 
     @extend_schema(operation_id="experiments", responses=shape(ExperimentCard)(many=True))
     def get(self, request: Request) -> Response:
+        """403 for students and assistants."""
         must_own(person_of(request))
         return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
 
     @extend_schema(operation_id="begin_experiment", request=BeginSerializer, responses={201: shape(ExperimentPage)})
     def post(self, request: Request) -> Response:
+        """From nothing, from a method or from a file; 201."""
         must_own(person_of(request))
         made = answer(_page(actions.begin(person_of(request), **asked(BeginSerializer, request))))
         made.status_code = 201
@@ -70,16 +73,19 @@ class ExperimentDetail(APIView):
 
     @extend_schema(operation_id="experiment", responses=shape(ExperimentPage))
     def get(self, request: Request, slug: str) -> Response:
+        """With what is wrong with it, and its page as soon as it holds; 404 for those of others."""
         return answer(_page(_mine(person_of(request), slug)))
 
     @extend_schema(operation_id="save_experiment", request=SaveSerializer, responses=shape(ExperimentPage))
     def put(self, request: Request, slug: str) -> Response:
+        """Kept as it is, however incomplete; a ready version is never changed but followed."""
         experiment, said = _mine(person_of(request), slug), asked(SaveSerializer, request)
         actions.save(experiment, said["declaration"], said["note"])
         return answer(_page(experiment))
 
     @extend_schema(operation_id="discard_draft", request=None, responses={200: shape(ExperimentCard)(many=True)})
     def delete(self, request: Request, slug: str) -> Response:
+        """Throws the draft away; 409 where there is none. What is left is answered."""
         actions.discard(_mine(person_of(request), slug))
         return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
 
@@ -89,6 +95,7 @@ class Withdrawn(APIView):
 
     @extend_schema(operation_id="withdraw_experiment", request=WithdrawnSerializer, responses=shape(ExperimentPage))
     def put(self, request: Request, slug: str) -> Response:
+        """409 while a session is planned with it."""
         experiment = _mine(person_of(request), slug)
         actions.withdraw(experiment, asked(WithdrawnSerializer, request)["withdrawn"])
         return answer(_page(experiment))
@@ -102,6 +109,7 @@ class Try(APIView):
 
     @extend_schema(operation_id="try_experiment", request=TrialRunSerializer, responses=shape(TrialRun))
     def post(self, request: Request, slug: str) -> Response:
+        """On simulated readings where a seed is given, else on those that were sent. Writes nothing."""
         experiment, said = _mine(person_of(request), slug), asked(TrialRunSerializer, request)
         rows = [Row(**row) for row in said.pop("readings")]
         return answer(actions.try_out(experiment, rows=rows, **said))
@@ -112,6 +120,7 @@ class Ready(APIView):
 
     @extend_schema(operation_id="ready_experiment", request=NoteSerializer, responses=shape(ExperimentPage))
     def post(self, request: Request, slug: str) -> Response:
+        """422 lists what is wrong or missing; 409 if this very draft was not tried."""
         experiment = _mine(person_of(request), slug)
         actions.make_ready(experiment, asked(NoteSerializer, request)["note"])
         return answer(_page(experiment))
@@ -122,6 +131,7 @@ class MethodFile(APIView):
 
     @extend_schema(operation_id="method_file", responses={(200, "application/json"): OpenApiTypes.OBJECT})
     def get(self, request: Request, slug: str) -> JsonResponse:
+        """422 with near names for one that this person does not know."""
         return _file(slug, to_json(method_named(slug, owners_for(person_of(request)))))
 
 
@@ -134,6 +144,7 @@ class ExperimentFile(APIView):
         responses={(200, "application/json"): OpenApiTypes.OBJECT},
     )
     def get(self, request: Request, slug: str) -> JsonResponse:
+        """The newest where no version is named; 404 for one that is not there."""
         versions = _mine(person_of(request), slug).versions.select_related("declaration")
         wanted = request.query_params.get("version", "")
         found = versions.filter(number=int(wanted)).first() if wanted.isdecimal() else versions.first()
@@ -150,18 +161,19 @@ def _file(name: str, data: dict[str, Any]) -> JsonResponse:
 
 def _page(experiment: Experiment) -> ExperimentPage:
     version = actions.latest(experiment)
-    declared, problems, lacks = actions.looked_at(version.declaration_id)
+    looked = actions.looked_at(version.declaration_id)
     return ExperimentPage(
         card=_card(experiment),
         number=version.number,
         ready=version.ready_at is not None,
         note=version.note,
         declaration=version.declaration.data,
-        problems=problems,
-        lacks=lacks,
+        problems=looked.problems,
+        lacks=looked.lacks,
+        wishes=looked.wishes,
         tried=version.tried == version.declaration_id,
         versions=[_version(one) for one in _versions(experiment)],
-        page=actions.preview(declared) if declared else None,
+        page=actions.preview(looked.method) if looked.method else None,
     )
 
 

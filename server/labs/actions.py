@@ -16,14 +16,15 @@ from chromata_core.declaration.options import resolve_options
 from chromata_core.declaration.questions import asking
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.planning.timetable import orders
-from chromata_core.quantity.given import written_in
 from chromata_core.sheet.bound import Sheet, bind
 from config.errors import Refused
 from experiments.declared import keep, method_named
+from labs.around import forget
 from labs.comparison import comparison_of
 from labs.declared import method_of
+from labs.furnishing import furnish
 from labs.instruments import stock_of, to_freeze
-from labs.models import Bench, Deed, HiddenValue, Sample, Session
+from labs.models import Deed, Session
 from labs.seals import seal_end
 from labs.teams import deal_teams, lock
 from people.models import Person, Section
@@ -31,7 +32,8 @@ from stock.own import instruments_of
 
 
 def note(session: Session, person: Person, what: str) -> None:
-    """Writes into the session's log who did what."""
+    """Writes into the session's log who did what. Whatever was changed, benches see it at once."""
+    forget()
     Deed.objects.create(section_id=session.section_id, session=session, person=person, what=what[:300])
 
 
@@ -49,6 +51,7 @@ def plan_session(
     samples: Sequence[Mapping[str, object]],
     guests: Sequence[Section] = (),
     questions: Sequence[str] = (),
+    all_samples: bool = False,
 ) -> Session:
     """A new planned session with its benches; the section's students, and those of ``guests``, are spread over them in
     order of name.
@@ -60,23 +63,9 @@ def plan_session(
         minutes=minutes, options=dict(options), instruments=dict(instruments), questions=list(questions),
     )  # fmt: skip
     session.guests.set(guests)
-    Bench.objects.bulk_create(Bench(session=session, number=number) for number in range(1, benches + 1))
-    set_samples(session, samples)
+    furnish(session, benches, samples, all_samples)
     deal_teams(session, "names")
     return session
-
-
-def _sample(session: Session, given: Mapping[str, object]) -> Sample:
-    sample = Sample.objects.create(session=session, label=str(given["name"]))
-    accepted = given.get("accepted") or {}
-    assert isinstance(accepted, Mapping)
-    results = {q.key: q.unit for q in method_of(session).quantities if q.result and q.accepted}
-    for key, text in accepted.items():
-        if key not in results:
-            raise Refused(f"“{key}” is not a result that can have an accepted value.", 422)
-        if str(text).strip():
-            HiddenValue.objects.create(sample=sample, key=key, text=written_in(str(text), results[key]))
-    return sample
 
 
 @transaction.atomic
@@ -93,7 +82,8 @@ def change_plan(
         raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
     declared = asking(method_named(slug, [section.owner]), chosen["questions"])
     bind(declared, Sheet(chosen["options"], chosen["instruments"], stock=instruments_of(section.owner)))
-    samples, attended = chosen.pop("samples"), {session.section_id, *session.guests.values_list("pk", flat=True)}
+    samples, all_samples = chosen.pop("samples"), chosen.pop("all_samples")
+    attended = {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:
         session.comparison = {}
     for field, value in {**chosen, "method": slug, "method_version": declared.version, "section": section}.items():
@@ -101,10 +91,7 @@ def change_plan(
     session.revision += 1
     session.save()
     session.guests.set(guests)
-    session.benches.filter(number__gt=benches).delete()
-    for number in range(session.benches.count() + 1, benches + 1):
-        Bench.objects.create(session=session, number=number)
-    set_samples(session, samples)
+    furnish(session, benches, samples, all_samples)
     if attended != {section.pk, *(one.pk for one in guests)}:
         deal_teams(session, "names")
 
@@ -183,18 +170,18 @@ def open_session(session: Session) -> None:
     session.save(
         update_fields=["options", "instruments", "stock", "method_version", "declaration", "state", "opened_at"]
     )
-    _furnish(session, chosen)
+    _begin_records(session, chosen)
 
 
-def _furnish(session: Session, chosen: Method) -> None:
+def _begin_records(session: Session, chosen: Method) -> None:
     """Each bench its own order at what is shared, so that not all of them want the same bath at once; and a sealed,
     empty record.
     """
     benches = list(session.benches.all())
-    bound = bind(chosen, Sheet(session.options, session.instruments, stock=stock_of(session)))
-    own = orders(bound, max(bench.number for bench in benches))
+    places = max(bench.number for bench in benches)
     for bench in benches:
-        bench.own_options = own[bench.number]
+        bound = bind(chosen, Sheet(bench.options, session.instruments, stock=stock_of(session)))
+        bench.own_options = {**bench.own_options, **orders(bound, places)[bench.number]}
         seal_end(bench)
         bench.save(update_fields=["own_options", "seal"])
 
@@ -243,13 +230,9 @@ def set_comparison(session: Session, name: str, file: str) -> None:
 
 
 @transaction.atomic
-def set_samples(session: Session, samples: Sequence[Mapping[str, object]]) -> None:
-    """Gives a planned session its samples anew and deals them out to the benches in turn."""
+def set_samples(session: Session, samples: Sequence[Mapping[str, Any]], all_samples: bool) -> None:
+    """Gives a planned session its samples anew and deals them out to the benches."""
     lock(session)
     if session.state != Session.State.PLANNED:
         raise Refused("The session has begun; what the benches were given stays as it is.")
-    session.samples.all().delete()
-    made = [_sample(session, sample) for sample in samples]
-    for bench in session.benches.all():
-        bench.sample = made[(bench.number - 1) % len(made)] if made else None
-        bench.save(update_fields=["sample"])
+    furnish(session, session.benches.values("number").distinct().count(), samples, all_samples)

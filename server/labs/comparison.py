@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from chromata_core.declaration.options import unit_options
 from chromata_core.instruments.calibrated import thawed
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.sheet_file import read_sheet
@@ -47,8 +48,10 @@ def comparison_view(session: Session, own: Evaluation, person: Person) -> Compar
 
 
 def _evaluated(session: Session, kept: dict[str, Any]) -> Evaluation:
-    """``kept`` evaluated: with the instruments of its own file, beside those of the session."""
+    """``kept`` evaluated: with the instruments of its own file, beside those of the session, in the class's units."""
+    units = unit_options(method_of(session))
+    options = kept["options"] | {key: text for key, text in session.options.items() if key in units}
     given = tuple(Given(key, text, trial, index) for key, trial, index, text in kept["readings"])
     own = {slug: thawed(slug, data) for slug, data in kept.get("calibrations", {}).items()}
-    sheet = Sheet(kept["options"], kept["instruments"], given, {**stock_of(session), **own})
+    sheet = Sheet(options, kept["instruments"], given, {**stock_of(session), **own})
     return evaluate(method_of(session), sheet)

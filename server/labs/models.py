@@ -13,6 +13,7 @@ class Session(models.Model):
 
     ``questions`` are asked at the end instead of the method's own, if there are any.
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
+    ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
     """
 
     class State(models.TextChoices):
@@ -38,6 +39,7 @@ class Session(models.Model):
     instruments = models.JSONField(default=dict)
     stock = models.JSONField(default=dict)
     comparison = models.JSONField(default=dict)
+    all_samples = models.BooleanField(default=False)
     questions = models.JSONField(default=list)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
@@ -108,10 +110,17 @@ class Remark(models.Model):
 
 
 class Sample(models.Model):
-    """What benches are given: one unknown or product. Its true values live in HiddenValue, out of reach."""
+    """What benches are given: one unknown or product. Its true values live in HiddenValue, out of reach.
+
+    ``options`` are chosen otherwise for it than for the session: another salt, another temperature, a smaller portion.
+    """
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="samples")
     label = models.CharField(max_length=60)
+    options = models.JSONField(default=dict)
+
+    class Meta:
+        ordering = ("pk",)
 
     def __str__(self) -> str:
         return self.label
@@ -132,14 +141,17 @@ class HiddenValue(models.Model):
 
 
 class Bench(models.Model):
-    """A place of work with its team. ``head`` is the seal of its last entry, so that a change is seen cheaply;
-    ``length`` how many entries were sealed, ``seal`` the seal over both (notebook/seals.py).
+    """A place of work with its team. Where all work with all samples a place, known by its ``number``, has one of these
+    for each sample, in ``turn``: a record and a report of its own.
 
-    ``own_options`` differ from the session's: the order in which this bench takes what is shared, set when it opens.
+    ``head`` is the seal of its last entry, so that a change is seen cheaply; ``length`` how many entries were sealed,
+    ``seal`` the seal over both (notebook/seals.py). ``own_options`` differ from the session's: those of its sample, and
+    the order in which this bench takes what is shared, set when it opens.
     """
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="benches")
     number = models.PositiveIntegerField()
+    turn = models.PositiveIntegerField(default=1)
     sample = models.ForeignKey(Sample, null=True, blank=True, on_delete=models.SET_NULL, related_name="benches")
     team = models.ManyToManyField(Person, related_name="benches", blank=True)
     head = models.CharField(max_length=64, blank=True)
@@ -148,11 +160,11 @@ class Bench(models.Model):
     own_options = models.JSONField(default=dict)
 
     class Meta:
-        ordering = ("number",)
-        constraints = (models.UniqueConstraint(fields=("session", "number"), name="one_bench_a_number"),)
+        ordering = ("number", "turn")
+        constraints = (models.UniqueConstraint(fields=("session", "number", "turn"), name="one_bench_a_turn"),)
 
     def __str__(self) -> str:
-        return f"Bench {self.number}"
+        return f"Bench {self.number}" if self.turn == 1 else f"Bench {self.number}, sample {self.turn}"
 
     @property
     def options(self) -> dict[str, str]:

@@ -9,10 +9,13 @@ from config.fields import ShortDict, ShortList
 
 
 class SampleSerializer(serializers.Serializer[Any]):
-    """What some benches are given, with its accepted results (never shown to students before release)."""
+    """What some benches are given, with its accepted results (never shown to students before release), and what is
+    chosen otherwise for it than for the session.
+    """
 
     name = serializers.CharField(max_length=60)
     accepted = ShortDict(child=serializers.CharField(max_length=40, allow_blank=True), default=dict)
+    options = ShortDict(child=serializers.CharField(max_length=200, allow_blank=True), default=dict)
 
 
 class ChoicesSerializer(serializers.Serializer[Any]):
@@ -24,9 +27,10 @@ class ChoicesSerializer(serializers.Serializer[Any]):
 
 
 class PreviewSerializer(ChoicesSerializer):
-    """A plan to be previewed, and for how many benches."""
+    """A plan to be previewed, for how many benches, and how many samples each of them works with."""
 
     benches = serializers.IntegerField(min_value=1, max_value=48, default=1)
+    samples_each = serializers.IntegerField(min_value=1, max_value=12, default=1)
 
 
 class ComparisonSerializer(serializers.Serializer[Any]):
@@ -47,6 +51,7 @@ class PlanSerializer(ChoicesSerializer):
     minutes = serializers.IntegerField(min_value=10, max_value=600, default=120)
     benches = serializers.IntegerField(min_value=1, max_value=48)
     samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
+    all_samples = serializers.BooleanField(default=False)
     questions = ShortList(
         child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS
     )
@@ -87,9 +92,10 @@ class ArrangementSerializer(serializers.Serializer[Any]):
 
 
 class SamplesSerializer(serializers.Serializer[Any]):
-    """All samples of a session."""
+    """All samples of a session, and whether each bench works with all of them."""
 
     samples = ShortList(child=SampleSerializer(), max_length=12)
+    all_samples = serializers.BooleanField(default=False)
 
 
 class PlaceSerializer(serializers.Serializer[Any]):

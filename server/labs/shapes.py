@@ -37,7 +37,7 @@ class SessionLine(SessionCard):
 
 @dataclass(frozen=True, slots=True)
 class BenchPlace:
-    """A bench in a session's plan."""
+    """A place in a session's plan, with its sample, or all of them."""
 
     id: int
     number: int
@@ -60,10 +60,11 @@ class StudentPlace:
 
 @dataclass(frozen=True, slots=True)
 class SampleGiven:
-    """A sample with its accepted results by key; they are only told to the instructor."""
+    """A sample with its accepted results by key, which are only told to the instructor, and its own choices."""
 
     name: str
     accepted: dict[str, str]
+    options: dict[str, str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,6 +86,7 @@ class PlanDraft:
     options: dict[str, str]
     instruments: dict[str, str]
     questions: list[str]
+    all_samples: bool
     revision: int
 
 

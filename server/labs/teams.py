@@ -1,11 +1,13 @@
 """Who stands at which bench: put there by hand, or everybody dealt out at once."""
 
 import secrets
-from collections.abc import Sequence
+from collections import defaultdict
+from collections.abc import Mapping, Sequence
 
 from django.db import transaction
 
 from config.errors import Refused
+from labs.around import forget
 from labs.models import Bench, Session
 from people.models import Person
 
@@ -28,23 +30,29 @@ def deal_teams(session: Session, how: str, size: int | None = None) -> None:
         )
     absent = set(session.absent.values_list("pk", flat=True))
     people = [one for one in session.roster if one.pk not in absent]
-    benches = _enough(list(session.benches.all()), len(people), size)
+    places = _enough(_numbers(session), len(people), size)
     former = _last_places(session) if how == "last" else {}
     if how == "last" and not former:
         raise Refused("No earlier session of this section had teams.", 422)
     if how == "lot":
         secrets.SystemRandom().shuffle(people)
-    teams: dict[int, list[Person]] = {bench.number: [] for bench in benches}
+    teams: dict[int, list[Person]] = {number: [] for number in places}
     for person in people:
         if former.get(person.pk) in teams:
             teams[former[person.pk]].append(person)
     for person in people:
         if teams and former.get(person.pk) not in teams:
             min(teams.values(), key=len).append(person)
-    _put({person.pk: bench for bench in benches for person in teams[bench.number]}, session)
+    forget()
+    Bench.team.through.objects.filter(bench__session=session).delete()
+    _put(session, {person.pk: number for number, team in teams.items() for person in team})
 
 
-def _enough(benches: list[Bench], people: int, size: int | None) -> list[Bench]:
+def _numbers(session: Session) -> list[int]:
+    return sorted(set(session.benches.values_list("number", flat=True)))
+
+
+def _enough(benches: list[int], people: int, size: int | None) -> list[int]:
     """As many benches as ``people`` need at ``size`` each; all of them where no size is wanted."""
     if size is None:
         return benches
@@ -54,11 +62,15 @@ def _enough(benches: list[Bench], people: int, size: int | None) -> list[Bench]:
     return benches[:needed]
 
 
-def _put(places: dict[int, Bench], session: Session) -> None:
-    """Gives the people of ``places`` their bench and takes everybody else of the session off theirs."""
+def _put(session: Session, places: Mapping[int, int]) -> None:
+    """Gives people, by their ids, the place with this number: all that stands there, where it has several samples."""
+    there: dict[int, list[int]] = defaultdict(list)
+    for bench, number in session.benches.values_list("pk", "number"):
+        there[number].append(bench)
     at = Bench.team.through
-    at.objects.filter(bench__session=session).delete()
-    at.objects.bulk_create(at(bench_id=bench.pk, person_id=person) for person, bench in places.items())
+    at.objects.bulk_create(
+        at(bench_id=bench, person_id=person) for person, number in places.items() for bench in there[number]
+    )
 
 
 def _last_places(session: Session) -> dict[int, int]:
@@ -80,17 +92,15 @@ def set_teams(session: Session, places: Sequence[tuple[int, int | None, bool]]) 
         raise Refused("Somebody is named twice on this list. Give each person one bench.", 422)
     if session.state == Session.State.CLOSED:
         raise Refused("The session is closed; its teams stay as they were.")
-    benches = {bench.number: bench for bench in session.benches.all()}
+    benches = _numbers(session)
     known = set(session.roster.values_list("pk", flat=True))
     if not known.issuperset(named):
         raise Refused("Somebody on this list is not in the section. Reload the page.", 422)
     missing = next((number for _, number, _ in places if number is not None and number not in benches), None)
     if missing is not None:
         raise Refused(f"There is no bench {missing} in this session.", 422)
-    at = Bench.team.through
-    at.objects.filter(bench__session=session, person__in=named).delete()
-    at.objects.bulk_create(
-        at(bench_id=benches[number].pk, person_id=person) for person, number, _ in places if number is not None
-    )
+    forget()
+    Bench.team.through.objects.filter(bench__session=session, person__in=named).delete()
+    _put(session, {person: number for person, number, _ in places if number is not None})
     session.absent.remove(*named)
     session.absent.add(*(person for person, number, absent in places if absent and number is None))

@@ -1,5 +1,6 @@
 """Sessions in the order of the term, and what each still lacks."""
 
+from collections.abc import Iterable
 from dataclasses import fields
 
 from django.utils import timezone
@@ -12,7 +13,7 @@ from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
 from labs.instruments import stock_of
-from labs.models import HiddenValue, Session
+from labs.models import Bench, HiddenValue, Session
 from labs.policy import may_see_accepted
 from labs.remarks import remarks_on, steps_of
 from labs.shapes import (
@@ -56,7 +57,7 @@ def session_line(session: Session) -> SessionLine:
     card = session_card(session)
     return SessionLine(
         **{field.name: getattr(card, field.name) for field in fields(card)},
-        benches=session.benches.count(),
+        benches=session.benches.values("number").distinct().count(),
         students=session.benches.filter(team__isnull=False).values("team").distinct().count(),
         lacks=lacking(session),
     )
@@ -66,7 +67,7 @@ def lacking(session: Session) -> list[str]:
     """What a planned session still needs, as short sentences."""
     if session.state != Session.State.PLANNED:
         return []
-    empty = session.benches.filter(team__isnull=True).count()
+    empty = session.benches.filter(team__isnull=True).values("number").distinct().count()
     found = [] if session.benches.exists() else ["No benches yet."]
     if empty:
         found.append(f"{empty} bench{'es have' if empty > 1 else ' has'} no team.")
@@ -84,7 +85,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     roles = [role for role in chosen.roles if role.key in used]
     slugs = [(role.label, session.instruments.get(role.key, role.default)) for role in roles]
     tools = [(label, (own.get(slug) or instrument(slug)).short) for label, slug in slugs]
-    benches = session.benches.prefetch_related("team").select_related("sample")
+    places = places_of(session.benches.prefetch_related("team").select_related("sample"))
     return SessionPlan(
         card=session_line(session),
         draft=PlanDraft(
@@ -94,6 +95,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             session.options,
             session.instruments,
             session.questions,
+            session.all_samples,
             session.revision,
         ),
         log=[
@@ -102,18 +104,32 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         ],
         options=options_chosen(chosen, options),
         instruments=[Named(label, short) for label, short in tools],
-        benches=[
-            BenchPlace(b.pk, b.number, b.sample.label if b.sample else "", sorted(p.name for p in b.team.all()))
-            for b in benches
-        ],
+        benches=places,
         students=_students(session),
         samples=_samples(session, may_see_accepted(person, session)),
         comparable=[Comparable(q.key, q.label, q.unit) for q in active(chosen.quantities, options) if q.accepted],
         comparison=session.comparison.get("label", ""),
         steps=steps_of(session),
         remarks=remarks_on(session),
-        timetables=timetables(bind(chosen, Sheet(options, session.instruments, stock=own)), len(benches)),
+        timetables=timetables(bind(chosen, Sheet(options, session.instruments, stock=own)), len(places)),
     )
+
+
+def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
+    """``benches`` in their order, those of one place as one, with its samples named one after the other."""
+    found: dict[tuple[int, int], list[Bench]] = {}
+    for bench in benches:
+        found.setdefault((bench.session_id, bench.number), []).append(bench)
+    return [
+        BenchPlace(
+            first.pk,
+            first.number,
+            ", ".join(one.sample.label for one in place if one.sample),
+            sorted(person.name for person in first.team.all()),
+        )
+        for place in found.values()
+        for first in place[:1]
+    ]
 
 
 def _students(session: Session) -> list[StudentPlace]:
@@ -128,6 +144,8 @@ def _students(session: Session) -> list[StudentPlace]:
 
 def _samples(session: Session, seen: bool) -> list[SampleGiven]:
     return [
-        SampleGiven(sample.label, {hidden.key: hidden.text for hidden in sample.hidden.all()} if seen else {})
-        for sample in session.samples.order_by("pk")
+        SampleGiven(
+            sample.label, {hidden.key: hidden.text for hidden in sample.hidden.all()} if seen else {}, sample.options
+        )
+        for sample in session.samples.all()
     ]

@@ -21,7 +21,7 @@ from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.arrangement import arrange, arrangement_of
-from labs.models import Bench, Session
+from labs.models import Session
 from labs.policy import benches_for, own_session_for, session_for, sessions_for
 from labs.remarks import end_remark
 from labs.serializers import (
@@ -38,7 +38,7 @@ from labs.serializers import (
 )
 from labs.shapes import Arrangement, BenchPlace, SessionLine, SessionPlan
 from labs.teams import deal_teams, set_teams
-from labs.term import session_line, session_plan
+from labs.term import places_of, session_line, session_plan
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
 from stock.own import instruments_of
@@ -49,6 +49,7 @@ class Methods(APIView):
 
     @extend_schema(operation_id="methods", responses=shape(MethodCard)(many=True))
     def get(self, request: Request) -> Response:
+        """What ships, and the own experiments that this person may plan with or work by."""
         return answer([card(found) for found in methods_for(person_of(request))])
 
 
@@ -57,6 +58,7 @@ class MethodDetail(APIView):
 
     @extend_schema(operation_id="method", responses=shape(MethodPage))
     def get(self, request: Request, slug: str) -> Response:
+        """With its worked example computed; 422 with near names for one that this person does not know."""
         return answer(page(method_named(slug, owners_for(person_of(request)))))
 
 
@@ -65,6 +67,7 @@ class Choices(APIView):
 
     @extend_schema(operation_id="choices", responses=shape(ChoiceMade)(many=True))
     def get(self, request: Request) -> Response:
+        """What was chosen among several accepted ways, and what the others would change."""
         return answer(list(CHOICES))
 
 
@@ -73,6 +76,7 @@ class Instruments(APIView):
 
     @extend_schema(operation_id="instruments", responses=shape(Instrument)(many=True))
     def get(self, request: Request) -> Response:
+        """The calibrated pieces of this person first."""
         return answer([*instruments_of(person_of(request)).values(), *CATALOGUE.values()])
 
 
@@ -83,10 +87,13 @@ class PlanPreview(APIView):
 
     @extend_schema(operation_id="predict", request=PreviewSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
+        """Expected uncertainty, supplies and timetable; 422 lists what is wrong with the options."""
         said = asked(PreviewSerializer, request)
         person = person_of(request)
         plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
-        return answer(predict(method_named(said["method"], owners_for(person)), plan, said["benches"]))
+        return answer(
+            predict(method_named(said["method"], owners_for(person)), plan, said["benches"], said["samples_each"])
+        )
 
 
 class Sessions(APIView):
@@ -94,12 +101,14 @@ class Sessions(APIView):
 
     @extend_schema(operation_id="sessions", responses=shape(SessionLine)(many=True))
     def get(self, request: Request) -> Response:
+        """Those of one’s own sections and of those one assists in; 403 for students."""
         found = sessions_for(person_of(request)).select_related("section").order_by("starts_at")
         return answer([session_line(session) for session in found])
 
     @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
     @transaction.atomic
     def post(self, request: Request) -> Response:
+        """Plans one, with benches and teams; 201. 403 for who is no instructor, 422 for what does not fit."""
         person = person_of(request)
         must_own(person)
         said = asked(PlanSerializer, request)
@@ -138,12 +147,14 @@ class SessionDetail(APIView):
 
     @extend_schema(operation_id="session", responses=shape(SessionPlan))
     def get(self, request: Request, session_id: int) -> Response:
+        """With accepted values for who may see them; 403 for students, 404 for sections of others."""
         person = person_of(request)
         return answer(session_plan(session_for(person, session_id), person))
 
     @extend_schema(operation_id="change_plan", request=PlanChangeSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """As long as it is planned; 409 if somebody changed it since ``revision``."""
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
         section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
@@ -153,6 +164,7 @@ class SessionDetail(APIView):
     @extend_schema(operation_id="delete_plan", responses={204: None})
     @transaction.atomic
     def delete(self, request: Request, session_id: int) -> Response:
+        """As long as it was never opened; the log keeps that it was there. 204."""
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.note(session, person, f"deleted the plan “{session.title}”")
@@ -166,6 +178,7 @@ class RemarkEnd(APIView):
     @extend_schema(operation_id="end_remark", responses=shape(SessionPlan))
     @transaction.atomic
     def delete(self, request: Request, session_id: int, remark_id: int) -> Response:
+        """404 for a remark that this session does not show."""
         person = person_of(request)
         session = own_session_for(person, session_id)
         end_remark(session, remark_id)
@@ -178,6 +191,7 @@ class RoomView(APIView):
     @extend_schema(operation_id="arrange_room", request=ArrangementSerializer, responses=shape(Arrangement))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """Empty text forgets it; 422 where it cannot be read."""
         session = session_for(person_of(request), session_id)
         arrange(session, asked(ArrangementSerializer, request)["text"])
         return answer(arrangement_of(session))
@@ -189,6 +203,7 @@ class Minutes(APIView):
     @extend_schema(operation_id="set_minutes", request=MinutesSerializer, responses=shape(SessionLine))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """Another length, from its start; 409 once it is over."""
         person = person_of(request)
         session, minutes = own_session_for(person, session_id), asked(MinutesSerializer, request)["minutes"]
         actions.extend_session(session, minutes)
@@ -202,6 +217,7 @@ class Teams(APIView):
     @extend_schema(operation_id="set_teams", request=TeamsSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """By whoever teaches or assists; 409 once the session is closed."""
         person = person_of(request)
         session, places = session_for(person, session_id), asked(TeamsSerializer, request)["places"]
         set_teams(session, [(one["person"], one["bench"], one["absent"]) for one in places])
@@ -226,6 +242,7 @@ class Deal(APIView):
     @extend_schema(operation_id="deal_teams", request=DealSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
+        """By name, by lot or as last time; 409 once it has begun."""
         person = person_of(request)
         session, said = session_for(person, session_id), asked(DealSerializer, request)
         deal_teams(session, **said)
@@ -239,9 +256,10 @@ class Samples(APIView):
     @extend_schema(operation_id="set_samples", request=SamplesSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """Only by the section’s instructor."""
         person = person_of(request)
         session = own_session_for(person, session_id)
-        actions.set_samples(session, asked(SamplesSerializer, request)["samples"])
+        actions.set_samples(session, **asked(SamplesSerializer, request))
         return changed(session, person, "changed samples and accepted values")
 
 
@@ -253,6 +271,7 @@ class Comparison(APIView):
     @extend_schema(operation_id="set_comparison", request=ComparisonSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def put(self, request: Request, session_id: int) -> Response:
+        """From a sheet file of the same method; 422 where it gives no result."""
         person = person_of(request)
         session = own_session_for(person, session_id)
         actions.set_comparison(session, **asked(ComparisonSerializer, request))
@@ -276,6 +295,7 @@ class SessionState(APIView):
     @extend_schema(operation_id="set_state", request=StateSerializer, responses=shape(SessionLine))
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
+        """409 with a sentence where the session’s state does not allow it."""
         person = person_of(request)
         session = own_session_for(person, session_id)
         act, what = _ACTIONS[asked(StateSerializer, request)["action"]]
@@ -289,13 +309,10 @@ class MyBenches(APIView):
 
     @extend_schema(operation_id="my_benches", responses=shape(BenchPlace)(many=True))
     def get(self, request: Request) -> Response:
+        """Empty for who is on no team."""
         person = person_of(request)
         benches = benches_for(person).filter(team=person).prefetch_related("team")
         ordered = sorted(
             benches, key=lambda b: (b.session.state != Session.State.OPEN, -b.session.starts_at.timestamp())
         )
-        return answer([_place(bench) for bench in ordered])
-
-
-def _place(bench: Bench) -> BenchPlace:
-    return BenchPlace(bench.pk, bench.number, bench.session.title, [member.name for member in bench.team.all()])
+        return answer(places_of(ordered))

@@ -2,9 +2,10 @@
 
 import logging
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import UTC, datetime
+from functools import partial
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
@@ -16,7 +17,7 @@ from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.seals import seal_end
-from notebook.desks import entries_at
+from notebook.desks import entries_at, remember
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
 from notebook.seals import BROKEN, end_holds, seal_entry
@@ -60,16 +61,23 @@ class Kept:
     problem: str
 
 
-@transaction.atomic
 def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
-    """Writes ``drafts`` in order. One that was kept before is answered as kept and not doubled.
-
-    The bench is locked first and everything is looked at under the lock: closing a session waits for the same one.
+    """Writes ``drafts`` in order, and brings ``bench`` to its new end. One that was kept before is answered as kept and
+    not doubled.
     """
-    locked = Bench.objects.select_for_update().get(pk=bench.pk)
-    locked.session = bench.session
-    locked.session.refresh_from_db(fields=["state"])  # it may have closed since ``bench`` was read
-    record = _Record(locked, author)
+    try:
+        return _write(bench, author, drafts)
+    except IntegrityError:  # another bench took one of the ids at this very moment: now that is seen
+        return _write(bench, author, drafts)
+
+
+@transaction.atomic
+def _write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
+    """The bench is locked first and everything is looked at under the lock: closing a session waits for it too."""
+    end = Bench.objects.select_for_update().values_list("length", "head", "seal")
+    bench.length, bench.head, bench.seal = end.get(pk=bench.pk)
+    bench.session.state = Session.objects.values_list("state", flat=True).get(pk=bench.session_id)  # as it is by now
+    record = _Record(bench, author, [draft.id for draft in drafts])
     known = {entry.id: entry for entry in record.entries}
     answers: list[Kept] = []
     for draft in drafts:
@@ -77,8 +85,9 @@ def write(bench: Bench, author: Person, drafts: Sequence[Draft]) -> list[Kept]:
         if again is not None:
             problem = "" if _same(again, draft) else _ELSEWHERE
         else:
-            problem = record.problem(draft) or record.append(draft)
-            known.update({draft.id: record.entries[-1]} if not problem else {})
+            problem = record.problem(draft)
+            if not problem:
+                known[draft.id] = record.append(draft)
         answers.append(Kept(str(draft.id), not problem, problem))
     record.end()
     return answers
@@ -93,18 +102,21 @@ def _same(entry: Entry, draft: Draft) -> bool:
 class _Record:
     """A locked bench with what stands on its record, while something is added to it."""
 
-    def __init__(self, bench: Bench, author: Person) -> None:
+    def __init__(self, bench: Bench, author: Person, ids: Collection[UUID]) -> None:
         self.bench, self.author = bench, author
-        self.entries = entries_at(bench)
+        found, self.elsewhere = entries_at(bench, ids)
+        self.entries = list(found)
         self.here = {place(entry): entry for entry in standing(self.entries)}
         self.said = Counter(entry.key for entry in self.entries if entry.key in TALK)
-        self.added = 0
+        self.added: list[Entry] = []
         self.bound: Bound | None = None
 
     def problem(self, draft: Draft) -> str:
         """The sentence that refuses ``draft``, empty if it may be kept."""
         if self.bench.session.state != Session.State.OPEN:
             return "The session is not open, so nothing can be written. Your instructor opens it."
+        if draft.id in self.elsewhere:
+            return _ELSEWHERE
         if draft.key in _STAFF_ONLY and not self.author.teaches:
             return "Only your instructor can send this."
         return self._full(draft) or (
@@ -159,8 +171,8 @@ class _Record:
             return ""
         return f"{here.text} is written there already. Correct it, with a reason, instead."
 
-    def append(self, draft: Draft) -> str:
-        """Adds ``draft`` to the record; a sentence where another bench has just taken its id."""
+    def append(self, draft: Draft) -> Entry:
+        """``draft`` added to the record; kept with all others at its end."""
         last, now = self.entries[-1] if self.entries else None, timezone.now()
         entry = Entry(
             id=draft.id,
@@ -171,7 +183,7 @@ class _Record:
             index=draft.index,
             text=draft.text.strip(),
             author=self.author,
-            written_at=min(draft.written_at, now),
+            written_at=min(draft.written_at, now).astimezone(UTC),
             received_at=now,
             supersedes_id=draft.supersedes,
             reason=draft.reason.strip(),
@@ -179,18 +191,13 @@ class _Record:
             photo=keep_picture(draft.image) if draft.key == "photo" else "",
         )
         seal_entry(entry)
-        try:
-            with transaction.atomic():
-                entry.save(force_insert=True)
-        except IntegrityError:
-            return _ELSEWHERE
         self.entries.append(entry)
-        self.added += 1
+        self.added.append(entry)
         if entry.key in TALK:
             self.said[entry.key] += 1
         else:
             self.here[place(entry)] = entry
-        return ""
+        return entry
 
     def _before(self, last: Entry | None) -> str:
         """The seal to build on. Behind an end that does not hold the break stays in the record for good."""
@@ -200,8 +207,10 @@ class _Record:
         return BROKEN
 
     def end(self) -> None:
-        """Seals the new end, if something was added."""
+        """Keeps what was added and seals the new end."""
         if self.added:
+            Entry.objects.bulk_create(self.added)
             self.bench.length, self.bench.head = self.entries[-1].sequence, self.entries[-1].hash
             seal_end(self.bench)
             self.bench.save(update_fields=["length", "head", "seal"])
+            transaction.on_commit(partial(remember, self.bench, self.entries))

@@ -65,12 +65,13 @@ def of_room(entry: Entry) -> bool:
 def board_lines(written: list[tuple[Bench, list[Entry]]]) -> list[BoardLine]:
     """What stands on the board now, and which benches read for themselves, from what was written at each."""
     lines = of_the_room(written[0][0]) if written else []
-    found = [(bench, one) for bench, entries in written for one in standing(entries)] if lines else []
+    keys = {line.key for line in lines}
+    found = [(bench, one) for bench, all_of in written for one in standing(e for e in all_of if e.key in keys)]
     return [_posted(line, [(bench, one) for bench, one in found if one.key == line.key]) for line in lines]
 
 
 def _posted(line: BoardLine, here: list[tuple[Bench, Entry]]) -> BoardLine:
-    own = [bench.number for bench, one in here if not of_room(one)]
+    own = sorted({bench.number for bench, one in here if not of_room(one)})
     posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
     if posted is None:
         return replace(line, own=own)

@@ -5,6 +5,8 @@ from typing import Any
 
 from drf_spectacular.utils import extend_schema_field
 from rest_framework import serializers
+from rest_framework.exceptions import ValidationError
+from rest_framework.serializers import as_serializer_error
 
 from config.fields import ShortList
 from notebook.models import Entry
@@ -40,15 +42,17 @@ class Drafts(ShortList):
     """Entries, each judged alone: a malformed one does not take the others with it."""
 
     def run_child_validation(self, data: list[Any]) -> list[Judged]:
-        return [_judged(entry) for entry in data]
+        form = DraftSerializer()
+        return [_judged(form, entry) for entry in data]
 
 
-def _judged(entry: Any) -> Judged:
-    given = DraftSerializer(data=entry)
+def _judged(form: DraftSerializer, entry: Any) -> Judged:
     sent = str(entry.get("id", ""))[:40] if isinstance(entry, dict) else ""
-    if given.is_valid():
-        return Judged(sent, dict(given.validated_data), "")
-    faults = [f"{field}: {fault}" for field, found in given.errors.items() for fault in found]
+    try:
+        return Judged(sent, dict(form.run_validation(entry)), "")
+    except ValidationError as error:
+        found = as_serializer_error(error)
+    faults = [f"{field}: {fault}" for field, said in found.items() for fault in said]
     return Judged(sent, None, f"This entry cannot be read ({'; '.join(faults)[:300]}). Write it again.")
 
 

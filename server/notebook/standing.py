@@ -1,6 +1,7 @@
 """What stands on a bench's sheet now: the last entry of every place that was not corrected."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Mapping
+from uuid import UUID
 
 from chromata_core.declaration.places import Place
 from chromata_core.sheet.bound import Given, Sheet
@@ -24,16 +25,20 @@ def standing(entries: Iterable[Entry]) -> list[Entry]:
     return list({place(entry): entry for entry in entries if place(entry).kind != "talk"}.values())
 
 
-def superseded(entry: Entry, entries: Sequence[Entry]) -> list[Entry]:
-    """What stood in the place of ``entry`` before it and was corrected, the newest first.
+def by_id(entries: Iterable[Entry]) -> dict[UUID, Entry]:
+    """``entries`` by their ids."""
+    return {entry.id: entry for entry in entries}
+
+
+def superseded(entry: Entry, written: Mapping[UUID, Entry]) -> list[Entry]:
+    """What stood in the place of ``entry`` before it and was corrected, the newest first; ``written`` are all of its
+    bench, by their ids.
 
     A correction only ever points back, to the same place of the same bench; whatever points elsewhere ends the chain.
     """
-    by_id = {other.id: other for other in entries}
     chain: list[Entry] = []
     latest = entry
-    while latest.supersedes_id in by_id:
-        before = by_id[latest.supersedes_id]
+    while latest.supersedes_id is not None and (before := written.get(latest.supersedes_id)):
         if before.sequence >= latest.sequence or place(before) != place(entry):
             break
         chain.append(before)

@@ -23,6 +23,7 @@ from labs.shapes import SessionPlan
 from labs.views import changed
 from notebook.actions import Kept
 from notebook.board import write_on_board
+from notebook.desks import entries_now
 from notebook.logged import write_curve
 from notebook.remarks import remark
 from notebook.seals import picture_of
@@ -41,6 +42,7 @@ class Board(APIView):
     @extend_schema(operation_id="write_on_board", request=BoardSerializer, responses={204: None})
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
+        """At every bench that has not read for itself; 422, and written nowhere, where it cannot be read. 204."""
         person = person_of(request)
         session, said = session_for(person, session_id), asked(BoardSerializer, request)
         if label := write_on_board(session, person, said["key"], said["text"]):
@@ -56,6 +58,7 @@ class Curve(APIView):
 
     @extend_schema(operation_id="write_curve", request=CurveSerializer, responses=shape(Kept)(many=True))
     def post(self, request: Request, bench_id: int) -> Response:
+        """All of its points or, with a sentence, none."""
         bench = bench_for(person_of(request), bench_id)
         said = asked(CurveSerializer, request)
         kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
@@ -67,6 +70,7 @@ class PhotoFile(APIView):
 
     @extend_schema(operation_id="photo", responses={(200, "image/jpeg"): OpenApiTypes.BINARY})
     def get(self, request: Request, bench_id: int, content: str) -> HttpResponse:
+        """404 for a picture of another bench, 409 for one that is not what was sealed."""
         bench = bench_for(person_of(request), bench_id)
         remarked = content in [one.photo for one in remarks_on(bench.session)]
         if not remarked and not bench.entries.filter(photo=content).exists():
@@ -85,9 +89,10 @@ class Try(APIView):
 
     @extend_schema(operation_id="try_reading", request=TrySerializer, responses=shape(Verdict))
     def post(self, request: Request, bench_id: int) -> Response:
+        """A reading that cannot be kept is answered with its sentence too, and 200."""
         bench = bench_for(person_of(request), bench_id)
         draft = Given(**asked(TrySerializer, request))
-        sheet = sheet_of(bench, bench.entries.order_by("sequence"))
+        sheet = sheet_of(bench, entries_now([bench])[bench.pk])
         return answer(judge(method_of(bench.session), sheet, draft))
 
 
@@ -99,6 +104,7 @@ class Remarks(APIView):
     @extend_schema(operation_id="remark", request=RemarkSerializer, responses=shape(SessionPlan))
     @transaction.atomic
     def post(self, request: Request, session_id: int) -> Response:
+        """Only by the section’s instructor; 422 for a step that the session has not."""
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
         remark(session, person, **said)

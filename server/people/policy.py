@@ -8,9 +8,14 @@ from people.models import Person, Role, Section
 
 
 def person_of(request: HttpRequest) -> Person:
-    """The signed-in person; the default permission class has made sure that there is one."""
-    assert isinstance(request.user, Person)
-    return request.user
+    """The signed-in person; the default permission class has made sure that there is one.
+
+    The person, and not the request's stand-in for one: what is remembered of a bench keeps its authors, and a stand-in
+    would keep the request that made it, body and all.
+    """
+    person = getattr(request.user, "_wrapped", request.user)
+    assert isinstance(person, Person)
+    return person
 
 
 def sections_for(person: Person) -> QuerySet[Section]:

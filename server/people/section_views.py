@@ -30,11 +30,13 @@ class Sections(APIView):
 
     @extend_schema(operation_id="sections", responses=shape(SectionLine)(many=True))
     def get(self, request: Request) -> Response:
+        """Archived ones last."""
         person = person_of(request)
         return answer([section_line(one, person) for one in sections_for(person).order_by("archived", "name")])
 
     @extend_schema(operation_id="make_section", request=NewSectionSerializer, responses={201: shape(SectionPage)})
     def post(self, request: Request) -> Response:
+        """With a code of its own; 201. 403 for who is no instructor."""
         person = person_of(request)
         must_own(person)
         made = answer(section_page(sections.make_section(person, **asked(NewSectionSerializer, request)), person))
@@ -47,6 +49,7 @@ class SectionDetail(APIView):
 
     @extend_schema(operation_id="section", responses=shape(SectionPage))
     def get(self, request: Request, section_id: int) -> Response:
+        """With its roster; 404 for those of others."""
         person = person_of(request)
         found = sections_for(person).filter(pk=section_id).first()
         if found is None:
@@ -55,6 +58,7 @@ class SectionDetail(APIView):
 
     @extend_schema(operation_id="change_section", request=SectionChangeSerializer, responses=shape(SectionPage))
     def put(self, request: Request, section_id: int) -> Response:
+        """Only by its instructor: name, term, who assists, archived or not."""
         person = person_of(request)
         section = own_section(person, section_id)
         sections.change_section(section, **asked(SectionChangeSerializer, request))
@@ -66,6 +70,7 @@ class Code(APIView):
 
     @extend_schema(operation_id="renew_code", request=None, responses=shape(SectionPage))
     def post(self, request: Request, section_id: int) -> Response:
+        """The former one stops working at once; who is signed in stays so."""
         person = person_of(request)
         section = own_section(person, section_id)
         sections.renew_code(section)
@@ -80,6 +85,7 @@ class RosterPreview(APIView):
 
     @extend_schema(operation_id="read_roster", request=ListSerializer, responses=shape(RosterRead))
     def post(self, request: Request, section_id: int) -> Response:
+        """From pasted text, CSV or XLSX; every line that cannot be taken is named."""
         section, said = own_section(person_of(request), section_id), asked(ListSerializer, request)
         try:
             file = base64.b64decode(said["file"], validate=True)
@@ -93,6 +99,7 @@ class RosterPeople(APIView):
 
     @extend_schema(operation_id="add_people", request=StudentsSerializer, responses=shape(SectionPage))
     def post(self, request: Request, section_id: int) -> Response:
+        """All of them or, with a sentence, none."""
         person = person_of(request)
         section = own_section(person, section_id)
         people = asked(StudentsSerializer, request)["people"]
@@ -105,6 +112,7 @@ class Student(APIView):
 
     @extend_schema(operation_id="change_student", request=StudentChangeSerializer, responses=shape(SectionPage))
     def put(self, request: Request, person_id: int) -> Response:
+        """Another name, number or section of the same instructor."""
         person = person_of(request)
         student, said = own_student(person, person_id), asked(StudentChangeSerializer, request)
         section = own_section(person, said["section"])
@@ -113,6 +121,7 @@ class Student(APIView):
 
     @extend_schema(operation_id="take_off", responses={204: None})
     def delete(self, request: Request, person_id: int) -> Response:
+        """Their records stay where they were written. 204."""
         sections.take_off(own_student(person_of(request), person_id))
         return Response(status=204)
 
@@ -122,6 +131,7 @@ class Pin(APIView):
 
     @extend_schema(operation_id="new_pin", request=None, responses=shape(NewPin))
     def post(self, request: Request, person_id: int) -> Response:
+        """Shown this once; only its hash is kept."""
         person = person_of(request)
         student = student_of(person, person_id)
         return answer(NewPin(sections.new_pins([student])[student.pk]))

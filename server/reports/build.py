@@ -3,9 +3,12 @@
 from dataclasses import dataclass
 from functools import lru_cache
 
+from results.samples_here import beside_samples, label_of, samples_here
+
 from chromata_core.chemistry.molar_mass import BASIS
+from chromata_core.declaration.option_kinds import SubstanceOption
 from chromata_core.declaration.places import Kind
-from chromata_core.declaration.vocabulary import Method, SubstanceOption
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import context_of
 from chromata_core.engine.shown import Shown
 from chromata_core.sheet.bound import Bound, Given
@@ -21,7 +24,7 @@ from labs.term import session_card
 from notebook.desks import evaluation_of, with_accepted
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import entries_of, given_of, place, sheet_with, superseded
+from notebook.standing import by_id, entries_of, given_of, place, sheet_with, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -31,7 +34,7 @@ _DRAWS = 20_000
 def report_of(bench: Bench, person: Person) -> Report:
     """The report as ``person`` may see it."""
     entries = entries_of(bench)
-    chosen = method_of(bench.session)
+    chosen, written = method_of(bench.session), by_id(entries)
     worked = _worked(bench.pk, bench.session.state, given_of(entries))
     evaluation = evaluation_of(bench, entries)
     if may_see_accepted(person, bench.session):
@@ -39,7 +42,7 @@ def report_of(bench: Bench, person: Person) -> Report:
     return Report(
         bench_id=bench.pk,
         number=bench.number,
-        sample=bench.sample.label if bench.sample else "",
+        sample=label_of(bench),
         team=[member.name for member in bench.team.order_by("name")],
         session=session_card(bench.session),
         aim=chosen.question,
@@ -50,13 +53,14 @@ def report_of(bench: Bench, person: Person) -> Report:
         lines=worked.lines,
         draws=worked.draws,
         what_if=worked.what_if,
-        corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, entries))],
+        corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, written))],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
         photos=[Picture(e.photo, e.text, e.author.name, e.written_at.isoformat()) for e in entries if e.photo],
         record=check_record(bench, entries),
         stores=_stores(chosen),
         comparison=comparison_view(bench.session, evaluation, person),
+        beside=beside_samples(bench, evaluation, samples_here(bench)),
     )
 
 

@@ -17,7 +17,7 @@ from config.errors import Refused
 from labs.models import Bench
 from notebook.models import Entry
 from notebook.seals import picture_of
-from notebook.standing import sheet_with, standing, superseded
+from notebook.standing import by_id, sheet_with, standing, superseded
 from reports.paper import pdf_of
 from reports.shapes import Report
 
@@ -30,8 +30,9 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
         *csv_head(bench.session.method, sheet_with(bench, ())),
         [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
     ]
+    written = by_id(entries)
     for entry in standing(entries):
-        old = superseded(entry, entries)
+        old = superseded(entry, written)
         rows.append(
             [
                 entry.key,

@@ -24,6 +24,12 @@ def pdf_of(template: str, shown: Mapping[str, object]) -> bytes:
         _PRINTER.release()
 
 
+def set_up() -> None:
+    """Prints a line nobody sees: libraries are loaded and fonts are read."""
+    with _PRINTER:
+        _printed("<p>Ready</p>")
+
+
 def _printed(html: str) -> bytes:
     from weasyprint import HTML  # 0.8 s to import, and only needed here
     from weasyprint.urls import URLFetcher, URLFetcherResponse

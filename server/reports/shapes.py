@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from results.shapes import BesideSample
+
 from chromata_core.engine.shown import Shown
 from chromata_core.telling.drawn_results import DrawnResult
 from chromata_core.telling.effects import Effect
@@ -73,6 +75,7 @@ class Report:
     record: RecordCheck
     stores: str
     comparison: ComparisonView | None
+    beside: list[BesideSample]
 
     @property
     def rows(self) -> list[ReadingOut]:

@@ -1,11 +1,13 @@
 """Reports as data, PDF, CSV and JSON."""
 
 from django.http import HttpResponse
+from django.utils.text import slugify
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
+from results.samples_here import label_of
 
 from config.answers import answer, asked, shape
 from config.errors import Refused
@@ -69,7 +71,8 @@ class ReportFile(APIView):
         person = person_of(request)
         bench = bench_for(person, bench_id)
         body, kind = _file(name, bench, entries_of(bench), report_of(bench, person))
-        filename = f"bench-{bench.number}-{name}"
+        sample = f"{slugify(label_of(bench)) or bench.turn}-" if bench.session.all_samples else ""
+        filename = f"bench-{bench.number}-{sample}{name}"
         return HttpResponse(
             body, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{filename}"'}
         )

@@ -1,9 +1,9 @@
 """A room as it stands now: computed from entries on request, kept only as long as nothing changes."""
 
 import hashlib
-from dataclasses import replace
+from dataclasses import dataclass, replace
+from statistics import median_low
 
-from django.db.models import Count
 from django.utils import timezone
 
 from chromata_core.declaration.options import active, resolve_options
@@ -12,44 +12,131 @@ from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
 from chromata_core.telling.describe import told_of_trials
+from chromata_core.telling.minutes import minutes_left
 from chromata_core.telling.outcome import Evaluation, ResultOut, TrialOut
+from labs.around import Around, around
 from labs.arrangement import arrangement_of
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.policy import may_see_accepted
-from labs.term import session_card
+from labs.shapes import Arrangement
 from notebook.board import board_lines
-from notebook.desks import Desk, accepted_values, desks, with_accepted
+from notebook.desks import Desk, accepted_values, desks, how_many, with_accepted
 from people.models import Person
-from results.needs import doing, needs_of, open_call
-from results.shapes import Floor, FloorBench, FloorTrial
+from results.needs import behind, doing, in_order, needs_of, open_call
+from results.samples_here import label_of, tabs
+from results.shapes import Floor, FloorBench, FloorTrial, Need
 
 
-def floor(session: Session, person: Person, projector: bool) -> Floor:
-    """The room as it is now, as ``person`` may see it; on a projector without names, hidden values and needs."""
-    benches = session.benches.prefetch_related("team", "sample__hidden").select_related("sample")
-    seen_accepted = may_see_accepted(person, session) and (session.released or not projector)
-    room = desks(list(benches))
+@dataclass(frozen=True, slots=True)
+class Look:
+    """Somebody's look at a room: its benches with their samples and hidden values, how much is written at each, and
+    what surrounds them.
+    """
+
+    session: Session
+    person: Person
+    projector: bool
+    benches: list[Bench]
+    written: dict[int, int]
+    around: Around
+    arrangement: Arrangement
+
+    @property
+    def stamp(self) -> str:
+        """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
+        minute = int(timezone.now().timestamp() // 60) if self.session.state == Session.State.OPEN else 0
+        benches = [
+            (
+                b.number,
+                b.head,
+                self.written.get(b.pk),
+                b.sample and [b.sample.label, *((h.key, h.text) for h in b.sample.hidden.all())],
+            )
+            for b in self.benches
+        ]
+        who, card = (self.person.pk, self.projector), self.around.session
+        seen = (who, card, sorted(self.around.teams.items()), self.arrangement, benches, minute)
+        return f'"{hashlib.sha256(repr(seen).encode()).hexdigest()[:32]}"'
+
+
+def look(session: Session, person: Person, projector: bool) -> Look:
+    """At the room as it is now; on a projector without names, hidden values and needs."""
+    benches = session.benches.select_related("sample").prefetch_related("sample__hidden")
+    for bench in (found := list(benches)):
+        bench.session = session
+    return Look(session, person, projector, found, how_many(found), around(session), arrangement_of(session))
+
+
+def floor(at: Look) -> Floor:
+    """The room as it is now, as the person may see it."""
+    session = at.session
+    seen_accepted = may_see_accepted(at.person, session) and (session.released or not at.projector)
+    room = desks(at.benches)
     if seen_accepted:
         room = [replace(desk, state=with_accepted(desk.bench, desk.state)) for desk in room]
     bands = _bands(room, seen_accepted)
-    tiles = [_tile(desk, bands[desk.bench.sample_id], named=not projector) for desk in room]
-    told = session.state == Session.State.OPEN and not projector
+    places = _places(room)
+    usual = median_low([place.minutes_left for place in places]) if places else 0
+    tiles = [_tile(at, place, bands[place.hand.bench.sample_id]) for place in places]
+    told = session.state == Session.State.OPEN and not at.projector
     chosen = method_of(session)
     asked = active(chosen.quantities, resolve_options(chosen, session.options))
     whole = [q for q in asked if q.result and q.scope != "trial"]
     quantity = next(iter(whole), None) or next(q for q in asked if q.result)
-    comparison = _comparison(room, quantity.key if session.samples.count() < 2 else chosen.compares or quantity.key)
+    samples = {desk.bench.sample_id for desk in room}
+    ranked = chosen.compares if chosen.compares in {q.key for q in asked if q.result} else quantity.key
+    comparison = _comparison(room, quantity.key if len(samples) < 2 else ranked)
     return Floor(
-        session_card(session),
+        at.around.session,
         quantity.label,
         quantity.unit,
+        usual,
         tiles,
-        needs_of(room) if told else [],
+        _needs(session, room, places, usual) if told else [],
         board_lines([(desk.bench, desk.entries) for desk in room]),
-        arrangement_of(session),
+        at.arrangement,
         comparison,
     )
+
+
+@dataclass(frozen=True, slots=True)
+class _Place:
+    """What stands at one place: one desk, or one for each of its samples, and which of them is in hand."""
+
+    desks: list[Desk]
+    hand: Desk
+
+    @property
+    def minutes_left(self) -> int:
+        """The work before it, about."""
+        now = timezone.now().timestamp()
+        return round(sum(minutes_left(desk.state.steps, now) for desk in self.desks))
+
+
+def _needs(session: Session, room: list[Desk], places: list[_Place], usual: int) -> list[Need]:
+    late = [(place.hand, place.minutes_left) for place in places]
+    return in_order([*needs_of(room, {place.hand.bench.pk for place in places}), *behind(session, late, usual)])
+
+
+def _places(room: list[Desk]) -> list[_Place]:
+    found: dict[int, list[Desk]] = {}
+    for desk in room:
+        found.setdefault(desk.bench.number, []).append(desk)
+    return [_Place(place, _in_hand(place)) for place in found.values()]
+
+
+def _in_hand(place: list[Desk]) -> Desk:
+    """Where something was written last; once that is finished, the next that is not."""
+    last = max(place, key=_last_of_team)
+    if last.state.hand.kind != "finished":
+        return last
+    return next((desk for desk in place if desk.state.hand.kind != "finished"), last)
+
+
+def _last_of_team(desk: Desk) -> float:
+    """When its team wrote last, seconds of the epoch; 0 if it did not yet."""
+    return max((one.written_at.timestamp() for one in desk.entries if not one.author.teaches), default=0.0)
 
 
 def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
@@ -58,7 +145,7 @@ def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
     results = [
         BenchResult(
             bench.number,
-            bench.sample.label if bench.sample else "",
+            label_of(bench),
             result.value,
             result.expanded,
             _number(result.comparison.accepted) if result.comparison else None,
@@ -70,30 +157,6 @@ def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
 
 def _number(text: str) -> float:
     return float(parse_reading(text).value)
-
-
-def floor_stamp(session: Session, person: Person, projector: bool) -> str:
-    """Changes whenever the floor would: an entry, a team, a state, or a minute gone by (benches grow quiet)."""
-    benches = session.benches.annotate(written=Count("entries"))
-    seen = [
-        (
-            person.pk,
-            projector,
-            session.state,
-            session.released,
-            session.title,
-            session.room,
-            session.starts_at,
-            session.minutes,
-            session.section.name,
-        ),
-        list(benches.values_list("pk", "number", "head", "written", "sample__label")),
-        list(session.benches.order_by("pk", "team").values_list("pk", "team", "team__name")),
-        list(session.samples.order_by("pk").values_list("pk", "hidden__key", "hidden__text")),
-        arrangement_of(session).text,
-        int(timezone.now().timestamp() // 60) if session.state == Session.State.OPEN else 0,
-    ]
-    return f'"{hashlib.sha256(repr(seen).encode()).hexdigest()[:32]}"'
 
 
 def headline(state: Evaluation) -> ResultOut | None:
@@ -110,22 +173,24 @@ def _bands(room: list[Desk], seen_accepted: bool) -> dict[int | None, Band | Non
         same = [desk for desk in room if desk.bench.sample_id == sample]
         peers = [result for desk in same if (result := headline(desk.state))]
         accepted = accepted_values(same[0].bench) if seen_accepted else {}
-        true = next((accepted[one.key] for one in peers if one.key in accepted), None)
+        true = next((one.comparison.accepted for one in peers if one.comparison and one.key in accepted), None)
         found[sample] = class_band(
             [p.value for p in peers], [p.expanded for p in peers], _number(true) if true else None
         )
     return found
 
 
-def _tile(desk: Desk, band: Band | None, named: bool) -> FloorBench:
-    bench, state, entries = desk.bench, desk.state, desk.entries
+def _tile(at: Look, place: _Place, band: Band | None) -> FloorBench:
+    bench, state = place.hand.bench, place.hand.state
     result = headline(state)
-    call = open_call(entries)
+    written = [entry.written_at for desk in place.desks for entry in desk.entries]
+    findings = [finding for desk in place.desks for finding in desk.state.findings]
+    call = next((call for desk in place.desks if (call := open_call(desk.entries))), None)
     return FloorBench(
         id=bench.pk,
         number=bench.number,
-        team=[member.name for member in bench.team.all()] if named else [],
-        sample=bench.sample.label if bench.sample else "",
+        team=[] if at.projector else at.around.teams.get(bench.pk, []),
+        sample=label_of(bench),
         doing=doing(state),
         progress=state.progress,
         result=result.shown if result else None,
@@ -133,9 +198,11 @@ def _tile(desk: Desk, band: Band | None, named: bool) -> FloorBench:
         expanded=result.expanded if result else None,
         band=band,
         trials=[_trial(bench, trial) for trial in state.trials],
-        last_at=max(entry.written_at for entry in entries).isoformat() if entries else None,
-        level=max((f.level for f in state.findings), key=lambda level: SEVERITY[level], default="keep"),
-        call=call.text if call and named else "",
+        last_at=max(written).isoformat() if written else None,
+        level=max((f.level for f in findings), key=lambda level: SEVERITY[level], default="keep"),
+        call=call.text if call and not at.projector else "",
+        samples=tabs(place.desks) if len(place.desks) > 1 else [],
+        minutes_left=place.minutes_left,
     )
 
 

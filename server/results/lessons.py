@@ -1,6 +1,6 @@
 """What went wrong last time."""
 
-from collections import Counter
+from collections import defaultdict
 
 from labs.models import Session
 from labs.remarks import last_held
@@ -19,12 +19,15 @@ def last_time(session: Session) -> LastTime:
     benches = held.benches.select_related("session__section", "sample")
     written = [desk for desk in desks(list(benches)) if desk.entries]
     examples: dict[str, str] = {}
-    counted: Counter[str] = Counter()
+    counted: dict[str, set[int]] = defaultdict(set)  # the numbers of the benches at which it was so
     for desk in written:
         found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
         void = {one.text for one in desk.entries if place(one).kind == "void" and one.text != "no"}
         found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
-        counted.update(found.keys())
+        for code in found:
+            counted[code].add(desk.bench.number)
         examples = found | examples
-    lessons = [Lesson(examples[code], times, len(written)) for code, times in counted.most_common(_LESSONS)]
+    places = len({desk.bench.number for desk in written})
+    often = sorted(counted, key=lambda code: -len(counted[code]))[:_LESSONS]
+    lessons = [Lesson(examples[code], len(counted[code]), places) for code in often]
     return LastTime(held.title, held.starts_at.isoformat(), lessons)

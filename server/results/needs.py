@@ -6,22 +6,52 @@ from django.utils import timezone
 
 from chromata_core.judging.finding import Finding
 from chromata_core.telling.outcome import Evaluation
-from labs.models import Bench
+from labs.models import Bench, Session
 from notebook.desks import Desk
 from notebook.models import Entry
 from results.shapes import Need, NeedLevel
 
 _QUIET = timedelta(minutes=9)
+_BEHIND, _OVER = 10, 5  # minutes more than the others, and than there are
 _URGENCY: dict[NeedLevel, float] = {"look": 1, "repeat": 2, "call": 2.5, "stop": 3}
 
 
-def needs_of(room: list[Desk]) -> list[Need]:
-    """Every reason to walk over that nobody has marked seen, the most urgent first."""
-    needs = [need for desk in room for need in _needs(desk)]
+def needs_of(room: list[Desk], in_hand: set[int]) -> list[Need]:
+    """Every reason to walk over that nobody has marked seen. Of a place with several samples only the one ``in_hand``,
+    by its id, is quiet when nothing is written.
+    """
+    return [need for desk in room for need in _needs(desk, desk.bench.pk in in_hand)]
+
+
+def in_order(needs: list[Need]) -> list[Need]:
+    """The most urgent first."""
     return sorted(needs, key=lambda need: (-_URGENCY[need.level], need.since))
 
 
-def _needs(desk: Desk) -> list[Need]:
+def behind(session: Session, benches: list[tuple[Desk, int]], usual: int) -> list[Need]:
+    """Benches with clearly more work before them than the others have (``usual``, minutes) and than the session's time
+    allows. Where all have too much the plan is too long, and that is no reason to walk over to each of them.
+    """
+    now = timezone.now()
+    time_left = (session.starts_at + timedelta(minutes=session.minutes) - now).total_seconds() / 60
+    if now < session.starts_at:
+        return []
+    late = [(desk, left) for desk, left in benches if left > max(usual + _BEHIND, time_left + _OVER)]
+    needs = [(desk, _late(desk, left, usual, max(round(time_left), 0))) for desk, left in late]
+    return [need for desk, need in needs if need.id not in {e.text for e in desk.entries if e.key == "seen"}]
+
+
+def _late(desk: Desk, left: int, usual: int, time_left: int) -> Need:
+    text = f"About {left} min of work are left and {time_left} of the session; the others need about {usual}."
+    last = max((entry.written_at for entry in desk.entries), default=desk.bench.session.opened_at or timezone.now())
+    word = "What can be done while something else waits? Make no further trial."
+    return Need(
+        f"late:{left // 15}", desk.bench.number, desk.bench.pk, "look", "may not finish", text, word,
+        last.isoformat(), None,
+    )  # fmt: skip
+
+
+def _needs(desk: Desk, in_hand: bool) -> list[Need]:
     bench, state, entries = desk.bench, desk.state, desk.entries
     seen = {entry.text for entry in entries if entry.key == "seen"}
     needs = [_need_of(bench, finding, finding.level, entries) for finding in state.findings if finding.level != "keep"]
@@ -41,7 +71,7 @@ def _needs(desk: Desk) -> list[Need]:
                 None,
             )
         )
-    quiet = _quiet(bench, state, entries)
+    quiet = _quiet(bench, state, entries) if in_hand else []
     return [need for need in needs + quiet if need.id not in seen]
 
 

@@ -6,8 +6,10 @@ from typing import Literal
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.judging.finding import Level
+from chromata_core.planning.supplies import TargetOut
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
+from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import PartOut
 from chromata_core.telling.outcome import Evaluation
 from labs.shapes import Arrangement, BoardLine, ComparisonView, RemarkOut, SessionCard
@@ -62,6 +64,33 @@ class EntryRef:
 
 
 @dataclass(frozen=True, slots=True)
+class SampleHere:
+    """One of the samples that a place works with, and how far it is with it (0 to 1); ``bench`` is its record."""
+
+    bench: int
+    label: str
+    progress: float
+
+
+@dataclass(frozen=True, slots=True)
+class ReadBefore:
+    """What was read for another sample of the same place and is the same for all."""
+
+    key: str
+    index: int | None
+    text: str
+    sample: str
+
+
+@dataclass(frozen=True, slots=True)
+class BesideSample:
+    """The results beside those of another sample of the same place."""
+
+    sample: str
+    pairs: list[Beside]
+
+
+@dataclass(frozen=True, slots=True)
 class BenchView:
     """Everything a bench screen shows."""
 
@@ -78,6 +107,10 @@ class BenchView:
     entries: list[EntryRef]
     talk: list[Talk]
     remarks: list[RemarkOut]
+    targets: list[TargetOut]
+    samples: list[SampleHere]
+    read_before: list[ReadBefore]
+    beside: list[BesideSample]
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,7 +124,9 @@ class FloorTrial:
 
 @dataclass(frozen=True, slots=True)
 class FloorBench:
-    """A tile of the floor. ``level`` is the gravest open word, ``call`` an unanswered call for help."""
+    """A tile of the floor. ``level`` is the gravest open word, ``call`` an unanswered call for help. Where a place has
+    several ``samples`` it tells of the one in hand. ``minutes_left``: its work, about.
+    """
 
     id: int
     number: int
@@ -107,6 +142,8 @@ class FloorBench:
     last_at: str | None
     level: Level
     call: str
+    samples: list[SampleHere]
+    minutes_left: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -126,11 +163,12 @@ class Need:
 
 @dataclass(frozen=True, slots=True)
 class Floor:
-    """The room as it is now."""
+    """The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about."""
 
     session: SessionCard
     result_label: str
     unit: str
+    minutes_left: int
     benches: list[FloorBench]
     needs: list[Need]
     board: list[BoardLine]

@@ -18,7 +18,7 @@ from notebook.actions import Draft, Kept, write
 from notebook.serializers import BatchSerializer, EntrySerializer
 from people.policy import person_of
 from results.bench import bench_view
-from results.floor import floor, floor_stamp
+from results.floor import floor, look
 from results.lessons import last_time
 from results.shapes import BenchView, Floor, LastTime, Written
 from results.storing import store
@@ -37,6 +37,7 @@ class BenchNow(APIView):
 
     @extend_schema(operation_id="bench", responses=shape(BenchView))
     def get(self, request: Request, bench_id: int) -> Response:
+        """With accepted values for who may see them; 404 for benches of others."""
         person = person_of(request)
         return answer(bench_view(bench_for(person, bench_id), person))
 
@@ -49,12 +50,16 @@ class Entries(APIView):
 
     @extend_schema(operation_id="entries", responses=EntrySerializer(many=True))
     def get(self, request: Request, bench_id: int) -> Response:
+        """All of them in order, corrected ones too."""
         bench = bench_for(person_of(request), bench_id)
         entries = bench.entries.select_related("author").order_by("sequence")
         return Response(EntrySerializer(entries, many=True).data)
 
     @extend_schema(operation_id="write", request=BatchSerializer, responses=shape(Written))
     def post(self, request: Request, bench_id: int) -> Response:
+        """Each entry is kept or refused by itself; one that was kept before is not doubled. The bench as it then
+        stands is answered.
+        """
         bench = bench_for(person_of(request), bench_id)
         said = asked(BatchSerializer, request)
         if said["person"] not in (None, person_of(request).pk):
@@ -62,7 +67,6 @@ class Entries(APIView):
         judged = said["entries"]
         kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
         answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
-        bench.refresh_from_db(fields=["head"])
         return answer(Written(answers, bench_view(bench, person_of(request))))
 
 
@@ -71,11 +75,12 @@ class FloorNow(APIView):
 
     @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
     def get(self, request: Request, session_id: int) -> HttpResponseBase:
+        """On a projector without names, calls and hidden values; 403 for students."""
         person, projector = person_of(request), request.query_params.get("projector") == "true"
-        session = session_for(person, session_id)
-        stamp = floor_stamp(session, person, projector)
+        at = look(session_for(person, session_id), person, projector)
+        stamp = at.stamp
         unchanged = get_conditional_response(request._request, etag=stamp)
-        answered = unchanged or answer(floor(session, person, projector))
+        answered = unchanged or answer(floor(at))
         answered.headers["ETag"] = stamp
         answered.headers["Cache-Control"] = "private, no-cache"
         return answered
@@ -88,6 +93,7 @@ class Last(APIView):
 
     @extend_schema(operation_id="last_time", responses=shape(LastTime))
     def get(self, request: Request, session_id: int) -> Response:
+        """Empty where it was never held."""
         return answer(last_time(session_for(person_of(request), session_id)))
 
 
@@ -96,6 +102,7 @@ class StoreResult(APIView):
 
     @extend_schema(operation_id="store", request=NameSerializer, responses=shape(Stock))
     def post(self, request: Request, bench_id: int) -> Response:
+        """As a calibration or a solution; only by the section’s instructor, 422 while there is nothing to keep."""
         bench = bench_for(person_of(request), bench_id)
         own_session_for(person_of(request), bench.session_id)
         store(bench, person_of(request), asked(NameSerializer, request)["name"])

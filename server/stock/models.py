@@ -29,6 +29,19 @@ class Calibration(Found):
     points = models.JSONField(default=list)
 
 
+class OwnInstrument(models.Model):
+    """An instrument of the catalogue's kind with a scale of its own: what its owner says of it (``said``, texts)."""
+
+    owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="own_instruments")
+    said = models.JSONField(default=dict)
+
+    class Meta:
+        ordering = ("-pk",)
+
+    def __str__(self) -> str:
+        return str(self.said.get("name", ""))
+
+
 class Solution(Found):
     """A solution's concentration with the ± that holds 95 %, as texts in ``unit``."""
 

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from chromata_core.instruments.instrument import Instrument
+
 
 @dataclass(frozen=True, slots=True)
 class Named:
@@ -40,8 +42,18 @@ class SolutionOut:
 
 
 @dataclass(frozen=True, slots=True)
+class OwnInstrumentOut:
+    """An instrument with a scale of its own, as its owner describes it, and as it is read and drawn."""
+
+    id: int
+    base: str
+    tool: Instrument
+
+
+@dataclass(frozen=True, slots=True)
 class Stock:
     """Everything of its own that a department can choose in a plan."""
 
+    instruments: list[OwnInstrumentOut]
     calibrations: list[CalibrationOut]
     solutions: list[SolutionOut]

@@ -6,5 +6,7 @@ from stock import views
 
 urlpatterns = [
     path("stock", views.StockNow.as_view()),
-    re_path(r"^stock/(?P<kind>calibrations|solutions)/(?P<item>\d{1,18})$", views.StockItem.as_view()),
+    path("stock/instruments", views.OwnInstruments.as_view()),
+    path("stock/instruments/try", views.OwnInstrumentTried.as_view()),
+    re_path(r"^stock/(?P<kind>calibrations|solutions|instruments)/(?P<item>\d{1,18})$", views.StockItem.as_view()),
 ]

@@ -1,19 +1,26 @@
 """The stockroom: what is there, what benches add to it, what is taken out."""
 
+from django.db import transaction
 from django.http import Http404
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from chromata_core.instruments.calibrated import thawed
 from chromata_core.instruments.catalogue import instrument
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.instruments.own import own_instrument, own_scale
 from chromata_core.quantity.report import report
-from config.answers import answer, shape
+from config.answers import answer, asked, shape
+from config.errors import Refused
+from config.throttles import Trying, Working
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
-from stock.models import Calibration, Solution
-from stock.own import slug_of
-from stock.shapes import CalibrationOut, Named, SolutionOut, Stock
+from stock.models import Calibration, OwnInstrument, Solution
+from stock.own import frozen, slug_of
+from stock.serializers import OwnScaleSerializer
+from stock.shapes import CalibrationOut, Named, OwnInstrumentOut, SolutionOut, Stock
 
 
 class StockNow(APIView):
@@ -25,25 +32,69 @@ class StockNow(APIView):
         return answer(stock_now(person_of(request)))
 
 
+class OwnInstruments(APIView):
+    """Instruments of one's own, with a scale that the catalogue does not have."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="add_instrument", request=OwnScaleSerializer, responses={201: shape(Stock)})
+    @transaction.atomic
+    def post(self, request: Request) -> Response:
+        """Puts one into the stockroom; 201. 422 says what no instrument can be, 409 that the stockroom is full."""
+        person = person_of(request)
+        must_own(person)
+        said = asked(OwnScaleSerializer, request)
+        own_instrument("new", own_scale(said))
+        if person.own_instruments.count() >= _MOST_OWN:
+            raise Refused(f"The stockroom holds {_MOST_OWN} instruments of your own. Take out what is not used.")
+        OwnInstrument.objects.create(owner=person, said=said)
+        made = answer(stock_now(person))
+        made.status_code = 201
+        return made
+
+
+class OwnInstrumentTried(APIView):
+    """An instrument of one's own before it is kept."""
+
+    throttle_classes = (Trying,)
+
+    @extend_schema(operation_id="try_instrument", request=OwnScaleSerializer, responses=shape(Instrument))
+    def post(self, request: Request) -> Response:
+        """As it would be read and drawn; 422 says what no instrument can be."""
+        must_own(person_of(request))
+        return answer(own_instrument("new", own_scale(asked(OwnScaleSerializer, request))))
+
+
 class StockItem(APIView):
     """Takes something out of the stockroom; sessions that were opened with it keep what they used."""
 
     @extend_schema(operation_id="retire", request=None, responses={200: shape(Stock)})
     def delete(self, request: Request, kind: str, item: int) -> Response:
         must_own(person_of(request))
-        mine = person_of(request).calibrations if kind == "calibrations" else person_of(request).solutions
-        gone, _ = mine.filter(pk=item).delete()
+        gone, _ = _KINDS[kind].objects.filter(owner=person_of(request), pk=item).delete()
         if not gone:
             raise Http404
         return answer(stock_now(person_of(request)))
 
 
+_MOST_OWN = 200
+_KINDS: dict[str, type[Calibration | Solution | OwnInstrument]] = {
+    "calibrations": Calibration, "solutions": Solution, "instruments": OwnInstrument,
+}  # fmt: skip
+
+
 def stock_now(person: Person) -> Stock:
     """Everything that ``person`` has in stock."""
     return Stock(
+        [_own(found) for found in OwnInstrument.objects.filter(owner=person)],
         [_calibration(found) for found in Calibration.objects.filter(owner=person)],
         [_solution(found) for found in Solution.objects.filter(owner=person)],
     )
+
+
+def _own(found: OwnInstrument) -> OwnInstrumentOut:
+    tool = thawed(slug_of(found), frozen(found))
+    return OwnInstrumentOut(found.pk, instrument(found.said["base"]).short, tool)
 
 
 def _calibration(found: Calibration) -> CalibrationOut:

@@ -17,8 +17,9 @@ from cattrs.gen import make_dict_structure_fn
 from chromata_core.authoring.retired import in_todays_words
 from chromata_core.authoring.words import READINGS, name_of, options, words
 from chromata_core.declaration.names import hints
+from chromata_core.declaration.option_kinds import Option
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
-from chromata_core.declaration.vocabulary import FAMILIES, Family, Method, Observation, Option, Reading
+from chromata_core.declaration.vocabulary import FAMILIES, Family, Method, Observation, Reading
 from chromata_core.errors import SheetError, unknown
 
 FORMAT = "chromata-method"

@@ -1,16 +1,8 @@
 """An empty method to begin with: it holds, and says what it still lacks."""
 
 from chromata_core.declaration.cautions import DEFER, GOGGLES
-from chromata_core.declaration.vocabulary import (
-    SOLUTIONS,
-    Example,
-    Method,
-    Quantity,
-    Reading,
-    Role,
-    Step,
-    Trials,
-)
+from chromata_core.declaration.option_kinds import Trials
+from chromata_core.declaration.vocabulary import SOLUTIONS, Example, Method, Quantity, Reading, Role, Step
 
 
 def blank(slug: str, title: str) -> Method:

@@ -1,23 +1,20 @@
-"""What a declaration that holds still lacks before a class may work by it: told by working it, not by reading it.
+"""What a declaration that holds still lacks before a class may work by it: told by working it, not by reading it. And
+what it is wished besides, without which a class can work all the same.
 
-The test suite holds every method of the registry to this; an instructor's own
-method is held to it before its first use.
+The test suite holds every method of the registry to both; an instructor's own method is held to what it lacks before
+its first use.
 """
 
 from collections.abc import Iterator
 from math import isfinite
 
 from chromata_core.declaration.names import When
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    Fault,
-    Method,
-    Slip,
-)
+from chromata_core.declaration.option_kinds import ChoiceOption
+from chromata_core.declaration.vocabulary import Fault, Method, Slip
 from chromata_core.errors import ChromataError
 from chromata_core.sheet.bound import bind
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.describe import page
+from chromata_core.telling.describe import page, wished
 from chromata_core.telling.effects import slip_effects, what_if
 from chromata_core.telling.evaluate import evaluate
 
@@ -31,9 +28,17 @@ def lacks(method: Method) -> list[str]:
     if found:  # there is nothing to work yet
         return found
     try:
-        return list(_example(method)) or [*_under_each_choice(method), *_without_effect(method)]
+        return list(_example(method)) or list(_under_each_choice(method))
     except Exception as error:  # whatever breaks here would break at a bench
         return [f"The worked example cannot be worked: {_said(error)}"]
+
+
+def wishes(method: Method) -> list[str]:
+    """What may wait: nothing of it could make a result wrong. ``method`` must hold."""
+    try:
+        return [*wished(method), *_without_effect(method)]
+    except Exception:  # what breaks here is among what it lacks
+        return wished(method)
 
 
 def _said(error: Exception) -> str:
@@ -52,12 +57,6 @@ def _missing(method: Method) -> Iterator[str]:
         yield "It has no cautions. Say what can hurt, above all at the first step, and that local rules decide."
     if not method.waste.strip():
         yield "It does not say where the waste goes."
-    if not 2 <= len(method.questions) <= 4:
-        yield "It needs two to four closing questions."
-    if not method.slips:
-        yield "It names no slip of arithmetic. Write one that students make, as a formula."
-    if not method.faults:
-        yield "It names no fault at the bench. Write one, with what it does to a reading."
     if not method.example.readings:
         yield "It has no worked example. Type the readings of a run, or simulate one."
 

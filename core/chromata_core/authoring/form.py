@@ -14,11 +14,7 @@ from chromata_core.authoring.as_json import use_of
 from chromata_core.authoring.form_words import CHOICES, FORMULAS, LABELS, LONG, OFTEN
 from chromata_core.authoring.words import name_of, words
 from chromata_core.declaration.names import Names, When, hints, names_in
-from chromata_core.declaration.vocabulary import (
-    FAMILIES,
-    Family,
-    Method,
-)
+from chromata_core.declaration.vocabulary import FAMILIES, Family, Method
 
 USES = ("option", "reading", "rule", "guide", "check", "chart")
 

@@ -48,6 +48,7 @@ LABELS = {
     "high": "At most",
     "sets": "Sets",
     "words": "Words put into texts",
+    "units": "Shows one unit in another",
     "zero_of": "Start of",
     "echo": "Say back",
     "follows": "Follows",

@@ -12,7 +12,7 @@ from functools import lru_cache
 from typing import get_args
 
 from chromata_core import judging, methods, telling
-from chromata_core.declaration import parts, vocabulary
+from chromata_core.declaration import option_kinds, parts, vocabulary
 
 # What a word is used for, by the kind of part that it is.
 _KINDS = {"check": parts.Check, "guide": parts.Guide, "chart": parts.Drawing, "rule": parts.SeriesRule}
@@ -27,8 +27,8 @@ def name_of(kind: type) -> str:
 @lru_cache(maxsize=1)
 def options() -> tuple[type, ...]:
     """Every kind of option: the general ones first, then those of a family of methods."""
-    special = (kind for kind in _records() if issubclass(kind, get_args(vocabulary.Option)))
-    return (*get_args(vocabulary.Option), *sorted(special, key=name_of))
+    special = (kind for kind in _records() if issubclass(kind, get_args(option_kinds.Option)))
+    return (*get_args(option_kinds.Option), *sorted(special, key=name_of))
 
 
 @lru_cache(maxsize=8)

@@ -6,7 +6,7 @@ import io
 import json
 
 from chromata_core.authoring.as_json import to_json
-from chromata_core.authoring.complete import lacks
+from chromata_core.authoring.complete import lacks, wishes
 from chromata_core.commands.files import Said, method_of
 from chromata_core.errors import SheetError
 from chromata_core.sheet.sheet_file import write_csv
@@ -38,4 +38,7 @@ def check(options: argparse.Namespace) -> Said:
     missing = lacks(chosen)
     if missing:
         raise SheetError(missing)
-    return f"“{chosen.title}” holds and is complete.", {"slug": chosen.slug, "complete": True}
+    more = wishes(chosen)
+    said = f"“{chosen.title}” holds and is complete."
+    said += "".join(f"\nMay wait: {wish}" for wish in more)
+    return said, {"slug": chosen.slug, "complete": True, "wishes": more}

@@ -145,7 +145,7 @@ def peak_at(xs: Column, ys: Column) -> Column:
 
 def dilution(x0: float, highest: float) -> int:
     """A round factor that brings ``x0`` to about two thirds of the highest standard (same unit)."""
-    wanted = x0 / (_BEST_PLACE * highest)
+    wanted = x0 / (_BEST_PLACE * highest) * (1 - 1e-9)  # 700 / 0.7 is 1000 on paper, a hair more in binary
     return next((factor for factor in _ROUND_FACTORS if factor >= wanted), ceil(wanted))
 
 

@@ -6,14 +6,8 @@ from typing import Protocol, TypeVar
 
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.declaration.names import When
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    ListOption,
-    Method,
-    NumberOption,
-    Option,
-    SubstanceOption,
-)
+from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption, Option, SubstanceOption
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.quantity.given import limit_in, written_in
 from chromata_core.quantity.typed import parse_reading
@@ -38,6 +32,27 @@ def holds(when: When, options: Mapping[str, str]) -> bool:
     return all(options.get(key) in ((choice,) if isinstance(choice, str) else choice) for key, choice in wanted)
 
 
+def otherwise(method: Method, common: Mapping[str, str], own: Mapping[str, str]) -> dict[str, str]:
+    """What is chosen for one sample otherwise than in ``common``: ``own``, and what its choices set. A number that was
+    chosen for all stays; one that only followed from a common choice does not.
+    """
+    found = dict(own)
+    for option in method.all_options:
+        choices = option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ()
+        taken = next((choice for choice in choices if choice.key == own.get(option.key)), None)
+        for key, text in taken.sets.items() if taken else ():
+            followed = resolve_options(method, {name: said for name, said in common.items() if name != key})[key]
+            if key not in own and common.get(key, followed) == followed:
+                found[key] = text
+    return found
+
+
+def unit_options(method: Method) -> set[str]:
+    """The options that choose the class's units."""
+    options = [option for option in method.options if isinstance(option, ChoiceOption)]
+    return {option.key for option in options if any(choice.units for choice in option.choices)}
+
+
 def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
     """Every option's text: as given, else as another choice sets it, else its default. SheetError lists all faults."""
     problems: list[str] = []
@@ -46,7 +61,7 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
         if key not in known:
             problems.append(unknown("option", key, list(known)))
     resolved: dict[str, str] = {}
-    for option in method.options:
+    for option in method.all_options:
         resolved.setdefault(option.key, option.default)
         if isinstance(option, NumberOption):
             resolved.setdefault(f"{option.key}.limit", option.limit or "0")
@@ -55,7 +70,7 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
         _apply_choice(option, resolved)
     by_method = dict(resolved)
     resolved.update({key: text for key, text in given.items() if key in known})
-    for option in method.options:
+    for option in method.all_options:
         problems += _option_problems(option, resolved)
         if _fixed(option) and resolved[option.key] != by_method[option.key]:
             problems.append(f"{option.label} is part of the method and not a choice; leave “{option.key}” out.")
@@ -66,7 +81,7 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
 
 def bottles(method: Method, options: Mapping[str, str]) -> tuple[NumberOption, ...]:
     """The numbers that stand on a bottle and may be written for the room under these options."""
-    numbers = [option for option in method.options if isinstance(option, NumberOption) and option.room]
+    numbers = [option for option in method.all_options if isinstance(option, NumberOption) and option.room]
     return active(numbers, options)
 
 
@@ -81,8 +96,8 @@ def _fixed(option: Option) -> bool:
 
 
 def _option_keys(method: Method) -> list[str]:
-    keys = [option.key for option in method.options]
-    return keys + [f"{o.key}.limit" for o in method.options if isinstance(o, NumberOption)]
+    keys = [option.key for option in method.all_options]
+    return keys + [f"{o.key}.limit" for o in method.all_options if isinstance(o, NumberOption)]
 
 
 def _apply_choice(option: Option, resolved: dict[str, str]) -> None:

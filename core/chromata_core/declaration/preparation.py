@@ -10,13 +10,17 @@ from chromata_core.declaration.names import NominalName, NumberName, PlanName, Q
 
 @dataclass(frozen=True, slots=True)
 class Target:
-    """What to aim at so that the work comes out as wanted: a formula over options, for the first or any trial."""
+    """What to aim at so that the work comes out as wanted: a formula over options, for the first or any trial.
+
+    ``told`` ones are shown at the bench too; never one that is worked from what the bench has to find.
+    """
 
     label: str
     formula: str
     unit: str
     why: str
     when: When = None
+    told: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,6 +1,6 @@
 """Options that several methods share, written once."""
 
-from chromata_core.declaration.vocabulary import Choice, ChoiceOption, NumberOption, Option
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Option
 
 AGREEMENT = ("agreement", "agreement_limit", "agreement_relative")
 

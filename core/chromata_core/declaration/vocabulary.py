@@ -9,12 +9,9 @@ a tuple); of more than one option all must hold.
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from decimal import Decimal
 from typing import Literal
 
 from chromata_core.declaration.names import (
-    ChoiceName,
-    CountName,
     LimitName,
     ListName,
     NumberName,
@@ -26,15 +23,12 @@ from chromata_core.declaration.names import (
     ValueName,
     When,
 )
+from chromata_core.declaration.option_kinds import ONCE, Choice, Option, Trials
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
 from chromata_core.declaration.preparation import Shared, Stores, Supply, Target
-from chromata_core.errors import ReadingError
-from chromata_core.quantity.given import written_in
-from chromata_core.quantity.typed import parse_reading
 from chromata_core.uncertainty.source import Distribution
 
 Scope = Literal["bench", "trial"]
-_MOST_LISTED = 24
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,122 +48,6 @@ SPECTROPHOTOMETRY = Family("spectrophotometry", "Spectrophotometry")
 ELECTROCHEMISTRY = Family("electrochemistry", "Electrochemistry")
 KINETICS = Family("kinetics", "Kinetics")
 FAMILIES = (SOLUTIONS, TITRATION, GRAVIMETRIC, GAS, CALORIMETRY, SPECTROPHOTOMETRY, ELECTROCHEMISTRY, KINETICS)
-
-
-@dataclass(frozen=True, slots=True)
-class Choice:
-    """One way to choose. ``sets`` gives other options their default when this one is taken; ``words`` are put into
-    the texts of steps and hints, where they stand in braces.
-    """
-
-    key: str
-    label: str
-    sets: Mapping[str, str] = field(default_factory=dict)
-    words: Mapping[str, str] = field(default_factory=dict)
-
-
-@dataclass(frozen=True, slots=True)
-class ChoiceOption:
-    """A school or a session choice."""
-
-    key: str
-    label: str
-    choices: tuple[Choice, ...]
-    default: str
-    help: str = ""
-
-
-@dataclass(frozen=True, slots=True)
-class NumberOption:
-    """A number chosen for the session. With ``symbol`` it may stand in formulas, under its key; ``planning`` ones serve
-    targets and supplies alone; ``fixed`` ones are constants of nature and not offered as a choice. ``when`` says under
-    which choices it is asked for.
-
-    ``limit`` is the default ± of that number (text, same unit), of the given distribution; the session may change it
-    under the option key with ``.limit`` behind. ``limit_label`` is its line in the budget.
-    ``room`` ones stand on a bottle: what its label says may be written for the whole room once the session is open,
-    and counts instead of what was planned.
-    """
-
-    key: str
-    label: str
-    default: str
-    unit: str = ""
-    symbol: str = ""
-    help: str = ""
-    limit: str = ""
-    limit_distribution: Distribution = "normal95"
-    limit_label: str = ""
-    low: str = "0"
-    high: str = ""
-    planning: bool = False
-    fixed: bool = False
-    room: bool = False
-    when: When = None
-
-
-@dataclass(frozen=True, slots=True)
-class SubstanceOption:
-    """A substance by formula, from a list or typed. Its molar mass stands in formulas under ``key``.
-
-    ``fixed`` substances are part of the method and not offered as a choice.
-    """
-
-    key: str
-    label: str
-    choices: tuple[Choice, ...]
-    default: str
-    symbol: str
-    help: str = ""
-    fixed: bool = False
-
-
-@dataclass(frozen=True, slots=True)
-class Planned:
-    """One planned value, in the option's unit. ``words`` are put into the texts of its trial, where they stand in
-    braces; ``short`` names the trial where its number says nothing.
-    """
-
-    value: Decimal
-    words: Mapping[str, str] = field(default_factory=dict)
-    short: str = ""
-
-
-@dataclass(frozen=True, slots=True)
-class ListOption:
-    """A planned value for each trial, written one after the other: “5; 15; 30”. It stands in formulas of that trial,
-    under its key, and in texts of its steps where they have ``{key}``. One that plans no trials plans the rows of the
-    series whose rule names it.
-    """
-
-    key: str
-    label: str
-    default: str
-    unit: str
-    symbol: str
-    help: str = ""
-
-    def planned(self, text: str) -> list[Planned]:
-        """What ``text`` plans, one for each trial or row; ReadingError for what cannot be planned so."""
-        found = [Planned(parse_reading(part).value) for part in text.split(";")]
-        if len(found) > _MOST_LISTED or min(one.value for one in found) <= 0:
-            raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
-        return found
-
-    def in_units(self, text: str) -> str:
-        """``text`` with every value in the option's unit; as it stands where no unit is written."""
-        parts = text.split(";")
-        if not any(parse_reading(part).unit for part in parts):
-            return text
-        return "; ".join(written_in(part, self.unit) for part in parts)
-
-    @property
-    def words(self) -> Mapping[str, str]:
-        """What stands in texts that belong to no trial of it."""
-        return {}
-
-
-Option = ChoiceOption | NumberOption | SubstanceOption | ListOption
 
 
 @dataclass(frozen=True, slots=True)
@@ -194,6 +72,8 @@ class Reading:
     ``anew``: written once, but the vessel is filled anew for each trial or row. How its filling scatters is then new in
     each, in proportion, in the quantity named here; where that is a list, the scatter about its line holds it.
     ``room``: one person may read it for the whole room, such as the barometer on the wall.
+    ``common``: the same for every sample of a bench, such as its standards; what was read for one is offered for the
+    next.
     """
 
     key: str
@@ -209,6 +89,7 @@ class Reading:
     follows: ReadingName = ""
     anew: QuantityName = ""
     room: bool = False
+    common: bool = False
     when: When = None
 
 
@@ -217,13 +98,14 @@ class Series(Reading):
     """Readings of one kind, made again until ``until`` is met. ``beside`` names the series with which this one is read
     in turn, so that the two are pairs; only the first of them has a rule. ``starts``: its first reading is where a
     delivery begins. ``logged`` ones may be taken over from a file, with the one that stands beside: a curve, or a
-    spectrum.
+    spectrum. ``paced`` ones go on in equal steps, such as a clock or a burette: the next one is offered.
     """
 
     until: SeriesRule | None = None
     beside: SeriesName = ""
     starts: bool = False
     logged: Literal["", "curve", "spectrum"] = ""
+    paced: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -291,22 +173,6 @@ class Quantity:
 
 
 @dataclass(frozen=True, slots=True)
-class Trials:
-    """How often the measurement is made. ``agree`` is the trial quantity that must agree between trials.
-
-    ``rough`` names the yes/no option that asks for a rough trial first; it is trial 0 and never averaged. ``each``
-    names the list option that plans the trials, one for each of its values, or the number option that counts them.
-    """
-
-    noun: str
-    minimum: int
-    maximum: int
-    agree: QuantityName = ""
-    rough: ChoiceName = ""
-    each: CountName = ""
-
-
-@dataclass(frozen=True, slots=True)
 class Wait:
     """A timed wait inside a step, in seconds. ``before`` names the option for how many minutes before the session it
     was begun by whoever prepared it.
@@ -323,7 +189,9 @@ class Step:
 
     ``reads`` are the readings and observations made in it; a step without any is ticked off. ``guide`` says from the
     readings so far how to go on. ``meanwhile`` names the step of the next trial that can be done while this one waits.
+    ``early`` names the step of the setup before which this one of a trial is done: a long wait begins first.
     ``photo`` says of what a picture belongs on the record; it is offered, never demanded.
+    ``minutes`` are how long hands are needed, without its wait; 0: it follows from what is done in it.
     """
 
     key: str
@@ -337,7 +205,9 @@ class Step:
     cautions: tuple[str, ...] = ()
     guide: Guide | None = None
     meanwhile: StepName = ""
+    early: StepName = ""
     photo: str = ""
+    minutes: int = 0
     when: When = None
 
 
@@ -405,7 +275,7 @@ class Method:
     checks: tuple[Check, ...]
     questions: tuple[str, ...]
     example: Example
-    trials: Trials = Trials("Trial", 1, 1)
+    trials: Trials = ONCE
     compares: QuantityName = ""
     slips: tuple[Slip, ...] = ()
     faults: tuple[Fault, ...] = ()
@@ -417,3 +287,12 @@ class Method:
     waste: str = ""
     more_examples: tuple[Example, ...] = ()
     shared: tuple[Shared, ...] = ()
+
+    @property
+    def all_options(self) -> tuple[Option, ...]:
+        """Its options, and how many trials are made, which every plan chooses: before the rule by which they agree."""
+        how_many = self.trials.how_many
+        if how_many is None or how_many.key in [option.key for option in self.options]:
+            return self.options
+        place = next((n for n, option in enumerate(self.options) if option.key == "agreement"), len(self.options))
+        return (*self.options[:place], how_many, *self.options[place:])

@@ -2,15 +2,17 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from math import isfinite
+from math import inf, isfinite
 
 import numpy as np
 
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, Option
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Reading
+from chromata_core.declaration.vocabulary import Quantity, Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.inputs import begins_delivery
 from chromata_core.engine.walk import Algebra, by_row, of_places, walk_bench, walk_summary, walk_trial
+from chromata_core.errors import ChromataError
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.instruments.instrument import Instrument
@@ -79,11 +81,19 @@ class _Bounds:
 
     def worked(self, quantity: Quantity, trial: int | None, known: Mapping[str, Bounds]) -> Bounds | None:
         """By the rules for sums, products and functions; row by row where it goes by rows."""
-        if self.at.computed.column(quantity.key, trial) is None:
+        column = self.at.computed.column(quantity.key, trial)
+        if column is None:
             return None
         tree = parse_formula(quantity.formula)
         with np.errstate(all="ignore"):
-            return [bounded(tree, row) for row in by_row(known, quantity)] if quantity.per else bounded(tree, known)
+            try:
+                return [bounded(tree, row) for row in by_row(known, quantity)] if quantity.per else bounded(tree, known)
+            except (
+                ChromataError
+            ):  # a curve that hangs on the last bit of a float: nobody can say how far it could be off
+                rows = column if column.ndim == 2 else [column]
+                found = [Bounded(value_of(row), inf) for row in rows]
+                return found if column.ndim == 2 else found[0]
 
 
 def _limit(tool: Instrument, start: bool) -> float:

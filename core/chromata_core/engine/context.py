@@ -1,13 +1,14 @@
-"""What a check may look at: readings, quantities and options of one evaluated sheet, in their declared units."""
+"""What a check may look at: readings, quantities and options of one evaluated sheet, in the units that people see."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass
 from decimal import Decimal
 from functools import cached_property
 
+from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.places import Place, timer, void
-from chromata_core.declaration.vocabulary import Method, NumberOption, Quantity, Reading, Step
+from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Step
 from chromata_core.engine.figures_school import Known, as_decimal, figures_of, in_si, shown_in
 from chromata_core.engine.numeric_pass import Computed, compute
 from chromata_core.engine.shown import Shown
@@ -84,12 +85,24 @@ class Context:
         """What was typed, if anything was."""
         return self.bound.typed.get(Place(key, trial, index))
 
-    def value(self, key: str, trial: int | None) -> float | None:
-        """A computed quantity in its declared unit, None if it cannot be computed yet."""
+    def read_in(self, symbol: str, key: str, trial: int | None) -> float | None:
+        """What was read, in the unit ``symbol``: instruments of one kind may show volts or millivolts."""
+        typed, reading = self.typed(key, trial), self.reading(key)
+        if typed is None or reading is None:
+            return None
+        return unit(symbol).from_si(unit(reading.unit).to_si(float(typed.value)))
+
+    def value(self, key: str, trial: int | None, symbol: str | None = None) -> float | None:
+        """A computed quantity in the class's unit or in ``symbol``, None if it cannot be computed yet."""
         column = self.computed.column(key, trial)
         if column is None or key not in self._quantities:
             return None
-        return unit(self.quantity(key).unit).from_si(value_of(column))
+        return unit(self.quantity(key).unit if symbol is None else symbol).from_si(value_of(column))
+
+    def as_shown(self, key: str, value: Decimal | float) -> Decimal | float:
+        """``value``, given in the declared unit of the quantity ``key``, in the unit in which the class sees it."""
+        declared, here = self.bound.declared(key).unit, self.quantity(key).unit
+        return value if declared == here else unit(here).from_si(unit(declared).to_si(float(value)))
 
     def planned(self, option: str, trial: int) -> Decimal:
         """What a list option plans for ``trial``, in its unit."""
@@ -101,12 +114,18 @@ class Context:
     @cached_property
     def session_numbers(self) -> Known:
         """Every number option, also one that stands in no formula, with its figures."""
-        numbers = [option for option in self.bound.method.options if isinstance(option, NumberOption)]
+        numbers = [option for option in self.bound.method.all_options if isinstance(option, NumberOption)]
         return {option.key: in_si(self.bound.options[option.key], option.unit) for option in numbers}
 
     def number(self, option: str) -> Decimal:
         """A number option in its unit."""
         return self.bound.number(option)
+
+    def si(self, option: str) -> float:
+        """A number option in SI."""
+        value = self.session_numbers[option]
+        assert not isinstance(value, list), "an option is one number"
+        return float(value.value)
 
     def decimal(self, quantity: Quantity, trial: int | None) -> Decimal:
         """A computed quantity in its unit as it is worked on paper, so that what is a tie there is one here."""
@@ -133,15 +152,15 @@ class Context:
         reading = self.reading(key)
         if reading is not None:
             return [float(typed.value) for typed in self.bound.series(key, None if reading.scope == "bench" else trial)]
-        column, scale = self.computed.column(key, trial), unit(self.quantity(key).unit)
-        return [] if column is None else [scale.from_si(value_of(row)) for row in column]
+        column = self.computed.column(key, trial)
+        return [] if column is None else [unit(self.quantity(key).unit).from_si(value_of(row)) for row in column]
 
     def begun(self, step: Step, trial: int | None) -> float | None:
         """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
-        started = [time for place, time in self.bound.times.items() if place == timer(step.key, trial)]
-        if not started and step.wait and step.wait.before and self.bound.opened is not None:
+        started = self.bound.times.get(timer(step.key, trial))
+        if started is None and step.wait and step.wait.before and self.bound.opened is not None:
             return self.bound.opened - 60 * float(self.number(step.wait.before))
-        return max(started, default=None)
+        return started
 
     def said(self, key: str, value: float) -> str:
         """A quantity's value as said in a sentence: as many decimals as its readings carry, with the unit."""

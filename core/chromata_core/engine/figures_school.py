@@ -5,11 +5,13 @@ from dataclasses import dataclass
 from decimal import Context, Decimal
 from math import inf, isfinite, log10
 
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, Option
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Reading
+from chromata_core.declaration.vocabulary import Quantity, Reading
 from chromata_core.engine.numeric_pass import Computed
 from chromata_core.engine.shown import Shown
 from chromata_core.engine.walk import Algebra, by_row, of_places, walk_bench, walk_summary, walk_trial
+from chromata_core.errors import ChromataError
 from chromata_core.formula.figures import Figured, exact, figured
 from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.given import read_in
@@ -81,11 +83,17 @@ class _Figures:
         return [item for item in members if isinstance(item, Figured)]
 
     def worked(self, quantity: Quantity, trial: int | None, known: Mapping[str, Figures]) -> Figures | None:
-        """By the rules for sums, products and functions; row by row where it goes by rows."""
-        if self.computed.column(quantity.key, trial) is None:
+        """By the rules for sums, products and functions; row by row where it goes by rows. What a curve gives may
+        hang on the last bit of a float: then the value is there, and its figures are not known.
+        """
+        column = self.computed.column(quantity.key, trial)
+        if column is None:
             return None
         tree = parse_formula(quantity.formula)
-        return [figured(tree, row) for row in by_row(known, quantity)] if quantity.per else figured(tree, known)
+        try:
+            return [figured(tree, row) for row in by_row(known, quantity)] if quantity.per else figured(tree, known)
+        except ChromataError:
+            return [exact(value_of(row)) for row in column] if column.ndim == 2 else exact(value_of(column))
 
 
 def shown_in(value: float, item: Figures | None, symbol: str) -> Shown:

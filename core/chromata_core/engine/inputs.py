@@ -5,9 +5,10 @@ from collections.abc import Mapping
 import numpy as np
 
 from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, SubstanceOption
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import ListOption, NumberOption, Reading, Series, SubstanceOption
+from chromata_core.declaration.vocabulary import Reading, Series
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.units import unit
@@ -22,7 +23,7 @@ def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 def _constants(bound: Bound) -> dict[object, Input]:
     found: dict[object, Input] = {}
-    for option in bound.method.options:
+    for option in bound.method.all_options:
         if isinstance(option, SubstanceOption):
             found[option.key] = molar_mass(bound.options[option.key])
         elif isinstance(option, NumberOption) and option.symbol:
@@ -63,7 +64,7 @@ def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 
 def _reading_input(bound: Bound, reading: Reading, place: Place, value: float) -> Input:
-    read_with, known_scatter = bound.instruments[reading.role], covered(bound)
+    read_with, known_scatter = bound.instruments[reading.role], bound.covered
     true, sources = read_with.corrected(value), []
     scale = unit(read_with.unit).factor
     for term in read_with.errors:
@@ -94,8 +95,3 @@ def _piece(bound: Bound, reading: Reading) -> str:
 def begins_delivery(reading: Reading, place: Place) -> bool:
     """Whether this reading is where a delivery starts; its end carries the calibration's error for both."""
     return bool(reading.zero_of) or (isinstance(reading, Series) and reading.starts and place.row == 1)
-
-
-def covered(bound: Bound) -> bool:
-    """Whether a known repeatability of the whole method stands for the scatter of single readings."""
-    return any(e.covers and bound.number(e.limit) for q in bound.quantities for e in q.errors)

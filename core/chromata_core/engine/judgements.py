@@ -4,9 +4,9 @@ from collections.abc import Iterator, Mapping
 
 import numpy as np
 
+from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import NumberOption, OwnError, Quantity
-from chromata_core.engine.inputs import covered
+from chromata_core.declaration.vocabulary import OwnError, Quantity
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.units import unit
 from chromata_core.sheet.bound import Bound
@@ -15,7 +15,7 @@ from chromata_core.uncertainty.source import standard
 
 def judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
     """The errors of judgement of ``quantity`` that are counted, and how vessels filled anew at each trial scatter."""
-    return [error for error in (*quantity.errors, *_fillings(bound, quantity)) if error.covers or not covered(bound)]
+    return [error for error in (*quantity.errors, *_fillings(bound, quantity)) if error.covers or not bound.covered]
 
 
 def _fillings(bound: Bound, quantity: Quantity) -> Iterator[OwnError]:
@@ -41,7 +41,7 @@ def judged(bound: Bound, error: OwnError, known: Mapping[str, Column]) -> float:
     """
     if error.limit[0].isdigit():  # a filling: its size is known from the vessel
         return standard(float(error.limit), error.distribution)
-    option = next((o for o in bound.method.options if o.key == error.limit), None)
+    option = next((o for o in bound.method.all_options if o.key == error.limit), None)
     if option is None:
         limit = float(np.real(known[error.limit]).mean()) if error.limit in known else 0.0
         return standard(limit, error.distribution)

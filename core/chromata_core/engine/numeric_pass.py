@@ -10,9 +10,10 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from chromata_core.curves.line import CurveError
+from chromata_core.declaration.option_kinds import ListOption, Option
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.places import Place, void
-from chromata_core.declaration.vocabulary import ListOption, Option, OwnError, Quantity, Reading
+from chromata_core.declaration.vocabulary import OwnError, Quantity, Reading
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.engine.judgements import error_id, judged, judgements
 from chromata_core.engine.walk import Algebra, Item, of_places, walk_bench, walk_summary, walk_trial
@@ -316,13 +317,13 @@ def _choose(
     usable = [n for n in trials if n >= 1 and n not in voided and _complete(bound, trials[n])]
     if not plan.agree or len(usable) < 2:
         return None, tuple(usable)
-    quantity = next(q for q in bound.quantities if q.key == plan.agree)
+    quantity = bound.declared(plan.agree)  # the limit's unit
     values = [unit(quantity.unit).from_si(value_of(trials[n][plan.agree])) for n in usable]
     policy = POLICIES[bound.options["agreement"]]
     limit = (
         float(bound.number("agreement_relative")) / 100 if policy.relative else float(bound.number("agreement_limit"))
     )
-    found = agreement(values, policy, limit, needed=max(2, plan.minimum))
+    found = agreement(values, policy, limit, needed=max(2, min(bound.asked.least, plan.minimum)))
     return found, tuple(usable[i] for i in found.members)
 
 

@@ -3,18 +3,10 @@
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, Option, SubstanceOption
 from chromata_core.declaration.options import active
 from chromata_core.declaration.preparation import Supply, Target
-from chromata_core.declaration.vocabulary import (
-    ListOption,
-    Method,
-    NumberOption,
-    Option,
-    Quantity,
-    Reading,
-    Series,
-    SubstanceOption,
-)
+from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Series
 from chromata_core.engine.walk import by_trial, walk_bench, walk_summary, walk_trial
 from chromata_core.errors import ChromataError
 from chromata_core.formula.dimension import dimension_of
@@ -52,7 +44,7 @@ class _Dimensions:
         self.constants = _constants(over.method)
         self.trial_keys = {q.key for q in over.quantities if q.scope == "trial"}
         self.lists = {reading.key for reading in over.readings if isinstance(reading, Series)}
-        self.lists |= {o.key for o in over.method.options if isinstance(o, ListOption) and not by_trial(over, o)}
+        self.lists |= {o.key for o in over.method.all_options if isinstance(o, ListOption) and not by_trial(over, o)}
 
     def constant(self, option: Option) -> Dimension | None:
         """Of a molar mass, and of every number or list that may stand in formulas."""
@@ -100,7 +92,9 @@ class _Dimensions:
 
 def _plans(method: Method, options: Mapping[str, str]) -> Iterator[str]:
     """Targets and supplies are worked from options alone."""
-    known = _constants(method) | {o.key: unit(o.unit).dimension for o in method.options if isinstance(o, NumberOption)}
+    known = _constants(method) | {
+        o.key: unit(o.unit).dimension for o in method.all_options if isinstance(o, NumberOption)
+    }
     parts: list[Target | Supply] = [*active(method.targets, options), *active(method.supplies, options)]
     for part in parts:
         yield from _in_unit(f"“{part.label}”", part.formula, part.unit, known)
@@ -116,7 +110,7 @@ def _in_unit(owner: str, formula: str, symbol: str, known: Mapping[str, Dimensio
 
 def _constants(method: Method) -> dict[str, Dimension]:
     known: dict[str, Dimension] = {}
-    for option in method.options:
+    for option in method.all_options:
         if isinstance(option, SubstanceOption):
             known[option.key] = unit("g/mol").dimension
         elif (isinstance(option, NumberOption) and option.symbol) or isinstance(option, ListOption):

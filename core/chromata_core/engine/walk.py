@@ -8,8 +8,9 @@ and dimensions are five algebras; a further school of uncertainty is another.
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from typing import Protocol, TypeVar
 
+from chromata_core.declaration.option_kinds import ListOption, Option
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import ListOption, Method, Option, Quantity, Reading, Series
+from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Series
 from chromata_core.sheet.bound import Bound
 
 Item = TypeVar("Item")
@@ -55,7 +56,7 @@ class Algebra(Protocol[Item]):
 def walk_bench(over: Walked, algebra: Algebra[Item]) -> dict[str, Item]:
     """Everything that is there once: constants, readings of the bench, quantities worked from them."""
     known: dict[str, Item] = {}
-    for option in over.method.options:
+    for option in over.method.all_options:
         if not by_trial(over, option):
             _put(known, option.key, algebra.constant(option))
     return _scope(over, algebra, "bench", None, known)
@@ -64,7 +65,7 @@ def walk_bench(over: Walked, algebra: Algebra[Item]) -> dict[str, Item]:
 def walk_trial(over: Walked, algebra: Algebra[Item], bench: Mapping[str, Item], trial: int) -> dict[str, Item]:
     """What is known in ``trial``: the bench's, and its own."""
     known = dict(bench)
-    for option in over.method.options:
+    for option in over.method.all_options:
         if isinstance(option, ListOption) and by_trial(over, option):
             _put(known, option.key, algebra.planned(option, trial))
     return _scope(over, algebra, "trial", trial, known)

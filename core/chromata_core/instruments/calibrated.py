@@ -7,6 +7,7 @@ from typing import Any
 from chromata_core.errors import ReadingError
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import ErrorTerm, Instrument
+from chromata_core.instruments.own import own_instrument, own_scale
 from chromata_core.quantity.given import finite
 
 
@@ -44,7 +45,11 @@ def calibrated(base: Instrument, slug: str, name: str, points: Sequence[Calibrat
 
 
 def thawed(slug: str, kept: Mapping[str, Any]) -> Instrument:
-    """The instrument ``slug`` from plain data: base, name, points and source, as a session or a file keeps it."""
+    """The instrument ``slug`` from plain data, as a session or a file keeps it: base, name, points and source of one that
+    was calibrated, or ``own``, what its owner says of it.
+    """
+    if isinstance(kept, Mapping) and set(kept) == {"own"}:
+        return own_instrument(slug, own_scale(kept["own"]))
     if not isinstance(kept, Mapping) or set(kept) != _PARTS or not isinstance(kept["points"], list):
         raise ReadingError(f"The calibration “{slug}” needs {', '.join(sorted(_PARTS))}, and nothing else.")
     if not all(isinstance(kept[part], str) for part in _PARTS - {"points"}):

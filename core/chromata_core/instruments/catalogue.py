@@ -4,6 +4,7 @@ from chromata_core.errors import ReadingError, unknown
 from chromata_core.instruments.glassware import (
     GAS_TUBE,
     GRADUATED_PIPETTE,
+    HAND_MARKED,
     PISTON_BURETTE,
     adjustable,
     burette,
@@ -23,7 +24,8 @@ from chromata_core.instruments.meters import (
     shown,
 )
 
-_AMMETER_SCALES = ("0.15", "0.6", "3")
+# Three-scale ammeters: the full swings with the decimals to record, and the divisions of every scale.
+_AMMETERS = (({"0.15": 3, "0.6": 2, "3": 2}, 30), ({"0.05": 4, "0.5": 3, "5": 2}, 50))
 _COPY = "Wait until the display stands still. Copy every digit it shows."
 _CUVETTE = "Clear faces wiped, no bubbles, the same way round as for the blank, lid shut. Copy every digit."
 
@@ -41,6 +43,7 @@ CATALOGUE: dict[str, Instrument] = {
         pipette("50", "A", "0.05"),
         adjustable("1", "0.1", "0.008", "0.003"),
         adjustable("5", "0.5", "0.040", "0.015"),
+        HAND_MARKED,
         GRADUATED_PIPETTE,
         GAS_TUBE,
         flask("10", "0.02"),
@@ -63,8 +66,19 @@ CATALOGUE: dict[str, Instrument] = {
             0,
             "2",
         ),
+        meter(
+            "voltmeter",
+            "voltmeter-0.1mv",
+            "voltmeter 0.1 mV with a combined redox electrode",
+            "mV",
+            ("-1999.9", "1999.9"),
+            "0.1",
+            1,
+            "1.0",
+        ),
         meter("pH meter", "ph-meter-0.01", "pH meter with a glass electrode", "", ("0", "14"), "0.01", 2, "0.02"),
         barometer("barometer-mmhg", "wall barometer, mm of mercury", "mmHg", ("550", "820"), "0.1", 1, "0.5"),
+        barometer("barometer-inhg", "wall barometer, inches of mercury", "inHg", ("21", "32"), "0.01", 2, "0.02"),
         barometer("barometer-cmhg", "wall barometer, cm of mercury", "cmHg", ("55", "82"), "0.01", 2, "0.05"),
         shown(
             "pressure sensor", "pressure-hpa", "pressure sensor, hPa", "hPa", ("700", "1100"), "0.1", 1, "1.0", _COPY
@@ -107,6 +121,17 @@ CATALOGUE: dict[str, Instrument] = {
             "Red lead to the metal named first. Keep the sign; a 1 alone at the left means over range.",
         ),
         shown(
+            "voltmeter",
+            "multimeter-2000mv",
+            "multimeter, DC 2000 m range",
+            "mV",
+            ("-1999", "1999"),
+            "1",
+            0,
+            "10",
+            "Black in COM, red in VΩmA. On this range the number is millivolts: 1097 is 1.097 V. Keep the sign.",
+        ),
+        shown(
             "clock", "clock-1s", "clock with seconds", "s", ("0", "86400"), "1", 0, "2", "Seconds since you started it."
         ),
         shown(
@@ -135,9 +160,11 @@ CATALOGUE: dict[str, Instrument] = {
             "The wavelength that is set, approached from the same side.",
         ),
         *(
-            ammeter(scale, _AMMETER_SCALES, 30, decimals)
-            for scale, decimals in zip(_AMMETER_SCALES, (3, 2, 2), strict=True)
+            ammeter(scale, tuple(scales), divisions, decimals)
+            for scales, divisions in _AMMETERS
+            for scale, decimals in scales.items()
         ),
+        balance("balance-0.1", "portable balance, 0.1 g", "2000", "0.1", 1, "0.1", "0.1"),
         balance("balance-0.01", "top-loading balance, 0.01 g", "500", "0.01", 2, "0.01", "0.01"),
         balance("balance-0.001", "balance, 0.001 g", "300", "0.001", 3, "0.002", "0.001"),
         balance("balance-0.0001", "analytical balance, 0.0001 g", "200", "0.0001", 4, "0.00015", "0.0001"),

@@ -119,6 +119,20 @@ def adjustable(volume: str, low: str, limit: str, repeatability: str) -> Instrum
     )  # fmt: skip
 
 
+HAND_MARKED = Instrument(
+    "hand-marked-3", "adjustable pipette", "the hand-marked transfer pipette",
+    "Transfer pipette marked by hand, to 3 mL", "mL", "0.1", "3", "0.01", 2,
+    "Copy what stands at the mark. Draw past it, let it sink to the line; small volumes may be made of several.",
+    (
+        ErrorTerm("Pipette calibration", "tolerance", "0.10", "rectangular", shared=True,
+                  basis="a line drawn at a mass weighed once, ±0.10 mL; common practice, no published source"),
+        ErrorTerm("Delivering with the pipette", "repeatability", "0.03", "normal",
+                  basis="a drop more or less; common practice, no published source"),
+    ),
+    digital=True, basis="none: it is what the calibration finds",
+)  # fmt: skip
+
+
 PISTON_BURETTE = Instrument(
     "piston-burette-25", "piston burette", "the 25 mL piston burette", "Piston burette 25 mL, digital",
     "mL", "0", "25", "0.01", 2, "Copy every digit of the display, zeros too. It counts what it has delivered.",

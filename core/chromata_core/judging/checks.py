@@ -25,9 +25,9 @@ from chromata_core.quantity.rounding import plain, with_figures
 
 @dataclass(frozen=True, slots=True)
 class Within(Looks):
-    """A quantity should lie between ``low`` and ``high``, texts in its unit: a number, ``option:key`` for an option,
-    ``-option:key`` for its negative, ``quantity:key`` for another quantity, ``scale:key`` for the last mark of the
-    instrument with which the reading ``key`` is made.
+    """A quantity should lie between ``low`` and ``high``, texts in its declared unit: a number, ``option:key`` for an
+    option, ``-option:key`` for its negative, ``quantity:key`` for another quantity, ``scale:key`` for the last mark of
+    the instrument with which the reading ``key`` is made.
     """
 
     quantity: QuantityName
@@ -66,20 +66,20 @@ class Within(Looks):
     def _said(limit: Decimal | float) -> str:
         return f"{limit:f}" if isinstance(limit, Decimal) else with_figures(limit, 3)
 
-    @staticmethod
-    def _limit(at: Context, text: str, trial: int | None) -> Decimal | float | None:
+    def _limit(self, at: Context, text: str, trial: int | None) -> Decimal | float | None:
         kind, _, key = text.partition(":")
         match kind:
             case "":
                 return None
-            case "option" | "-option":
-                return (-1 if kind[0] == "-" else 1) * at.number(key)
             case "quantity":
                 return at.value(key, trial)
+            case "option" | "-option":
+                given = (-1 if kind[0] == "-" else 1) * at.number(key)
             case "scale":
-                return Decimal(at.instrument(key).high)
+                given = Decimal(at.instrument(key).high)
             case _:
-                return Decimal(text)
+                given = Decimal(text)
+        return at.as_shown(self.quantity, given)
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,7 +122,7 @@ class UpsideDown(Looks):
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding on the reading that would mend its trial."""
         values = {t: v for t in at.trials() if (v := at.value(self.quantity, t)) is not None and not at.is_rough(t)}
-        limit = float(at.number(self.limit_option))
+        limit = float(at.as_shown(self.quantity, at.number(self.limit_option)))
         for trial, value in values.items():
             others = [v for t, v in values.items() if t != trial]
             if not others or min(abs(value - other) for other in others) <= limit:
@@ -135,7 +135,8 @@ class UpsideDown(Looks):
             if reading is None or typed is None or typed.value == int(typed.value):
                 continue
             other_way = 2 * floor(typed.value) - typed.value
-            shift = float(other_way - typed.value) * (-1 if reading.zero_of else 1)
+            turned = (other_way - typed.value) * (-1 if reading.zero_of else 1)
+            shift = float(at.as_shown(self.quantity, turned))
             clear = abs(shift) >= _CLEAR * limit
             if clear and other_way >= 0 and min(abs(value + shift - other) for other in others) <= limit:
                 text = plain(other_way, typed.decimals)

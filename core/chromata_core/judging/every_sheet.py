@@ -7,9 +7,9 @@ from chromata_core.declaration.vocabulary import Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.numeric_pass import undefined
 from chromata_core.judging.finding import Finding
-from chromata_core.quantity.rounding import plain
+from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
-from chromata_core.sentences import first_upper, with_article
+from chromata_core.sentences import first_upper, joined, with_article
 
 DIGITS = ("missing-digit", "too-many-digits")
 
@@ -59,7 +59,7 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
 def _spoiled(at: Context) -> Iterator[Finding]:
     """A trial that was seen to go wrong: void, but kept on the record; silent once enough others agree."""
     agreed = at.computed.agreement is None or at.computed.agreement.agree
-    if agreed and len(at.computed.counted) >= at.bound.method.trials.minimum:
+    if agreed and len(at.computed.counted) >= at.bound.asked.least:
         return
     for trial in at.trials(valid=False):
         for part in at.bound.observations:
@@ -115,7 +115,7 @@ def _agreement(at: Context) -> Iterator[Finding]:
     size = (
         f"{found.measure * 100:.2f} %"
         if at.bound.options["agreement"] != "range"
-        else at.said(plan.agree, found.measure)
+        else at.said(plan.agree, float(at.as_shown(plan.agree, found.measure)))
     )
     if found.agree:
         count = {2: "Two", 3: "Three", 4: "Four"}.get(len(found.members), str(len(found.members)))
@@ -123,8 +123,8 @@ def _agreement(at: Context) -> Iterator[Finding]:
         yield Finding("agree", "keep", what, f"The class rule is {rule}.", "Go on.")
         return
     numbers = [n for n in at.trials() if not at.is_rough(n) and at.value(plan.agree, n) is not None]
-    names = " and ".join([", ".join(map(str, numbers[:-1])), str(numbers[-1])])
-    spare = len(numbers) < plan.maximum
+    names = joined(map(str, numbers))
+    spare = len(numbers) < at.bound.asked.most or at.bound.asked.goes_on
     yield Finding(
         "disagree", "repeat",
         f"{plan.noun}s {names} {_APART[at.bound.options['agreement']].format(size)}.", f"The class rule is {rule}.",
@@ -147,7 +147,9 @@ _APART = {
 def agreement_rule(at: Context) -> str:
     """The class rule in words."""
     if at.bound.options["agreement"] == "range":
-        unit = at.quantity(at.bound.method.trials.agree).unit
-        return f"{at.bound.options['agreement_limit']} {unit}"
+        agreed, limit = at.bound.method.trials.agree, at.number("agreement_limit")
+        shown = at.as_shown(agreed, limit)
+        text = at.bound.options["agreement_limit"] if shown is limit else with_figures(float(shown), 3)
+        return f"{text} {at.quantity(agreed).unit}".rstrip()
     name = "relative average deviation" if at.bound.options["agreement"] == "rad" else "relative standard deviation"
     return f"{at.bound.options['agreement_relative']} % {name}"

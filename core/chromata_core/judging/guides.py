@@ -10,17 +10,19 @@ from chromata_core.quantity.rounding import plain
 
 @dataclass(frozen=True, slots=True)
 class RunIn(Guides):
-    """How far to run in before going slowly: the mean of the other trials' ``delivered`` from where this one began."""
+    """How far to run in before going slowly: the mean of the other trials' ``delivered`` from where this one began, or
+    from zero where no ``start`` is read.
+    """
 
     start: ReadingName
     delivered: QuantityName
 
     def say(self, at: Context, trial: int) -> str:
         """Empty before the trial has begun and while there is no other."""
-        begun = at.typed(self.start, trial)
-        done = [v for t in at.trials() if t != trial and (v := at.value(self.delivered, t)) is not None]
+        unit = at.bound.declared(self.delivered).unit
+        begun = at.read_in(unit, self.start, trial) if at.reading(self.start) else 0.0
+        done = [v for t in at.trials() if t != trial and (v := at.value(self.delivered, t, unit)) is not None]
         if begun is None or not done:
             return ""
-        mark = float(begun.value) + sum(done) / len(done) - 1
-        unit = at.quantity(self.delivered).unit
+        mark = begun + sum(done) / len(done) - 1
         return f"Run in to about {plain(mark, 0)} {unit}, then drop by drop, swirling." if mark > 0 else ""

@@ -74,17 +74,18 @@ class EachOf(Ends):
 @dataclass(frozen=True, slots=True)
 class Bracketed(Ends):
     """An unknown is read as often as the option ``times`` says, and again, diluted, while its last readings lie outside
-    those of the standards.
+    those of the standards; where there are none, above the option ``top``.
     """
 
     standards: SeriesName
     times: NumberName
-    words: str = "until it lies between the standards"
+    top: NumberName = ""
+    words: str = "until it lies where the line was measured"
 
     @property
     def options(self) -> tuple[str, ...]:
         """How many readings."""
-        return (self.times,)
+        return tuple(filter(None, (self.times, self.top)))
 
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether the last readings lie inside."""
@@ -95,7 +96,8 @@ class Bracketed(Ends):
         """“above”, “below”, or empty inside."""
         known = [float(typed.value) for typed in at.bound.series(self.standards, None)]
         if not known:
-            return ""
+            given = self.top and at.reading(self.standards) is None
+            return "above" if given and value > float(at.number(self.top)) else ""
         return "above" if value > max(known) else "below" if value < min(known) else ""
 
 

@@ -5,7 +5,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 
 from chromata_core.declaration.names import Condition, EntryName, ListName, Sentence
-from chromata_core.declaration.vocabulary import ListOption, NumberOption, SubstanceOption
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, SubstanceOption
 from chromata_core.engine.context import Context
 from chromata_core.engine.figures_school import Known, in_si, shown_in
 from chromata_core.formula.condition import before, condition_names, holds, parse_condition, parse_expression, value_of
@@ -105,7 +105,7 @@ def _put(
     if symbol is None and isinstance(tree, Name):
         return limits.get(tree.key) or _written(at, tree.key, known, trial, row) or _OPEN
     item = value_of(tree, known)
-    return _OPEN if item is None else _in(item, symbol or "")
+    return _OPEN if item is None else _in(item, at.bound.units.get(symbol or "", symbol or ""))
 
 
 def _in(item: Figured, symbol: str) -> str:
@@ -119,7 +119,7 @@ def _written(at: Context, key: str, known: Known, trial: int | None, row: int | 
     if at.reading(name) is not None:
         places = [(trial, place), (trial, None), (None, place), (None, None)]
         return next((typed.text for where in places if (typed := at.typed(name, *where)) is not None), "")
-    option = next((one for one in at.bound.method.options if one.key == name), None)
+    option = next((one for one in at.bound.method.all_options if one.key == name), None)
     if isinstance(option, ListOption) and trial is not None and at.bound.by_trial(option):
         return str(at.planned(name, trial))
     if isinstance(option, NumberOption):

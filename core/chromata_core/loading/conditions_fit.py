@@ -2,13 +2,8 @@
 
 from collections.abc import Iterator, Mapping
 
-from chromata_core.declaration.vocabulary import (
-    ListOption,
-    Method,
-    NumberOption,
-    Observation,
-    SubstanceOption,
-)
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, SubstanceOption
+from chromata_core.declaration.vocabulary import Method, Observation
 from chromata_core.errors import ChromataError, unknown
 from chromata_core.formula.condition import (
     Comparison,
@@ -79,8 +74,8 @@ def _dimensions(method: Method) -> dict[str, Dimension]:
 
 
 def _units(method: Method) -> dict[str, str]:
-    found = {one.key: one.unit for one in method.options if isinstance(one, NumberOption | ListOption)}
-    found |= {one.key: "g/mol" for one in method.options if isinstance(one, SubstanceOption)}
+    found = {one.key: one.unit for one in method.all_options if isinstance(one, NumberOption | ListOption)}
+    found |= {one.key: "g/mol" for one in method.all_options if isinstance(one, SubstanceOption)}
     found |= {part.key: part.unit for part in method.readings if not isinstance(part, Observation)}
     return found | {part.key: part.unit for part in method.quantities}
 

@@ -5,19 +5,11 @@ from itertools import product
 from math import prod
 
 from chromata_core.declaration.names import When
+from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption, SubstanceOption
 from chromata_core.declaration.options import active, resolve_options
 from chromata_core.declaration.places import RESERVED, answer, own
 from chromata_core.declaration.schools import AGREEMENT
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    ListOption,
-    Method,
-    NumberOption,
-    Observation,
-    Reading,
-    Series,
-    SubstanceOption,
-)
+from chromata_core.declaration.vocabulary import Method, Observation, Reading, Series
 from chromata_core.engine.units_fit import misfits
 from chromata_core.errors import ChromataError, DeclarationError, unknown
 from chromata_core.formula.parse import parse_formula
@@ -27,7 +19,7 @@ from chromata_core.judging.checks import Within
 from chromata_core.loading.conditions_fit import unfit_conditions
 from chromata_core.loading.misnamed import misnamed
 from chromata_core.quantity.typed import parse_reading
-from chromata_core.quantity.units import unit
+from chromata_core.quantity.units import conversion, unit
 
 _MOST_COMBINATIONS = 600
 _MOST_TRIALS = 40
@@ -47,7 +39,7 @@ def problems_of(method: Method) -> list[str]:
     found = [*_keys(method), *_options(method), *_instruments(method), *_conditions(method), *_readable_units(method)]
     if found:  # what stands on these cannot be looked at before they hold
         return list(dict.fromkeys(found))
-    found += [*misnamed(method), *_references(method), *_twice(method)]
+    found += [*misnamed(method), *_references(method), *_class_units(method), *_twice(method)]
     if not found:
         found += [problem for options in _option_sets(method) for problem in misfits(method, options)]
         found += unfit_conditions(method)
@@ -103,7 +95,7 @@ def _instruments(method: Method) -> Iterator[str]:
 def _conditions(method: Method) -> Iterator[str]:
     """``when`` and ``sets`` name options and their choices."""
     choices = {
-        o.key: [c.key for c in o.choices] for o in method.options if isinstance(o, ChoiceOption | SubstanceOption)
+        o.key: [c.key for c in o.choices] for o in method.all_options if isinstance(o, ChoiceOption | SubstanceOption)
     }
     parts = (*method.readings, *method.quantities, *method.steps, *method.slips, *method.faults, *method.targets,
              *method.supplies, *(o for o in method.options if isinstance(o, NumberOption)))  # fmt: skip
@@ -141,6 +133,22 @@ def _readable_units(method: Method) -> Iterator[str]:
             yield error.message
 
 
+def _class_units(method: Method) -> Iterator[str]:
+    """What a choice shows in another unit is declared in this one, and the two go together."""
+    declared = {part.unit for part in (*method.quantities, *method.options) if hasattr(part, "unit")}
+    choices = [c for o in method.options if isinstance(o, ChoiceOption | SubstanceOption) for c in o.choices]
+    for symbol, here in (pair for choice in choices for pair in choice.units.items()):
+        if symbol not in declared:
+            yield f"Nothing is declared in {symbol}, so nothing can be shown in {here} instead."
+            continue
+        try:
+            _, offset = conversion(symbol, here)
+        except ChromataError as error:
+            yield error.message
+        else:
+            yield from [f"{symbol} and {here} do not begin at the same zero."] if offset else []
+
+
 def _together(method: Method) -> list[tuple[str, ...]]:
     """Which options are gone through together: each alone, and those on which one part depends at once."""
     choices = {option.key for option in method.options if isinstance(option, ChoiceOption)}
@@ -152,7 +160,7 @@ def _together(method: Method) -> list[tuple[str, ...]]:
 def _option_sets(method: Method) -> Iterator[dict[str, str]]:
     """The defaults, and the defaults with each choice of each option in turn."""
     yield resolve_options(method, {})
-    choices = {o.key: [c.key for c in o.choices] for o in method.options if isinstance(o, ChoiceOption)}
+    choices = {o.key: [c.key for c in o.choices] for o in method.all_options if isinstance(o, ChoiceOption)}
     for keys in _together(method):
         for chosen in product(*(choices[key] for key in keys)):
             yield resolve_options(method, dict(zip(keys, chosen, strict=True)))

@@ -5,14 +5,8 @@ from dataclasses import fields, is_dataclass
 from typing import get_args
 
 from chromata_core.declaration.names import LIMIT, LIMITS, Kind, Names, hints, names_in
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    ListOption,
-    Method,
-    NumberOption,
-    Observation,
-    Series,
-)
+from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption
+from chromata_core.declaration.vocabulary import Method, Observation, Series
 
 
 def misnamed(method: Method) -> Iterator[str]:

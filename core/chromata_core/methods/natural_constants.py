@@ -1,7 +1,7 @@
 """Constants of nature as they stand in formulas, ten figures of chemistry/constants.py (CODATA 2022)."""
 
 from chromata_core.chemistry.constants import ATMOSPHERE, AVOGADRO, FARADAY, GAS_CONSTANT
-from chromata_core.declaration.vocabulary import Choice, ChoiceOption, NumberOption
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption
 
 
 def _text(value: float) -> str:

@@ -1,11 +1,7 @@
 """Weighing, written once for every method: by difference out of a vessel, or into a tared one."""
 
 from chromata_core.declaration.names import When
-from chromata_core.declaration.vocabulary import (
-    Quantity,
-    Reading,
-    Scope,
-)
+from chromata_core.declaration.vocabulary import Quantity, Reading, Scope
 
 
 def by_difference(vessel: str, hint: str = "", scope: Scope = "trial", when: When = None) -> tuple[Reading, Reading]:

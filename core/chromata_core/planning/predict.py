@@ -2,8 +2,9 @@
 
 from dataclasses import dataclass, replace
 
+from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.options import holds
-from chromata_core.declaration.vocabulary import Method, NumberOption, Reading
+from chromata_core.declaration.vocabulary import Method, Reading
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.planning.supplies import Supplies, supplies
@@ -48,10 +49,12 @@ class Prediction:
     improvement: str
 
 
-def predict(method: Method, plan: Sheet, benches: int = 1) -> Prediction:
-    """The prediction for ``plan`` (options, instruments) at ``benches`` benches; SheetError lists what is wrong."""
+def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1) -> Prediction:
+    """The prediction for ``plan`` (options, instruments) at ``benches`` benches with so many samples each; SheetError
+    lists what is wrong.
+    """
     bound = bind(method, plan)
-    filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches)
+    filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches * samples_each)
     shared = timetables(bound, benches)
     try:
         outcome = evaluate(method, _expected(method, bound, plan))
@@ -93,7 +96,7 @@ def _alternatives(method: Method, bound: Bound, plan: Sheet) -> list[Alternative
             if other.kind in role.kinds and other.slug != chosen:
                 percent = _percent(method, replace(plan, instruments={**plan.instruments, role.key: other.slug}))
                 found += _alternative(role.label, other.short, percent)
-    for option in method.options:
+    for option in method.all_options:
         if (
             isinstance(option, NumberOption)
             and option.symbol

@@ -1,16 +1,14 @@
 """Planning in reverse: what to weigh, pipette and prepare so that the work comes out as wanted; for the whole class."""
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from math import ceil, isfinite
 
 import numpy as np
 
+from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.options import active
-from chromata_core.declaration.preparation import Supply
-from chromata_core.declaration.vocabulary import (
-    NumberOption,
-)
+from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
@@ -55,12 +53,18 @@ class Supplies:
 
 def supplies(bound: Bound, benches: int) -> Supplies:
     """What ``bound``'s options ask for at ``benches`` benches."""
-    plan, options = bound.method, bound.options
-    targets = [
-        TargetOut(t.label, _text(_value(bound, t.formula, 1), t.unit), t.why) for t in active(plan.targets, options)
-    ]
-    needed = [_supply(bound, supply, benches) for supply in active(plan.supplies, options)]
+    targets = _targets(bound, active(bound.method.targets, bound.options))
+    needed = [_supply(bound, supply, benches) for supply in active(bound.method.supplies, bound.options)]
     return Supplies(targets, needed, _trials(bound), round((SPARE - 1) * 100))
+
+
+def told_targets(bound: Bound) -> list[TargetOut]:
+    """What a bench may know of what the plan aims at."""
+    return _targets(bound, [target for target in active(bound.method.targets, bound.options) if target.told])
+
+
+def _targets(bound: Bound, targets: Iterable[Target]) -> list[TargetOut]:
+    return [TargetOut(t.label, _text(_value(bound, t.formula, 1), t.unit), t.why) for t in targets]
 
 
 def _supply(bound: Bound, supply: Supply, benches: int) -> SupplyOut:
@@ -75,8 +79,7 @@ def _supply(bound: Bound, supply: Supply, benches: int) -> SupplyOut:
 
 
 def _trials(bound: Bound) -> int:
-    plan = bound.method.trials
-    return bound.planned or plan.minimum + bound.rough
+    return bound.planned or bound.asked.least + bound.rough
 
 
 def _value(bound: Bound, formula: str, trial: int) -> float:
@@ -89,7 +92,7 @@ def _value(bound: Bound, formula: str, trial: int) -> float:
 def _known(bound: Bound, trial: int) -> Mapping[str, Column]:
     inputs = inputs_of(bound, {})
     known = {key: np.array([item.value]) for key, item in inputs.items() if isinstance(key, str)}
-    for option in bound.method.options:
+    for option in bound.method.all_options:
         if isinstance(option, NumberOption):
             known[option.key] = np.array([unit(option.unit).to_si(float(bound.number(option.key)))])
     for option in bound.lists:

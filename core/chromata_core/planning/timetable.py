@@ -8,11 +8,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from math import ceil
 
+from chromata_core.declaration.option_kinds import ListOption
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.preparation import Shared
-from chromata_core.declaration.vocabulary import (
-    ListOption,
-)
 from chromata_core.sheet.bound import Bound
 
 FREE, WAITING = -1, -2  # lanes beside those of the equipment
@@ -107,7 +105,7 @@ def timetable(bound: Bound, shared: Shared, benches: int) -> Timetable:
 
 
 def _values(bound: Bound, shared: Shared) -> tuple[list[str], str]:
-    option = next((o for o in bound.method.options if o.key == shared.planned), None)
+    option = next((o for o in bound.method.all_options if o.key == shared.planned), None)
     if not isinstance(option, ListOption):
         return ["use"], ""
     return [str(value) for value in listed(option, bound.options[option.key])], option.unit

@@ -22,8 +22,9 @@ def leading_place(value: float | Decimal) -> int:
 
 def place_for_figures(value: float | Decimal, figures: int) -> int:
     """Digits after the point that leave ``value`` with so many significant figures, once it is rounded."""
-    place = figures - 1 - leading_place(value)
-    grew = leading_place(rounded(value, place)) > leading_place(value)  # 9.96 to two figures is 10, not 10.0
+    leading = leading_place(value)
+    place = figures - 1 - leading
+    grew = leading_place(rounded(value, place)) > leading  # 9.96 to two figures is 10, not 10.0
     return place - 1 if grew else place
 
 

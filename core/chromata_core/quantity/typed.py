@@ -11,7 +11,7 @@ from functools import lru_cache
 from chromata_core.errors import ReadingError
 
 _NUMBER = re.compile(
-    r"(?P<sign>[+-]?)(?P<digits>\d+(?:[.,]\d*)?|[.,]\d+)(?:\s*(?:[eE]|[×x*]\s*10\s*\^?)\s*(?P<exponent>[-+⁺⁻]?[\d⁰¹²³⁴⁵⁶⁷⁸⁹]{1,3}))?"
+    r"(?P<sign>[+-]?)(?P<digits>\d+(?:[.,]\d*)?|[.,]\d+)(?:\s*(?:[eE]|[×x*·⋅]\s*10\s*\^?)\s*(?P<exponent>[-+⁺⁻]?[\d⁰¹²³⁴⁵⁶⁷⁸⁹]{1,3}))?"
 )
 _LONGEST = 40
 _LARGEST_EXPONENT = 30

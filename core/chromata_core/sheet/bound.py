@@ -6,26 +6,25 @@ from decimal import Decimal
 from functools import cached_property
 
 from chromata_core.declaration.names import When
-from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
-from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import (
+from chromata_core.declaration.option_kinds import (
+    HOW_MANY,
+    Asked,
+    Choice,
     ChoiceOption,
     ListOption,
-    Method,
     NumberOption,
-    Observation,
     Planned,
-    Quantity,
-    Reading,
-    Series,
-    Step,
     SubstanceOption,
 )
+from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Series, Step
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.given import read_in
 from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.quantity.units import unit
 from chromata_core.sentences import with_article
 
 _LONGEST_TEXT = 4000
@@ -80,6 +79,7 @@ class Bound:
     texts: Mapping[Place, str]
     times: Mapping[Place, float]
     words: Mapping[str, str]
+    units: Mapping[str, str]  # the class's, by the declared ones
     opened: float | None
     planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
 
@@ -99,7 +99,7 @@ class Bound:
 
     @cached_property
     def _numbers(self) -> dict[str, str]:
-        numbers = [option for option in self.method.options if isinstance(option, NumberOption)]
+        numbers = [option for option in self.method.all_options if isinstance(option, NumberOption)]
         return {option.key: f"{self.options[option.key]} {option.unit}".rstrip() for option in numbers}
 
     def _planned(self, trial: int | None, row: int | None) -> dict[str, str]:
@@ -134,7 +134,17 @@ class Bound:
     @cached_property
     def lists(self) -> tuple[ListOption, ...]:
         """The options that plan a value for each trial."""
-        return tuple(option for option in self.method.options if isinstance(option, ListOption))
+        return tuple(option for option in self.method.all_options if isinstance(option, ListOption))
+
+    @property
+    def covered(self) -> bool:
+        """Whether a known repeatability of the whole method stands for the scatter of single readings."""
+        return any(error.covers and self.number(error.limit) for q in self.quantities for error in q.errors)
+
+    @property
+    def asked(self) -> Asked:
+        """How many trials this plan asks for."""
+        return self.method.trials.asked(self.options.get(HOW_MANY, ""))
 
     @property
     def most_trials(self) -> int:
@@ -185,6 +195,17 @@ class Bound:
         """The reading or observation called ``key``."""
         return self._by_key.get(key)
 
+    def declared(self, key: str) -> Quantity:
+        """The quantity ``key`` as it is declared: in the unit in which limits and accepted values are given."""
+        return next(one for one in active(self.method.quantities, self.options) if one.key == key)
+
+    def number_text(self, option: NumberOption) -> str:
+        """A number option with its unit, as it stands in the class's worked lines."""
+        text, symbol = self.options[option.key], self.units.get(option.unit, option.unit)
+        if symbol != option.unit:
+            text = f"{unit(symbol).from_si(unit(option.unit).to_si(float(parse_reading(text).value))):.10g}"
+        return f"{text} {symbol}".rstrip()
+
     def number(self, option: str) -> Decimal:
         """The value of a number option, in its unit."""
         return parse_reading(self.options[option]).value
@@ -210,9 +231,13 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     bound = Bound(
         method, options, instruments, readings, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
-        sheet.opened, _planned(method, options),
+        _units(method, options), sheet.opened, _planned(method, options),
     )  # fmt: skip
-    bound = replace(bound, readings=tuple(_as_shown(bound, reading) for reading in readings))
+    bound = replace(
+        bound,
+        readings=tuple(_as_shown(bound, reading) for reading in readings),
+        quantities=tuple(_in_class_units(bound, quantity) for quantity in bound.quantities),
+    )
     typed: dict[Place, Typed] = {}
     texts: dict[Place, str] = {}
     for given in sheet.given:
@@ -239,7 +264,7 @@ def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
 
 
 def _planned(method: Method, options: Mapping[str, str]) -> int | None:
-    each = next((o for o in method.options if o.key == method.trials.each), None)
+    each = next((o for o in method.all_options if o.key == method.trials.each), None)
     if isinstance(each, ListOption):
         return len(listed(each, options[each.key]))
     return int(parse_reading(options[each.key]).value) if each else None
@@ -250,15 +275,29 @@ def _as_shown(bound: Bound, reading: Reading) -> Reading:
     return replace(reading, unit=bound.instruments[reading.role].unit, label=bound.worded(reading.label))
 
 
+def _in_class_units(bound: Bound, quantity: Quantity) -> Quantity:
+    symbol, label = bound.units.get(quantity.unit, quantity.unit), bound.worded(quantity.label)
+    return (
+        quantity if (symbol, label) == (quantity.unit, quantity.label) else replace(quantity, unit=symbol, label=label)
+    )
+
+
 def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:
-    chosen = [
+    return {name: word for choice in _chosen(method, options) for name, word in choice.words.items()}
+
+
+def _units(method: Method, options: Mapping[str, str]) -> dict[str, str]:
+    return {declared: here for choice in _chosen(method, options) for declared, here in choice.units.items()}
+
+
+def _chosen(method: Method, options: Mapping[str, str]) -> list[Choice]:
+    return [
         choice
-        for option in method.options
+        for option in method.all_options
         if isinstance(option, ChoiceOption | SubstanceOption)
         for choice in option.choices
         if choice.key == options[option.key]
     ]
-    return {name: word for choice in chosen for name, word in choice.words.items()}
 
 
 def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str, Instrument]:
@@ -285,18 +324,18 @@ def understand(bound: Bound, given: Given) -> Typed | str:
     text = given.text.strip()
     if len(text) > _LONGEST_TEXT or "\x00" in text:
         raise ReadingError(f"This text is too long or holds unreadable characters. Keep it under {_LONGEST_TEXT}.")
-    reading = next((r for r in bound.readings if r.key == given.key), None)
-    if reading is not None:
-        _place(reading.label, reading.scope, isinstance(reading, Series), given, bound)
-        return bound.instruments[reading.role].read(text, reading.unit)
-    observation = next((o for o in bound.observations if o.key == given.key), None)
-    if observation is not None:
-        _place(observation.label, observation.scope, False, given, bound)
-        keys = [choice.key for choice in observation.choices]
-        if text not in keys:
-            raise ReadingError(unknown(f"choice for “{observation.label}”", text, keys))
-        return text
-    return _common(bound, given, text)
+    match bound.part(given.key):
+        case Reading() as reading:
+            _place(reading.label, reading.scope, isinstance(reading, Series), given, bound)
+            return bound.instruments[reading.role].read(text, reading.unit)
+        case Observation() as observation:
+            _place(observation.label, observation.scope, False, given, bound)
+            keys = [choice.key for choice in observation.choices]
+            if text not in keys:
+                raise ReadingError(unknown(f"choice for “{observation.label}”", text, keys))
+            return text
+        case None:
+            return _common(bound, given, text)
 
 
 def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> None:
@@ -343,7 +382,7 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
 
 def _switched_off(bound: Bound, when: When) -> str:
     """Which choices would have to be others for a part to exist."""
-    options = {option.key: option for option in bound.method.options}
+    options = {option.key: option for option in bound.method.all_options}
     said = []
     for key, wanted in (when or {}).items():
         option = options[key]

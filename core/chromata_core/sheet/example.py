@@ -3,7 +3,8 @@
 from collections.abc import Mapping
 from dataclasses import replace
 
-from chromata_core.declaration.vocabulary import ChoiceOption, Example, Method
+from chromata_core.declaration.option_kinds import ChoiceOption
+from chromata_core.declaration.vocabulary import Example, Method
 from chromata_core.sheet.bound import Given, Sheet, bind
 
 
@@ -12,7 +13,7 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
     example = method.example if options is None else _example_under(method, options)
     sheet = Sheet(example.options if options is None else options, example.instruments)
     bound = bind(method, sheet)
-    last = bound.planned or bound.most_trials
+    last = bound.planned or (bound.most_trials if bound.asked.goes_on else bound.asked.most)
     given = tuple(
         Given(key, text, trial, index)
         for key, trial, index, text in example.readings
@@ -23,7 +24,7 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
 
 def _example_under(method: Method, options: Mapping[str, str]) -> Example:
     """The example that was made for these choices; the first where none was."""
-    choices = {option.key for option in method.options if isinstance(option, ChoiceOption)}
+    choices = {option.key for option in method.all_options if isinstance(option, ChoiceOption)}
     made_for = (
         one
         for one in method.more_examples

@@ -39,7 +39,7 @@ def mix(enthalpy: float, seed: int, trial: int = 1, loss: float = 0.015) -> list
 
 
 def melt(enthalpy: float, seed: int, trial: int = 1, water: float = 240.0, ice: float = 40.0) -> list[Written]:
-    """About ``ice`` g of dry ice in about ``water`` g near 24.5 °C; melting takes ``enthalpy`` kJ/mol."""
+    """About ``ice`` g of dried ice in about ``water`` g near 24.5 °C; melting takes ``enthalpy`` kJ/mol."""
     random = np.random.default_rng(seed)
     balance, thermometer = instrument("balance-0.01"), instrument("thermometer-0.1")
     m_w, m_ice = water + float(random.normal(0, 2)), ice + float(random.normal(0, 1.5))

@@ -1,6 +1,7 @@
 """Puts simulated readings in the order in which a bench is led, with all that is ticked, seen and answered."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import replace
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Reading
@@ -13,7 +14,11 @@ _MOST = 400
 
 
 def follow(
-    method: Method, options: Mapping[str, str], written: Sequence[Written], answers: Sequence[str] = ()
+    method: Method,
+    options: Mapping[str, str],
+    written: Sequence[Written],
+    answers: Sequence[str] = (),
+    instruments: Mapping[str, str] | None = None,
 ) -> list[Written]:
     """Every entry of the bench from its first step to the last for which ``written`` has a reading.
 
@@ -22,7 +27,7 @@ def follow(
     """
     readings = {Place(one.key, one.trial, one.index): one.text for one in written}
     extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
-    sheet, made = Sheet(options), list[Written]()
+    sheet, made = Sheet(options, instruments or {}), list[Written]()
     for _ in range(_MOST):
         state = evaluate(method, sheet)
         hand = state.hand
@@ -32,7 +37,7 @@ def follow(
         if not text:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
-        sheet = Sheet(options, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
+        sheet = replace(sheet, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
     return made
 
 

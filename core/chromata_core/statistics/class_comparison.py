@@ -5,8 +5,10 @@ Two products are told apart by Welch's t test, which does not assume equal sprea
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from math import isclose
 
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.sentences import joined
 from chromata_core.statistics.comparing import welch
 from chromata_core.statistics.outliers import grubbs
 from chromata_core.statistics.replicates import replicates
@@ -84,7 +86,21 @@ def _axis(results: Sequence[BenchResult]) -> tuple[float, float]:
 
 def _sentence(products: list[Product], unit: str) -> str:
     suspects = [f"Bench {p.suspect} lies far from the others; look at its record." for p in products if p.suspect]
-    return " ".join([_found(products, unit), *suspects])
+    closest = [said for product in products if (said := _closest(product, len(products) > 1))]
+    return " ".join([_found(products, unit), *suspects, *closest])
+
+
+def _closest(product: Product, named: bool) -> str:
+    """Who came nearest to the accepted value, several where they came equally near; empty without one, or alone."""
+    if product.accepted is None or len(product.results) < 2:
+        return ""
+    accepted = product.accepted
+    away = {result.bench: abs(result.value - accepted) for result in product.results}
+    least = min(away.values())
+    benches = sorted(bench for bench, distance in away.items() if isclose(distance, least, rel_tol=1e-9, abs_tol=1e-12))
+    who = f"bench {benches[0]}" if len(benches) == 1 else f"benches {joined(map(str, benches))}"
+    off = f", {with_figures(least / abs(accepted) * 100, 2)} % from the accepted value" if accepted else ""
+    return f"Closest{f' with {product.label}' if named else ''}: {who}{off}."
 
 
 def _found(products: list[Product], unit: str) -> str:

@@ -5,7 +5,8 @@ from math import isfinite
 
 import numpy as np
 
-from chromata_core.declaration.vocabulary import Method, NumberOption, Quantity
+from chromata_core.declaration.option_kinds import NumberOption
+from chromata_core.declaration.vocabulary import Method, Quantity
 from chromata_core.engine.context import Context
 from chromata_core.errors import ChromataError, SheetError, unknown
 from chromata_core.formula.compute import numeric
@@ -37,13 +38,13 @@ def must_be_accepted(method: Method, accepted: Accepted) -> None:
 
 
 def value_of_nature(at: Context, quantity: Quantity, trial: int | None) -> str | None:
-    """The value that nature fixes for a result, as text in its unit; None if it fixes none."""
+    """The value that nature fixes for a result, as text in the class's unit; None if it fixes none."""
     here = at.computed.bench if trial is None else at.computed.trials[trial]
     if not quantity.known:
         return None
-    option = next((o for o in at.bound.method.options if o.key == quantity.known), None)
+    option = next((o for o in at.bound.method.all_options if o.key == quantity.known), None)
     if isinstance(option, NumberOption) and parse_reading(at.bound.options[option.key]).figures < 6:
-        return at.bound.options[option.key]
+        return written_in(f"{at.bound.options[option.key]} {option.unit}", quantity.unit)
     tree = parse_formula(quantity.known)
     if any(name not in here for name in names(tree)):
         return None
@@ -54,12 +55,18 @@ def value_of_nature(at: Context, quantity: Quantity, trial: int | None) -> str |
     return with_figures(unit(quantity.unit).from_si(value), 5)
 
 
-def compared(quantity: Quantity, value: float, expanded: float, accepted: str) -> Comparison | None:
-    """``value`` ± ``expanded`` (its unit) beside an accepted value; None where that is zero."""
-    typed = read_in(accepted, quantity.unit)
+def in_class_unit(accepted: str, declared: str, symbol: str) -> str:
+    """An accepted value, a number in the ``declared`` unit if none stands behind it, as text in the unit ``symbol``."""
+    text = written_in(accepted, declared)
+    return text if symbol == declared else written_in(f"{text} {declared}", symbol)
+
+
+def compared(symbol: str, value: float, expanded: float, accepted: str) -> Comparison | None:
+    """``value`` ± ``expanded`` beside an ``accepted`` value, all in the unit ``symbol``; None where that is zero."""
+    plain_text = written_in(accepted, symbol)
+    typed = read_in(plain_text, symbol)
     true = float(typed.value)
-    plain_text = written_in(accepted, quantity.unit)
-    said = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text
+    said = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text.replace("-", "−")
     if true == 0 or not isfinite(value):
         return None
     percent = (value - true) / true * 100
@@ -67,9 +74,9 @@ def compared(quantity: Quantity, value: float, expanded: float, accepted: str) -
     within = abs(value - true) <= expanded
     holds = "holds" if within else "does not hold"
     return Comparison(
-        accepted,
+        plain_text,
         percent,
         text,
         within,
-        f"{text} from {f'{said} {quantity.unit}'.rstrip()}; the stated interval {holds} it.",
+        f"{text} from {f'{said} {symbol}'.rstrip()}; the stated interval {holds} it.",
     )

@@ -32,11 +32,16 @@ def _pair(own: ResultOut, other: ResultOut, name: str) -> Beside:
     difference, u = own.value - other.value, hypot(own.expanded, other.expanded)
     share = abs(difference) / abs(other.value) * 100 if other.value else 0.0
     way = "more" if difference > 0 else "less"
-    said = f"{with_figures(share, 2)} % {way} than {name}: "
+    said = f"{_percent(share)} % {way} than {name}: "
     said += (
         "further apart than both are known to." if abs(difference) > u else "no further apart than both are known to."
     )
     return Beside(own.key, own.label, own.unit, _without_unit(own), _without_unit(other), difference, u, said)
+
+
+def _percent(share: float) -> str:
+    """Two figures, but never as a power of ten."""
+    return f"{share:.0f}" if share >= 10 else with_figures(share, 2)
 
 
 def _without_unit(result: ResultOut) -> str:

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from chromata_core.declaration.names import NumberName, PlanName, QuantityName, SeriesName
-from chromata_core.declaration.vocabulary import ListOption
+from chromata_core.declaration.option_kinds import ListOption
 from chromata_core.engine.context import Context
 from chromata_core.judging.rules import curve_of
 from chromata_core.quantity.rounding import plain
@@ -22,7 +22,7 @@ class AcrossTrials(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn as soon as one trial is there."""
-        option = next(o for o in at.bound.method.options if o.key == self.planned)
+        option = next(o for o in at.bound.method.all_options if o.key == self.planned)
         assert isinstance(option, ListOption)
         quantity = at.quantity(self.quantity)
         points = [

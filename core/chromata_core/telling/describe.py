@@ -2,36 +2,23 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from typing import Any
 
 from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption, Option, SubstanceOption
 from chromata_core.declaration.options import holds
-from chromata_core.declaration.vocabulary import (
-    ChoiceOption,
-    ListOption,
-    Method,
-    NumberOption,
-    Observation,
-    Option,
-    Quantity,
-    Reading,
-    Role,
-    Series,
-    SubstanceOption,
-)
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Series
 from chromata_core.engine.context import context_of
 from chromata_core.engine.numeric_pass import mean_of
 from chromata_core.engine.shown import Shown
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Name, Node
-from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.sheet.bound import Bound
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.effects import Effect, slip_effects, what_if
-from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import constants, explain, option_text, renames, symbols, without
 from chromata_core.telling.outcome import ResultOut, WorkedLine
+from chromata_core.telling.results import results_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -165,6 +152,19 @@ class MethodPage:
     example_results: list[ResultOut]
     trials: str
     waste: str
+    wishes: list[str]
+
+
+def wished(method: Method) -> list[str]:
+    """What an experiment does without so far, and classes would be better with."""
+    found = []
+    if not 2 <= len(method.questions) <= 4:
+        found.append("Two to four closing questions would make its report a conclusion.")
+    if not method.slips:
+        found.append("No slip of arithmetic is named: a wrong result can be traced to the usual ones only.")
+    if not method.faults:
+        found.append("No fault at the bench is named: nobody sees beforehand what it would do to the result.")
+    return found
 
 
 def card(method: Method) -> MethodCard:
@@ -192,9 +192,10 @@ def page(method: Method) -> MethodPage:
         example_source=method.example.source,
         example_known=constants(at),
         example_lines=explain(at),
-        example_results=evaluate(method, example_sheet(method)).results,
+        example_results=results_of(context_of(method, example_sheet(method)), {}),
         trials=_trials(method),
         waste=method.waste,
+        wishes=wished(method),
     )
 
 
@@ -218,7 +219,7 @@ def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionCho
 
 
 def _offered(method: Method) -> list[Option]:
-    return [o for o in method.options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
+    return [o for o in method.all_options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
 
 
 def _option(option: Option) -> OptionOut:
@@ -305,97 +306,9 @@ def _trials(method: Method) -> str:
         return ""
     noun = plan.noun.lower()
     if plan.each:
-        listed = any(isinstance(o, ListOption) and o.key == plan.each for o in method.options)
+        listed = any(isinstance(o, ListOption) and o.key == plan.each for o in method.all_options)
         return f"One {noun} for each planned value" if listed else f"As many {noun}s as planned"
     rough = f"a rough {noun} and " if plan.rough else ""
     least = "one" if plan.minimum == 1 else {2: "two", 3: "three"}.get(plan.minimum, str(plan.minimum))
     more = f" that agree, up to {plan.maximum}" if plan.agree else f", up to {plan.maximum}"
     return f"{rough}at least {least} {noun}{'s' if plan.minimum > 1 else ''}{more}".capitalize()
-
-
-def readings_schema(method: Method) -> dict[str, Any]:
-    """JSON Schema (2020-12) of the file that ``bin/chromata compute`` reads for this method."""
-    readings = sorted({part.key for part in method.readings})
-    options = {o.key: _option_schema(o) for o in method.options}
-    options |= {
-        f"{o.key}.limit": {"type": "string", "title": f"{o.label}, ±", "default": o.limit or "0"}
-        for o in method.options
-        if isinstance(o, NumberOption)
-    }
-    results = [q.key for q in method.quantities if q.result and q.accepted]
-    tools = {role.key: _fitting(role) for role in method.roles}
-    place = {"type": ["integer", "null"]}
-    reading = {
-        "type": "object",
-        "required": ["key", "text"],
-        "additionalProperties": False,
-        "properties": {
-            "key": {"type": "string", "description": f"One of {', '.join(readings)}; or void, own.RESULT, step.STEP."},
-            "text": {"type": "string", "description": "The reading as typed, trailing zeros kept."},
-            "trial": {**place, "description": "Trial number; 0 is the rough one."},
-            "index": {**place, "description": "Place in a series, from 1."},
-        },
-    }
-    return {
-        "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "title": method.title,
-        "type": "object",
-        "required": ["readings"],
-        "properties": {
-            "method": {"const": method.slug},
-            "options": {"type": "object", "properties": options, "additionalProperties": False},
-            "instruments": {"type": "object", "properties": tools, "additionalProperties": False},
-            "accepted": {
-                "type": "object",
-                "properties": {key: {"type": "string"} for key in dict.fromkeys(results)},
-                "additionalProperties": False,
-            },
-            "calibrations": {
-                "type": "object",
-                "patternProperties": {"^own-": _CALIBRATION},
-                "additionalProperties": False,
-            },
-            "readings": {"type": "array", "items": reading, "maxItems": 5000},
-            "results": {"type": "array", "description": "Written for people; computed anew, never read."},
-        },
-        "additionalProperties": False,
-    }
-
-
-_CALIBRATION = {
-    "type": "object",
-    "required": ["base", "name", "points", "source"],
-    "additionalProperties": False,
-    "properties": {
-        "base": {"enum": sorted(CATALOGUE)},
-        "name": {"type": "string"},
-        "source": {"type": "string"},
-        "points": {
-            "type": "array",
-            "minItems": 1,
-            "items": {
-                "type": "object",
-                "required": ["nominal", "actual", "u"],
-                "additionalProperties": False,
-                "properties": {
-                    "nominal": {"type": "number"}, "actual": {"type": "number"}, "u": {"type": "number", "minimum": 0},
-                },
-            },
-        },
-    },
-}  # fmt: skip
-
-
-def _option_schema(option: Option) -> dict[str, Any]:
-    said: dict[str, Any] = {"type": "string", "title": option.label, "default": option.default}
-    if isinstance(option, ChoiceOption):
-        said["enum"] = [choice.key for choice in option.choices]
-    if isinstance(option, NumberOption | SubstanceOption) and option.fixed:
-        said["const"] = option.default
-    return said
-
-
-def _fitting(role: Role) -> dict[str, Any]:
-    """The slugs that fit a role; a file's own calibrations may stand there as well."""
-    slugs = sorted(tool.slug for tool in CATALOGUE.values() if tool.kind in role.kinds)
-    return {"anyOf": [{"enum": slugs}, {"type": "string", "pattern": "^own-"}], "title": role.label}

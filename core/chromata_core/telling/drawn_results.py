@@ -15,11 +15,12 @@ from chromata_core.engine.numeric_pass import (
     spread_id,
     trial_by_trial,
 )
+from chromata_core.engine.stated import stated
 from chromata_core.engine.walk import walk_summary
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
-from chromata_core.telling.results import result_places, stated
+from chromata_core.telling.results import result_places
 from chromata_core.uncertainty.columns import contributions_of
 from chromata_core.uncertainty.draws import drawn
 from chromata_core.uncertainty.monte_carlo import Drawn, monte_carlo, tolerance

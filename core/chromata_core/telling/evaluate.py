@@ -8,15 +8,17 @@ from chromata_core.engine.context import Context, context_of
 from chromata_core.judging.find import find
 from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.absent import absent
-from chromata_core.telling.accepted import Accepted, compared, must_be_accepted
+from chromata_core.telling.accepted import Accepted, compared, in_class_unit, must_be_accepted
 from chromata_core.telling.chart import Chart, Draws
 from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.lay_out import lay_out
 from chromata_core.telling.outcome import (
+    Comparison,
     Evaluation,
     OwnAnswer,
+    ResultOut,
 )
-from chromata_core.telling.progress import current_task, tasks
+from chromata_core.telling.progress import another, current_task, tasks
 from chromata_core.telling.results import result_places, results_of
 from chromata_core.telling.statistics_told import statistics_of
 from chromata_core.telling.steps import hand_for, hand_of, steps_of
@@ -39,6 +41,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         progress=sum(needed) / len(needed) if needed else 0.0,
         hand=hand_of(at, current_task(at, planned)),
         tasks=[hand_for(at, task) for task in planned],
+        another=hand_for(at, more[0]) if (more := another(at)) else None,
         steps=steps_of(at, planned),
         bench=readings_of(at, None, findings),
         trials=[trial_of(at, n, findings) for n in at.trials(valid=False)],
@@ -60,16 +63,20 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
 def held_against(method: Method, found: Evaluation, accepted: Accepted) -> Evaluation:
     """``found`` with its results compared with ``accepted`` values, as if they had been given when it was evaluated."""
     must_be_accepted(method, accepted)
-    quantities = {quantity.key: quantity for quantity in method.quantities if quantity.accepted}
+    units = {quantity.key: quantity.unit for quantity in method.quantities if quantity.accepted}
     return replace(
         found,
         results=[
-            replace(one, comparison=compared(quantities[one.key], one.value, one.expanded, accepted[one.key]))
+            replace(one, comparison=_beside(one, in_class_unit(accepted[one.key], units[one.key], one.unit)))
             if one.key in accepted
             else one
             for one in found.results
         ],
     )
+
+
+def _beside(result: ResultOut, accepted: str) -> Comparison | None:
+    return compared(result.unit, result.value, result.expanded, accepted)
 
 
 def charts_of(at: Context) -> list[Chart]:
@@ -80,9 +87,9 @@ def charts_of(at: Context) -> list[Chart]:
 
 
 def _replicates_pass(at: Context) -> bool:
-    agreed, plan = at.computed.agreement, at.bound.method.trials
+    agreed, asked = at.computed.agreement, at.bound.asked
     made = {at.bound.place(n) for n in at.computed.counted}
-    return len(made) >= (at.bound.planned or plan.minimum) and (agreed is None or agreed.agree)
+    return len(made) >= (at.bound.planned or asked.least) and (agreed is None or agreed.agree)
 
 
 def _own(at: Context) -> list[OwnAnswer]:

@@ -4,19 +4,21 @@ from collections.abc import Iterator, Mapping
 from html import escape
 
 from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, Option, SubstanceOption
 from chromata_core.declaration.options import listed
-from chromata_core.declaration.vocabulary import ListOption, NumberOption, Option, Quantity, Series, SubstanceOption
+from chromata_core.declaration.vocabulary import Quantity, Series
 from chromata_core.engine.context import Context
 from chromata_core.engine.shown import Shown
+from chromata_core.engine.stated import stated
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Name, Negative, Node, names, rewritten
+from chromata_core.quantity.given import written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.telling.outcome import WorkedLine
-from chromata_core.telling.results import stated
 from chromata_core.uncertainty.columns import value_of
 
 
@@ -64,7 +66,9 @@ def renames(at: Context, quantity: Quantity) -> bool:
 def symbols(at: Context) -> dict[str, str]:
     """The symbol of everything that may stand in a formula."""
     found = {
-        o.key: o.symbol for o in at.bound.method.options if isinstance(o, NumberOption | SubstanceOption | ListOption)
+        o.key: o.symbol
+        for o in at.bound.method.all_options
+        if isinstance(o, NumberOption | SubstanceOption | ListOption)
     }
     found |= {r.key: r.symbol for r in at.bound.readings}
     return found | {q.key: q.symbol for q in at.bound.quantities}
@@ -118,9 +122,9 @@ def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
 
 def number_text(at: Context, key: str, trial: int | None, row: int | None = None) -> str:
     """The number that stands for ``key`` in a worked line, with its unit; of a list that of ``row``, or all of them."""
-    for option in at.bound.method.options:
+    for option in at.bound.method.all_options:
         if option.key == key and isinstance(option, NumberOption):
-            return f"{at.bound.options[key]} {option.unit}".rstrip()
+            return at.bound.number_text(option)
         if option.key == key and isinstance(option, ListOption):
             values = [str(value) for value in listed(option, at.bound.options[key])]
             if at.bound.by_trial(option) and trial:
@@ -153,30 +157,37 @@ def _row(texts: list[str]) -> str:
 
 
 def _reading_text(at: Context, key: str, trial: int | None, symbol: str, row: int | None) -> str:
-    reading = at.reading(key)
+    reading, here = at.reading(key), at.bound.units.get(symbol, symbol)
     if isinstance(reading, Series):
         made = at.bound.series(key, trial)
         made = made if row is None else made[row : row + 1]
-        return f"{_row([plain(t.value, t.decimals) for t in made])} {symbol}".rstrip()
+        return f"{_row([_worked(plain(t.value, t.decimals), symbol, here) for t in made])} {here}".rstrip()
     typed = at.typed(key, trial)
     if typed is None:
-        return f"0 {symbol}"
+        return f"0 {here}".rstrip()
     corrected = at.instrument(key).corrected(float(typed.value))
+    text = plain(typed.value, typed.decimals)
     if corrected != float(typed.value):  # one digit more than was read, as its calibration is known better
-        return f"{plain(corrected, typed.decimals + 1)} {symbol}".rstrip()
-    return f"{plain(typed.value, typed.decimals)} {symbol}".rstrip()
+        text = plain(corrected, typed.decimals + 1)
+    return f"{_worked(text, symbol, here)} {here}".rstrip()
+
+
+def _worked(text: str, symbol: str, here: str) -> str:
+    """A reading in the unit in which the class works."""
+    return text if symbol == here else written_in(f"{text.replace('−', '-')} {symbol}", here)
 
 
 def constants(at: Context) -> list[Shown]:
     """What was taken as known: session values and molar masses, each as a line of text with its unit."""
     found = []
     used = {name for quantity in at.bound.quantities for name in names(parse_formula(quantity.formula))}
-    for option in (o for o in at.bound.method.options if o.key in used):
+    for option in (o for o in at.bound.method.all_options if o.key in used):
         if isinstance(option, SubstanceOption):
             mass = number_text(at, option.key, None)
             found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
         elif isinstance(option, NumberOption) and option.symbol:
-            found.append(Shown(f"{option.label}: {option_text(option, at.bound.options)}", 0, ""))
+            text = option_text(option, at.bound.options) if option.limit_label else at.bound.number_text(option)
+            found.append(Shown(f"{at.bound.worded(option.label)}: {text}", 0, ""))
     return found
 
 

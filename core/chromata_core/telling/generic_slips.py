@@ -7,7 +7,8 @@ ln for log₁₀; the first of a series for the last. After the formula: a power
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass
 
-from chromata_core.declaration.vocabulary import NumberOption, Quantity
+from chromata_core.declaration.option_kinds import NumberOption
+from chromata_core.declaration.vocabulary import Quantity
 from chromata_core.formula.tree import Binary, Call, Name, Node, Number, rewritten
 from chromata_core.sheet.bound import Bound
 
@@ -54,7 +55,7 @@ def generic_variants(
 ) -> list[Variant]:
     """Other formulas for the quantities ``trees``, without those that a method declares itself."""
     known = {(variant.quantity, variant.formula) for variant in declared}
-    chosen = [o for o in bound.method.options if isinstance(o, NumberOption) and o.symbol and not o.fixed]
+    chosen = [o for o in bound.method.all_options if isinstance(o, NumberOption) and o.symbol and not o.fixed]
     factors = {option.key: option.label for option in chosen}
     factors = {key: label for key, label in factors.items() if bound.number(key) != 1}
     found: list[Variant] = []

@@ -9,6 +9,7 @@ from chromata_core.declaration.options import holds
 from chromata_core.engine.context import Context
 from chromata_core.judging.rules import curve_of
 from chromata_core.quantity.rounding import plain, with_figures
+from chromata_core.quantity.units import unit
 from chromata_core.telling.chart import (
     Chart,
     ChartArea,
@@ -77,7 +78,10 @@ class Trace(Draws):
 
 @dataclass(frozen=True, slots=True)
 class CalibrationLine(Draws):
-    """The standards with their line, each unknown where it lies on it, and the bracket in which one may read it off."""
+    """The standards with their line, each unknown where it lies on it, and the bracket in which one may read it off.
+
+    ``given`` names the options of a line that was not measured here: its slope, its intercept, and where it ends.
+    """
 
     key: str
     title: str
@@ -86,17 +90,20 @@ class CalibrationLine(Draws):
     unknown: ListName
     found: QuantityName
     up: str
+    given: tuple[NumberName, ...] = ()
 
     def draw(self, at: Context) -> Chart | None:
-        """Drawn from the second standard on."""
+        """Drawn from the second standard on; a given line from the beginning."""
         points = self._standards(at)
-        if len(points) < 2:
-            return None
-        xs, ys = [x for x, _ in points], [y for _, y in points]
         unknowns = [
             (n, x, y) for n in at.trials(valid=False)
             if (x := at.value(self.found, n)) is not None and (y := at.value(self.unknown, n)) is not None
         ]  # fmt: skip
+        if self.given and self.concentrations not in [quantity.key for quantity in at.bound.quantities]:
+            return self._given(at, unknowns)
+        if len(points) < 2:
+            return None
+        xs, ys = [x for x, _ in points], [y for _, y in points]
         fitted, amount = self.line(at), at.quantity(self.found)
         lines = [ChartLine("Standards", "dots", points)]
         if fitted:
@@ -107,6 +114,20 @@ class CalibrationLine(Draws):
             self.key, self.title, axis("Concentration", amount.unit), self.up,
             self._sentence(at, fitted, unknowns), lines, marks,
             [ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
+        )  # fmt: skip
+
+    def _given(self, at: Context, unknowns: list[tuple[int, float, float]]) -> Chart | None:
+        """The line of an equation, from nothing to where it ends, with the unknowns on it; None if it does not rise."""
+        slope, intercept, top = (at.si(name) for name in self.given)
+        if slope <= 0:
+            return None
+        scale = unit(at.quantity(self.found).unit)
+        ends = [(0.0, intercept), (scale.from_si((top - intercept) / slope), top)]
+        dots = [ChartLine(at.trial_name(n).capitalize(), "dots", [(x, y)]) for n, x, y in unknowns]
+        return Chart(
+            self.key, self.title, axis("Concentration", at.quantity(self.found).unit), self.up,
+            "The line was given." + self._read_off(at, unknowns), [ChartLine("Given line", "path", ends), *dots],
+            [ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]], [],
         )  # fmt: skip
 
     def line(self, at: Context) -> Line | None:
@@ -120,7 +141,10 @@ class CalibrationLine(Draws):
         if fitted is None:
             return "Two standards: a line with its uncertainty needs a third."
         said = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
-        return said + "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
+        return said + self._read_off(at, unknowns)
+
+    def _read_off(self, at: Context, unknowns: list[tuple[int, float, float]]) -> str:
+        return "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
 
     def statistics(self, at: Context) -> list[Statistic]:
         """Slope, intercept and what is left over."""
@@ -140,9 +164,10 @@ class Residuals(Draws):
         """Drawn from the third standard on."""
         xs, ys = at.listed(self.concentrations, None), at.listed(self.signals, None)
         points = list(zip(xs, ys, strict=False))
-        found, amount = _line(points), at.quantity(self.concentrations)
+        found = _line(points)
         if found is None:
             return None
+        amount = at.quantity(self.concentrations)
         left = [(x, r) for (x, _), r in zip(points, found.residuals, strict=True)]
         largest = max(left, key=lambda point: abs(point[1]))
         return Chart(

@@ -104,7 +104,8 @@ class ResultOut:
 @dataclass(frozen=True, slots=True)
 class StepOut:
     """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
-    next trial that can be done during it, ``photo`` what a picture belongs on the record of.
+    next trial that can be done during it, ``photo`` what a picture belongs on the record of. ``minutes`` are left of it
+    with the hands, about; ``early`` ones are done before their turn, so that other work fills their wait.
     """
 
     key: str
@@ -121,6 +122,8 @@ class StepOut:
     meanwhile: str
     cautions: list[str]
     photo: str
+    minutes: float
+    early: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -129,7 +132,7 @@ class Hand:
     none; ``name`` is what it is of: the key of its step, quantity or part, or the number of its question.
 
     ``row_title`` is the title of any row of its series, with ``{row}`` for the number. ``optional`` readings are made
-    only if the work needs them.
+    only if the work needs them. ``offer`` is what a series that goes on in equal steps would come to next.
     """
 
     kind: str
@@ -146,6 +149,7 @@ class Hand:
     detail: str
     done: bool
     optional: bool
+    offer: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,6 +180,7 @@ class Evaluation:
     progress: float
     hand: Hand
     tasks: list[Hand]
+    another: Hand | None
     steps: list[StepOut]
     bench: list[ReadingOut]
     trials: list[TrialOut]

@@ -3,7 +3,7 @@
 Nothing here is stored: it follows from what has been written on the sheet.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from chromata_core.declaration.places import Place, tick
@@ -30,14 +30,26 @@ class Task:
 
 
 def tasks(at: Context) -> list[Task]:
-    """Every task of the session as it now stands, in order."""
-    found = _bottles(at)
-    for scope in ("setup", "trial", "closing"):
-        steps = [step for step in at.bound.steps if step.scope == scope]
-        for trial in planned_trials(at) if scope == "trial" else [None]:
-            for step in steps:
-                found += _of_step(at, step, trial)
-    return found
+    """Every task of the session as it now stands, in order; where one goes on as long as there is time, the next trial
+    too, which holds nothing up.
+    """
+    trials = [task for trial in planned_trials(at) for task in _of_scope(at, "trial", trial)]
+    if at.bound.asked.goes_on:
+        trials += [replace(task, optional=True) for task in another(at)]
+    setup = _of_scope(at, "setup", None)
+    early = {step: [task for task in trials if task.step.early == step] for step in (task.step.key for task in setup)}
+    begun = {task.place for group in early.values() for task in group}
+    first = [one for task in setup for one in (*early.pop(task.step.key, ()), task)]
+    return [
+        *_bottles(at),
+        *first,
+        *(task for task in trials if task.place not in begun),
+        *_of_scope(at, "closing", None),
+    ]
+
+
+def _of_scope(at: Context, scope: str, trial: int | None) -> list[Task]:
+    return [task for step in at.bound.steps if step.scope == scope for task in _of_step(at, step, trial)]
 
 
 def _bottles(at: Context) -> list[Task]:
@@ -51,7 +63,7 @@ def planned_trials(at: Context) -> list[int]:
     """Trials begun and trials still asked for: the minimum, and one more while they do not agree, or for one
     that was rejected.
     """
-    plan = at.bound.method.trials
+    plan, asked = at.bound.method.trials, at.bound.asked
     first = 0 if at.bound.rough else 1
     numbers = [n for n in at.trials(valid=False) if n >= first]
     if at.bound.rough and 0 not in numbers:
@@ -61,14 +73,14 @@ def planned_trials(at: Context) -> list[int]:
         planned = {*numbers, *range(1, at.bound.planned + 1)}
         planned |= {again for n in at.computed.voided if (again := at.bound.next_try(n))}
         return sorted(planned, key=lambda n: (at.bound.place(n) or 0, n))
-    while len(valid) < plan.minimum:
+    while len(valid) < asked.least:
         numbers.append(max(numbers, default=first - 1) + 1)
         valid.append(numbers[-1])
     complete = (
         all(n in at.computed.trials and at.value(plan.agree, n) is not None for n in valid) if plan.agree else True
     )
     agreed = at.computed.agreement is None or at.computed.agreement.agree
-    if plan.agree and complete and not agreed and len(valid) < plan.maximum:
+    if plan.agree and complete and not agreed and len(valid) < asked.most:
         numbers.append(max(numbers) + 1)
     return sorted(numbers)
 
@@ -111,10 +123,30 @@ def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> li
     return [Task(step, trial, place, place in made) for place in places]
 
 
+def another(at: Context) -> list[Task]:
+    """The tasks of one trial more than is asked for, once those are done; none where each trial is planned."""
+    trials = planned_trials(at)
+    open_ones = [n for n in trials if n not in at.computed.voided and not _finished(at, n)]
+    if at.bound.method.trials.how_many is None or open_ones or max(trials, default=0) >= at.bound.most_trials:
+        return []
+    return _of_scope(at, "trial", max(trials, default=0) + 1)
+
+
+def _finished(at: Context, trial: int) -> bool:
+    return all(task.done or task.optional for task in _of_scope(at, "trial", trial))
+
+
 def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
-    """The first task not done, in trials that still count; None when everything is."""
-    open_tasks = (task for task in all_tasks if not (task.done or task.optional))
-    return next((task for task in open_tasks if task.trial not in at.computed.voided), None)
+    """The first task not done, in trials that still count; None when everything is. Where one goes on as long as there
+    is time it is the next trial, until the bench is put in order.
+    """
+    valid = [task for task in all_tasks if not task.done and task.trial not in at.computed.voided]
+    here = next((task for task in valid if not task.optional), None)
+    closing = [task for task in all_tasks if task.step.scope == "closing"]
+    if at.bound.asked.goes_on and (here is None or here in closing) and not any(task.done for task in closing):
+        following = max(planned_trials(at)) + 1
+        return next((task for task in valid if task.trial == following), here)
+    return here
 
 
 def task_title(at: Context, task: Task) -> str:

@@ -6,18 +6,18 @@ from chromata_core.declaration.vocabulary import Quantity
 from chromata_core.engine.apparatus_school import worst_cases
 from chromata_core.engine.context import Context, ResultPlace
 from chromata_core.engine.shown import Shown
+from chromata_core.engine.stated import stated
 from chromata_core.formula.mathml import symbol_mathml
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.units import unit
-from chromata_core.telling.accepted import Accepted, compared, value_of_nature
+from chromata_core.telling.accepted import Accepted, compared, in_class_unit, value_of_nature
 from chromata_core.telling.outcome import (
     BudgetOut,
     ResultOut,
 )
-from chromata_core.telling.steps import trial_title
-from chromata_core.uncertainty.budget import Budget, BudgetLine, budget
-from chromata_core.uncertainty.columns import contributions_of, value_of
+from chromata_core.telling.written import trial_title
+from chromata_core.uncertainty.budget import BudgetLine
 from chromata_core.uncertainty.source import WORDS
 
 
@@ -38,20 +38,19 @@ def results_of(at: Context, accepted: Accepted) -> list[ResultOut]:
         result_of(
             at,
             place,
-            accepted.get(place[0].key) or value_of_nature(at, *place),
+            _accepted(at, place, accepted),
             worst.get((place[0].key, place[1]), ""),
         )
         for place in found
     ]
 
 
-def stated(at: Context, quantity: Quantity, trial: int | None) -> tuple[float, Budget, float]:
-    """A result's value (declared unit), its budget (SI), and the factor from SI to the declared unit."""
-    column = at.computed.column(quantity.key, trial)
-    assert column is not None
-    made = budget(at.computed.columns.sources, contributions_of(column))
-    scale = unit(quantity.unit)
-    return scale.from_si(value_of(column)), made, 1.0 / scale.factor
+def _accepted(at: Context, place: ResultPlace, accepted: Accepted) -> str | None:
+    quantity, _ = place
+    given = accepted.get(quantity.key)
+    if not given:
+        return value_of_nature(at, *place)
+    return in_class_unit(given, at.bound.declared(quantity.key).unit, quantity.unit)
 
 
 def result_of(at: Context, place: ResultPlace, accepted: str | None, worst: str) -> ResultOut:
@@ -80,7 +79,7 @@ def result_of(at: Context, place: ResultPlace, accepted: str | None, worst: str)
         worst_case=worst,
         budget=lines,
         advice=_advice(lines),
-        comparison=compared(quantity, value, made.expanded * factor, accepted) if accepted else None,
+        comparison=compared(quantity.unit, value, made.expanded * factor, accepted) if accepted else None,
     )
 
 

@@ -1,13 +1,16 @@
 """The steps of the rail, and the task in hand with its words."""
 
-from chromata_core.declaration.vocabulary import Reading, Step
+from decimal import Decimal
+
+from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
 from chromata_core.engine.context import Context
+from chromata_core.telling.minutes import minutes_of
 from chromata_core.telling.outcome import (
     Hand,
     StepOut,
 )
 from chromata_core.telling.progress import Task, current_task, guided, row_title, task_title
-from chromata_core.telling.written import short_name
+from chromata_core.telling.written import short_name, trial_title
 
 
 def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
@@ -22,11 +25,12 @@ def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
         begun = at.begun(step, trial)
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
-        found.append(_step(at, step, trial, state, begun))
+        minutes = 0.0 if state == "void" else minutes_of(at, group)
+        found.append(_step(at, step, trial, state, begun, minutes))
     return found
 
 
-def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None) -> StepOut:
+def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None, minutes: float) -> StepOut:
     def worded(text: str) -> str:
         return at.bound.worded(text, trial)
 
@@ -45,12 +49,9 @@ def _step(at: Context, step: Step, trial: int | None, state: str, begun: float |
         meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
         photo=worded(step.photo),
+        minutes=minutes,
+        early=bool(step.early),
     )
-
-
-def trial_title(at: Context, trial: int | None) -> str:
-    """“Rough trial”, “Trial 2”, empty for the bench."""
-    return at.trial_name(trial).removeprefix("the ").capitalize() if trial is not None else ""
 
 
 def hand_of(at: Context, task: Task | None) -> Hand:
@@ -107,4 +108,17 @@ def hand_for(at: Context, task: Task) -> Hand:
         detail=detail,
         done=task.done,
         optional=task.optional,
+        offer="" if task.done else _offer(at, part, trial, index),
     )
+
+
+def _offer(at: Context, part: Reading | Observation | None, trial: int | None, index: int | None) -> str:
+    """The next of a series that goes on in equal steps, as its instrument would show it; empty before the third."""
+    if not isinstance(part, Series) or not part.paced:
+        return ""
+    made = at.bound.series(part.key, trial)
+    if len(made) < 2 or index != len(made) + 1:
+        return ""
+    tool, (before, last) = at.instrument(part.key), (typed.value for typed in made[-2:])
+    following = last + (last - before)
+    return f"{following:.{tool.decimals}f}" if last < following <= Decimal(tool.high) else ""

@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 
 from chromata_core.engine.context import Context
+from chromata_core.engine.stated import stated
 from chromata_core.errors import SheetError
 from chromata_core.instruments.calibrated import CalibrationPoint
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain
-from chromata_core.telling.results import stated
 from chromata_core.uncertainty.source import DIVISORS
 
 

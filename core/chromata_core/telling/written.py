@@ -65,6 +65,11 @@ def _as_read(at: Context, quantity: Quantity) -> bool:
     return reading is not None and reading.unit == quantity.unit
 
 
+def trial_title(at: Context, trial: int | None) -> str:
+    """“Rough trial”, “Trial 2”, empty for the bench."""
+    return at.trial_name(trial).removeprefix("the ").capitalize() if trial is not None else ""
+
+
 def short_name(at: Context, number: int) -> str:
     """What stands above the column of a trial: “rough”, “2”, “Cu–Zn”."""
     planned = at.bound.planned_for(number)

@@ -6,7 +6,7 @@ from statistics import mean, stdev
 from django.core.management import call_command
 from django.test import TestCase
 from django.utils import timezone
-from results.floor import floor
+from results.floor import floor, look
 
 from experiments.actions import latest, looked_at
 from experiments.models import Experiment
@@ -58,10 +58,10 @@ class Demo(TestCase):
     def test_the_own_experiment_is_ready_and_a_draft_is_begun(self) -> None:
         experiment = Experiment.objects.get()
         self.assertEqual([version.ready_at is not None for version in experiment.versions.all()], [False, True])
-        declared, problems, missing = looked_at(latest(experiment).declaration_id)
-        self.assertEqual((problems, missing), ([], []))
-        assert declared
-        self.assertEqual(len(declared.questions), 3)
+        looked = looked_at(latest(experiment).declaration_id)
+        self.assertEqual((looked.problems, looked.lacks, looked.wishes), ([], [], []))
+        assert looked.method
+        self.assertEqual(len(looked.method.questions), 3)
 
     def test_one_bad_contact_and_one_slow_hand_stand_apart(self) -> None:
         for bench in Session.objects.get(method="voltaic-cells").benches.all():
@@ -102,7 +102,7 @@ class Demo(TestCase):
 
     def test_the_running_room_has_benches_in_different_states(self) -> None:
         session = Session.objects.get(state="open")
-        view = floor(session, Person.objects.get(role=Role.INSTRUCTOR), projector=False)
+        view = floor(look(session, Person.objects.get(role=Role.INSTRUCTOR), projector=False))
         self.assertGreaterEqual(len({bench.doing for bench in view.benches}), 5)
         self.assertTrue({"stop", "call", "repeat"} <= {need.level for need in view.needs})
 

@@ -155,7 +155,7 @@ class Drafts(Own):
     def test_an_empty_one_says_what_it_lacks_until_it_is_complete(self) -> None:
         page = self.begin(title="Brine density")
         self.assertEqual(page["problems"], [])
-        self.assertIn("closing questions", " ".join(page["lacks"]))
+        self.assertIn("closing questions", " ".join(page["wishes"]))
         self.assertIn("m̄ = mean", page["page"]["quantities"][-1]["plain"])  # formulas are typeset from the start
         slug = page["card"]["slug"]
         own = page["declaration"] | {

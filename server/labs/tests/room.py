@@ -1,6 +1,7 @@
 """A small room for tests: one section with staff and three students, another section of somebody else."""
 
 import uuid
+from collections.abc import Mapping
 from datetime import UTC, datetime
 from typing import Any
 from unittest.mock import patch
@@ -123,11 +124,13 @@ def record(bench: Bench) -> RecordCheck:
     return check_record(bench, list(bench.entries.order_by("sequence")))
 
 
-def filled(section: Section, slug: str, **instruments: str) -> Bench:
+def filled(section: Section, slug: str, options: Mapping[str, str] | None = None,
+           accepted: Mapping[str, str] | None = None, **instruments: str) -> Bench:  # fmt: skip
     """A bench of a session of its own, with the worked example of its method written on it."""
     example = method(slug).example
-    options, tools = dict(example.options), {**example.instruments, **instruments}
-    session = actions.plan_session(section, slug, slug, "Room 1", WHEN, 90, options, tools, 1, [])
+    chosen, tools = {**example.options, **(options or {})}, {**example.instruments, **instruments}
+    samples = [{"name": "Given", "accepted": accepted}] if accepted else []
+    session = actions.plan_session(section, slug, slug, "Room 1", WHEN, 90, chosen, tools, 1, samples)
     actions.open_session(session)
     bench = session.benches.get()
     given = example_sheet(method(slug)).given

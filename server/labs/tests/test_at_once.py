@@ -62,7 +62,7 @@ class AtOnce(Furnished, TransactionTestCase):
         stale = self.stale(planned_one)
         actions.open_session(planned_one)
         with self.assertRaises(Refused):
-            actions.set_samples(stale, [])
+            actions.set_samples(stale, [], False)
         self.assertEqual(planned_one.samples.count(), 1)
 
     def test_two_opens_freeze_once(self) -> None:

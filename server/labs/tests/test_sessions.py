@@ -104,7 +104,7 @@ class ChangingAPlan(Room):
 
     def test_samples_are_given_anew_until_the_session_opens(self) -> None:
         later = planned(self.section)
-        samples = {"samples": [{"name": "New", "accepted": {"c_s": "0.2000"}}]}
+        samples = {"samples": [{"name": "New", "accepted": {"c_s": "0.2000"}, "options": {}}]}
         plan = self.put("samples", samples, later).json()
         self.assertEqual(plan["samples"], samples["samples"])
         self.assertEqual({bench["sample"] for bench in plan["benches"]}, {"New"})

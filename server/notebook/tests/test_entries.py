@@ -6,7 +6,11 @@ from typing import Any
 from django.db import connection
 from django.test import TransactionTestCase
 
+from labs.models import Bench
 from labs.tests.room import Furnished, Room, entry, furnish, record, signed_in, write
+from notebook.desks import entries_now
+from notebook.models import Entry
+from people.models import Person
 
 
 class Writing(Room):
@@ -96,3 +100,21 @@ class TwoDevicesAtOnce(Furnished, TransactionTestCase):
         entries = list(self.bench.entries.all())
         self.assertEqual([e.sequence for e in entries], list(range(1, 13)))
         self.assertTrue(record(self.bench).whole)
+
+
+class Remembered(Furnished, TransactionTestCase):
+    """What a process keeps of a bench after a write, so that nothing is read twice."""
+
+    def setUp(self) -> None:
+        furnish(self)
+
+    def test_it_is_what_stands_and_keeps_no_request(self) -> None:
+        write(signed_in(self.student), self.bench, entry("V_s", "20.00"), entry("V_start", "0.24", 1))
+        bench = Bench.objects.get(pk=self.bench.pk)
+        with self.assertNumQueries(0):
+            kept = entries_now([bench])[bench.pk]
+        there = list(bench.entries.select_related("author"))
+        fields = [field.attname for field in Entry._meta.concrete_fields]
+        for one, other in zip(kept, there, strict=True):
+            self.assertEqual([getattr(one, f) for f in fields], [getattr(other, f) for f in fields])
+            self.assertIs(type(one.author), Person)  # a lazy stand-in would hold the request that made it

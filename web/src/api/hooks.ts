@@ -70,10 +70,19 @@ export function useStore(bench: number) {
 export function useRetire() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (path: { kind: 'calibrations' | 'solutions'; item: number }) =>
+    mutationFn: (path: { kind: 'calibrations' | 'solutions' | 'instruments'; item: number }) =>
       said(
         api.DELETE('/api/stock/{kind}/{item}', { params: { path: { ...path, item: String(path.item) } } }),
       ),
+    onSuccess: (stock) => keepStock(queries, stock),
+  });
+}
+
+/** Puts an instrument of one's own into the stockroom. */
+export function useAddInstrument() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['OwnScaleRequest']) => said(api.POST('/api/stock/instruments', { body })),
     onSuccess: (stock) => keepStock(queries, stock),
   });
 }
@@ -219,7 +228,7 @@ export function useUnlock(session: number) {
 type Change =
   | { places: Shapes['PlaceRequest'][] }
   | Shapes['DealRequest']
-  | { samples: Shapes['SampleRequest'][] }
+  | { samples: Shapes['SampleRequest'][]; all_samples: boolean }
   | Shapes['ComparisonRequest'];
 
 /** Puts students at benches, gives a session its samples or another product's data; the plan as it then is. */

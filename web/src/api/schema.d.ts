@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The benches I work at, the running one first. */
+        /** @description The benches I work at, the running one first. Empty for who is on no team. */
         get: operations["my_benches"];
         put?: never;
         post?: never;
@@ -28,7 +28,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A bench as it is now. */
+        /** @description A bench as it is now. With accepted values for who may see them; 404 for benches of others. */
         get: operations["bench"];
         put?: never;
         post?: never;
@@ -47,7 +47,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A logged curve, taken over from a file. */
+        /** @description A logged curve, taken over from a file. All of its points or, with a sentence, none. */
         post: operations["write_curve"];
         delete?: never;
         options?: never;
@@ -62,10 +62,13 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The bench's record. */
+        /** @description The bench's record. All of them in order, corrected ones too. */
         get: operations["entries"];
         put?: never;
-        /** @description The bench's record. */
+        /**
+         * @description The bench's record. Each entry is kept or refused by itself; one that was kept before is not doubled. The bench as it then
+         *     stands is answered.
+         */
         post: operations["write"];
         delete?: never;
         options?: never;
@@ -97,7 +100,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A picture of the bench's record, or of a remark that it reads. */
+        /** @description A picture of the bench's record, or of a remark that it reads. 404 for a picture of another bench, 409 for one that is not what was sealed. */
         get: operations["photo"];
         put?: never;
         post?: never;
@@ -133,7 +136,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Keeps what a bench found. */
+        /** @description Keeps what a bench found. As a calibration or a solution; only by the section’s instructor, 422 while there is nothing to keep. */
         post: operations["store"];
         delete?: never;
         options?: never;
@@ -150,7 +153,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description What a reading would be worth, before it is kept. Writes nothing. */
+        /** @description What a reading would be worth, before it is kept. Writes nothing. A reading that cannot be kept is answered with its sentence too, and 200. */
         post: operations["try_reading"];
         delete?: never;
         options?: never;
@@ -165,7 +168,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Choices that change a last digit. */
+        /** @description Choices that change a last digit. What was chosen among several accepted ways, and what the others would change. */
         get: operations["choices"];
         put?: never;
         post?: never;
@@ -217,10 +220,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description My own experiments. */
+        /** @description My own experiments. 403 for students and assistants. */
         get: operations["experiments"];
         put?: never;
-        /** @description My own experiments. */
+        /** @description My own experiments. From nothing, from a method or from a file; 201. */
         post: operations["begin_experiment"];
         delete?: never;
         options?: never;
@@ -235,12 +238,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description One of them, in the hands of its author. */
+        /** @description One of them, in the hands of its author. With what is wrong with it, and its page as soon as it holds; 404 for those of others. */
         get: operations["experiment"];
-        /** @description One of them, in the hands of its author. */
+        /** @description One of them, in the hands of its author. Kept as it is, however incomplete; a ready version is never changed but followed. */
         put: operations["save_experiment"];
         post?: never;
-        /** @description One of them, in the hands of its author. */
+        /** @description One of them, in the hands of its author. Throws the draft away; 409 where there is none. What is left is answered. */
         delete: operations["discard_draft"];
         options?: never;
         head?: never;
@@ -254,7 +257,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Any version of an own experiment as a file, drafts as they are. */
+        /** @description Any version of an own experiment as a file, drafts as they are. The newest where no version is named; 404 for one that is not there. */
         get: operations["experiment_file"];
         put?: never;
         post?: never;
@@ -273,7 +276,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Lets sessions be planned with it. */
+        /** @description Lets sessions be planned with it. 422 lists what is wrong or missing; 409 if this very draft was not tried. */
         post: operations["ready_experiment"];
         delete?: never;
         options?: never;
@@ -290,7 +293,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A trial run of the draft. */
+        /** @description A trial run of the draft. On simulated readings where a seed is given, else on those that were sent. Writes nothing. */
         post: operations["try_experiment"];
         delete?: never;
         options?: never;
@@ -306,7 +309,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Takes it out of the method book, or puts it back. */
+        /** @description Takes it out of the method book, or puts it back. 409 while a session is planned with it. */
         put: operations["withdraw_experiment"];
         post?: never;
         delete?: never;
@@ -322,7 +325,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The stockroom. */
+        /** @description The stockroom. The calibrated pieces of this person first. */
         get: operations["instruments"];
         put?: never;
         post?: never;
@@ -408,7 +411,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The method book. */
+        /** @description The method book. What ships, and the own experiments that this person may plan with or work by. */
         get: operations["methods"];
         put?: never;
         post?: never;
@@ -425,7 +428,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description One method, whole. */
+        /** @description One method, whole. With its worked example computed; 422 with near names for one that this person does not know. */
         get: operations["method"];
         put?: never;
         post?: never;
@@ -442,7 +445,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A method as a file: one that ships, or the ready version of one's own. */
+        /** @description A method as a file: one that ships, or the ready version of one's own. 422 with near names for one that this person does not know. */
         get: operations["method_file"];
         put?: never;
         post?: never;
@@ -460,10 +463,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description A student's place on a roster. */
+        /** @description A student's place on a roster. Another name, number or section of the same instructor. */
         put: operations["change_student"];
         post?: never;
-        /** @description A student's place on a roster. */
+        /** @description A student's place on a roster. Their records stay where they were written. 204. */
         delete: operations["take_off"];
         options?: never;
         head?: never;
@@ -479,7 +482,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A new PIN for a student; staff of the section may give it. */
+        /** @description A new PIN for a student; staff of the section may give it. Shown this once; only its hash is kept. */
         post: operations["new_pin"];
         delete?: never;
         options?: never;
@@ -513,7 +516,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description What a plan will give, before it is made. */
+        /** @description What a plan will give, before it is made. Expected uncertainty, supplies and timetable; 422 lists what is wrong with the options. */
         post: operations["predict"];
         delete?: never;
         options?: never;
@@ -528,10 +531,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The sections I teach or assist. */
+        /** @description The sections I teach or assist. Archived ones last. */
         get: operations["sections"];
         put?: never;
-        /** @description The sections I teach or assist. */
+        /** @description The sections I teach or assist. With a code of its own; 201. 403 for who is no instructor. */
         post: operations["make_section"];
         delete?: never;
         options?: never;
@@ -546,9 +549,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description One section. */
+        /** @description One section. With its roster; 404 for those of others. */
         get: operations["section"];
-        /** @description One section. */
+        /** @description One section. Only by its instructor: name, term, who assists, archived or not. */
         put: operations["change_section"];
         post?: never;
         delete?: never;
@@ -566,7 +569,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Gives a section another code. */
+        /** @description Gives a section another code. The former one stops working at once; who is signed in stays so. */
         post: operations["renew_code"];
         delete?: never;
         options?: never;
@@ -583,7 +586,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Puts people on the roster. */
+        /** @description Puts people on the roster. All of them or, with a sentence, none. */
         post: operations["add_people"];
         delete?: never;
         options?: never;
@@ -600,7 +603,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description What a list would add to the roster; nothing is changed. */
+        /** @description What a list would add to the roster; nothing is changed. From pasted text, CSV or XLSX; every line that cannot be taken is named. */
         post: operations["read_roster"];
         delete?: never;
         options?: never;
@@ -632,10 +635,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The sessions of my sections in the order of the term. */
+        /** @description The sessions of my sections in the order of the term. Those of one’s own sections and of those one assists in; 403 for students. */
         get: operations["sessions"];
         put?: never;
-        /** @description The sessions of my sections in the order of the term. */
+        /** @description The sessions of my sections in the order of the term. Plans one, with benches and teams; 201. 403 for who is no instructor, 422 for what does not fit. */
         post: operations["plan"];
         delete?: never;
         options?: never;
@@ -650,12 +653,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description One session's plan. */
+        /** @description One session's plan. With accepted values for who may see them; 403 for students, 404 for sections of others. */
         get: operations["session"];
-        /** @description One session's plan. */
+        /** @description One session's plan. As long as it is planned; 409 if somebody changed it since ``revision``. */
         put: operations["change_plan"];
         post?: never;
-        /** @description One session's plan. */
+        /** @description One session's plan. As long as it was never opened; the log keeps that it was there. 204. */
         delete: operations["delete_plan"];
         options?: never;
         head?: never;
@@ -671,7 +674,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description What one person reads for the whole room; the staff writes it. */
+        /** @description What one person reads for the whole room; the staff writes it. At every bench that has not read for itself; 422, and written nowhere, where it cannot be read. 204. */
         post: operations["write_on_board"];
         delete?: never;
         options?: never;
@@ -687,7 +690,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Another product's data, for benches whose trials agree. */
+        /** @description Another product's data, for benches whose trials agree. From a sheet file of the same method; 422 where it gives no result. */
         put: operations["set_comparison"];
         post?: never;
         delete?: never;
@@ -703,7 +706,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The room as it is now; 304 while nothing has changed. */
+        /** @description The room as it is now; 304 while nothing has changed. On a projector without names, calls and hidden values; 403 for students. */
         get: operations["floor"];
         put?: never;
         post?: never;
@@ -720,7 +723,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description What went wrong most when this method was held last. */
+        /** @description What went wrong most when this method was held last. Empty where it was never held. */
         get: operations["last_time"];
         put?: never;
         post?: never;
@@ -738,7 +741,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description How long a session is. */
+        /** @description How long a session is. Another length, from its start; 409 once it is over. */
         put: operations["set_minutes"];
         post?: never;
         delete?: never;
@@ -756,7 +759,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Remarks on the steps of a session. */
+        /** @description Remarks on the steps of a session. Only by the section’s instructor; 422 for a step that the session has not. */
         post: operations["remark"];
         delete?: never;
         options?: never;
@@ -774,7 +777,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** @description A remark that is shown no more. */
+        /** @description A remark that is shown no more. 404 for a remark that this session does not show. */
         delete: operations["end_remark"];
         options?: never;
         head?: never;
@@ -789,7 +792,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description How the session's room is arranged, for all sessions in it. */
+        /** @description How the session's room is arranged, for all sessions in it. Empty text forgets it; 422 where it cannot be read. */
         put: operations["arrange_room"];
         post?: never;
         delete?: never;
@@ -806,7 +809,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description What the benches are given, with the accepted values. */
+        /** @description What the benches are given, with the accepted values. Only by the section’s instructor. */
         put: operations["set_samples"];
         post?: never;
         delete?: never;
@@ -824,7 +827,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Opens, closes, reopens or cancels a session, releases its results or takes that back. */
+        /** @description Opens, closes, reopens or cancels a session, releases its results or takes that back. 409 with a sentence where the session’s state does not allow it. */
         post: operations["set_state"];
         delete?: never;
         options?: never;
@@ -840,7 +843,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Who stands at which bench. */
+        /** @description Who stands at which bench. By whoever teaches or assists; 409 once the session is closed. */
         put: operations["set_teams"];
         post?: never;
         delete?: never;
@@ -858,7 +861,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Spreads the roster over the benches. */
+        /** @description Spreads the roster over the benches. By name, by lot or as last time; 409 once it has begun. */
         post: operations["deal_teams"];
         delete?: never;
         options?: never;
@@ -1002,6 +1005,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Instruments of one's own, with a scale that the catalogue does not have. Puts one into the stockroom; 201. 422 says what no instrument can be, 409 that the stockroom is full. */
+        post: operations["add_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/instruments/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description An instrument of one's own before it is kept. As it would be read and drawn; 422 says what no instrument can be. */
+        post: operations["try_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vocabulary": {
         parameters: {
             query?: never;
@@ -1009,7 +1046,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The words in which an experiment is written, as a form. */
+        /** @description The words in which an experiment is written, as a form. The same for everybody who is signed in. */
         get: operations["vocabulary"];
         put?: never;
         post?: never;
@@ -1094,7 +1131,7 @@ export interface components {
             /** @default  */
             file: string;
         };
-        /** @description A bench in a session's plan. */
+        /** @description A place in a session's plan, with its sample, or all of them. */
         BenchPlace: {
             id: number;
             number: number;
@@ -1127,6 +1164,10 @@ export interface components {
             entries: components["schemas"]["EntryRef"][];
             talk: components["schemas"]["Talk"][];
             remarks: components["schemas"]["RemarkOut"][];
+            targets: components["schemas"]["TargetOut"][];
+            samples: components["schemas"]["SampleHere"][];
+            read_before: components["schemas"]["ReadBefore"][];
+            beside: components["schemas"]["BesideSample"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Beside: {
@@ -1140,6 +1181,11 @@ export interface components {
             /** Format: double */
             expanded: number;
             sentence: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BesideSample: {
+            sample: string;
+            pairs: components["schemas"]["Beside"][];
         };
         /** @enum {unknown} */
         BlankEnum: "";
@@ -1440,6 +1486,7 @@ export interface components {
             progress: number;
             hand: components["schemas"]["Hand"];
             tasks: components["schemas"]["Hand"][];
+            another: components["schemas"]["Hand"] | null;
             steps: components["schemas"]["StepOut"][];
             bench: components["schemas"]["ReadingOut"][];
             trials: components["schemas"]["TrialOut"][];
@@ -1468,7 +1515,8 @@ export interface components {
             sessions: number;
         };
         /**
-         * @description An own experiment in the hands of its author. ``problems`` are contradictions, ``lacks`` what is still missing;
+         * @description An own experiment in the hands of its author. ``problems`` are contradictions, ``lacks`` what is still missing,
+         *     ``wishes`` what may wait;
          *     ``tried`` says that this very draft came through a trial run. ``page`` is how it will look, as soon as it holds.
          */
         ExperimentPage: {
@@ -1481,6 +1529,7 @@ export interface components {
             };
             problems: string[];
             lacks: string[];
+            wishes: string[];
             tried: boolean;
             versions: components["schemas"]["VersionOut"][];
             page: components["schemas"]["MethodPage"] | null;
@@ -1510,11 +1559,12 @@ export interface components {
             suggest: string;
             word: string;
         };
-        /** @description The room as it is now. */
+        /** @description The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about. */
         Floor: {
             session: components["schemas"]["SessionCard"];
             result_label: string;
             unit: string;
+            minutes_left: number;
             benches: components["schemas"]["FloorBench"][];
             needs: components["schemas"]["Need"][];
             board: components["schemas"]["BoardLine"][];
@@ -1540,6 +1590,8 @@ export interface components {
             last_at: string | null;
             level: components["schemas"]["LevelEnum"];
             call: string;
+            samples: components["schemas"]["SampleHere"][];
+            minutes_left: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorTrial: {
@@ -1575,6 +1627,7 @@ export interface components {
             detail: string;
             done: boolean;
             optional: boolean;
+            offer: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Helper: {
@@ -1768,6 +1821,7 @@ export interface components {
             example_results: components["schemas"]["ResultOut"][];
             trials: string;
             waste: string;
+            wishes: string[];
         };
         /** @description How long a session is, in minutes from its start. */
         MinutesRequest: {
@@ -1862,6 +1916,33 @@ export interface components {
             sentence: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        OwnInstrumentOut: {
+            id: number;
+            base: string;
+            tool: components["schemas"]["Instrument"];
+        };
+        /** @description An instrument of one's own: the catalogue's nearest one, and what is otherwise; empty: as that one. */
+        OwnScaleRequest: {
+            base: string;
+            name: string;
+            /** @default  */
+            low: string;
+            /** @default  */
+            high: string;
+            /** @default  */
+            graduation: string;
+            /** @default  */
+            decimals: string;
+            /** @default  */
+            tolerance: string;
+            /** @default  */
+            basis: string;
+            /** @default  */
+            numbers_run: components["schemas"]["NumbersRunEnum"] | components["schemas"]["BlankEnum"];
+            /** @default  */
+            scales: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartOut: {
             kind: string;
             key: string;
@@ -1913,6 +1994,8 @@ export interface components {
             minutes: number;
             benches: number;
             samples?: components["schemas"]["SampleRequest"][];
+            /** @default false */
+            all_samples: boolean;
             questions?: string[];
             revision: number;
         };
@@ -1928,6 +2011,7 @@ export interface components {
                 [key: string]: string;
             };
             questions: string[];
+            all_samples: boolean;
             revision: number;
         };
         /** @description A session to be planned. */
@@ -1950,6 +2034,8 @@ export interface components {
             minutes: number;
             benches: number;
             samples?: components["schemas"]["SampleRequest"][];
+            /** @default false */
+            all_samples: boolean;
             questions?: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2045,7 +2131,7 @@ export interface components {
             alternatives: components["schemas"]["Alternative"][];
             improvement: string;
         };
-        /** @description A plan to be previewed, and for how many benches. */
+        /** @description A plan to be previewed, for how many benches, and how many samples each of them works with. */
         PreviewRequest: {
             method: string;
             options?: {
@@ -2056,6 +2142,8 @@ export interface components {
             };
             /** @default 1 */
             benches: number;
+            /** @default 1 */
+            samples_each: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Product: {
@@ -2089,6 +2177,13 @@ export interface components {
             /** Format: double */
             value: number;
             shown: components["schemas"]["Shown"];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ReadBefore: {
+            key: string;
+            index: number | null;
+            text: string;
+            sample: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ReadingOut: {
@@ -2163,6 +2258,7 @@ export interface components {
             record: components["schemas"]["RecordCheck"];
             stores: string;
             comparison: components["schemas"]["ComparisonView"] | null;
+            beside: components["schemas"]["BesideSample"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ResultOut: {
@@ -2248,17 +2344,35 @@ export interface components {
             accepted: {
                 [key: string]: string;
             };
+            options: {
+                [key: string]: string;
+            };
         };
-        /** @description What some benches are given, with its accepted results (never shown to students before release). */
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SampleHere: {
+            bench: number;
+            label: string;
+            /** Format: double */
+            progress: number;
+        };
+        /**
+         * @description What some benches are given, with its accepted results (never shown to students before release), and what is
+         *     chosen otherwise for it than for the session.
+         */
         SampleRequest: {
             name: string;
             accepted?: {
                 [key: string]: string;
             };
+            options?: {
+                [key: string]: string;
+            };
         };
-        /** @description All samples of a session. */
+        /** @description All samples of a session, and whether each bench works with all of them. */
         SamplesRequest: {
             samples: components["schemas"]["SampleRequest"][];
+            /** @default false */
+            all_samples: boolean;
         };
         /** @description A draft as it stands; it may still be wrong in any way. */
         SaveRequest: {
@@ -2470,9 +2584,13 @@ export interface components {
             meanwhile: string;
             cautions: string[];
             photo: string;
+            /** Format: double */
+            minutes: number;
+            early: boolean;
         };
         /** @description Everything of its own that a department can choose in a plan. */
         Stock: {
+            instruments: components["schemas"]["OwnInstrumentOut"][];
             calibrations: components["schemas"]["CalibrationOut"][];
             solutions: components["schemas"]["SolutionOut"][];
         };
@@ -4994,6 +5112,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Stock"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    add_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnScaleRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stock"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    try_instrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnScaleRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instrument"];
                 };
             };
             400: components["responses"]["Refused400"];

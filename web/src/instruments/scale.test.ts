@@ -48,4 +48,15 @@ describe('a meniscus', () => {
     // a quadratic curve reaches half way to its control point: y − sag at the walls, y in the middle
     expect(meniscusPath(0, 100, 50, 9)).toBe('M0 41 Q50 59 100 41');
   });
+
+  it('writes at each mark the number that stands there, however fine the marks are', () => {
+    for (const graduation of [0.1, 0.05, 0.02, 0.001, 0.0005, 2, 5]) {
+      const { marks, at } = scaleWindow(graduation * 20, {
+        low: 0, high: graduation * 1000, graduation, reach: 11, height: 430, numbersRun: 'down',
+      }); // prettier-ignore
+      const named = marks.filter((mark) => mark.label);
+      expect(named.length).toBeGreaterThan(1);
+      for (const mark of named) expect(at(Number(mark.label))).toBeCloseTo(mark.y, 6);
+    }
+  });
 });

@@ -38,14 +38,15 @@ export function scaleWindow(value: number, of: ScaleOf): ScaleWindow {
   for (let step = first; step <= last; step++) {
     const rank = step % 10 === 0 ? 'major' : step % 5 === 0 ? 'middle' : 'minor';
     const stands = step * of.graduation;
-    const label =
-      rank === 'major' ? trimmed(stands) : rank === 'middle' && of.graduation < 1 ? stands.toFixed(1) : '';
+    const named = rank === 'major' || (rank === 'middle' && of.graduation < 1);
+    const label = named ? trimmed(stands) : '';
     marks.push({ y: at(stands), rank, label });
   }
   return { from, to, marks, at };
 }
 
-const trimmed = (value: number) => String(Math.round(value * 1000) / 1000);
+/** 0.30000000000000004 is 0.3, and 0.25 is 0.25: a scale never carries a number that is not at its mark. */
+const trimmed = (value: number) => String(Number(value.toPrecision(9)));
 
 /** A meniscus: lowest (or highest) in the middle, where it is read. */
 export function meniscusPath(left: number, right: number, y: number, sag: number): string {

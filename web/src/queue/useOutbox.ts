@@ -17,6 +17,7 @@ export interface Outbox {
   refused: string[];
   /** Entries the server could not read: they stay here until a person decides. */
   held: Kept[];
+  /** Settled when the entry is on the device. */
   write: (entry: Partial<Draft> & Pick<Draft, 'key' | 'text'>) => Promise<void>;
   dismiss: () => void;
   tryAgain: (id: string) => Promise<void>;
@@ -98,7 +99,7 @@ export function useOutbox(bench: number, author: Author): Outbox {
       setRefused([]);
       const draft = await keep(bench, { id, name }, entry);
       setPending((before) => [...before, draft]);
-      await flush();
+      void flush(); // it is on the device: what follows needs no answer of the server
     },
     [bench, id, name, flush],
   );

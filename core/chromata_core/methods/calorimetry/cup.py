@@ -1,17 +1,8 @@
 """A cup with a thermometer, written once: temperatures before and after, read singly or as a trace, and what a cup takes."""
 
 from chromata_core.declaration.names import When
-from chromata_core.declaration.vocabulary import (
-    Choice,
-    ChoiceOption,
-    NumberOption,
-    Option,
-    OwnError,
-    Quantity,
-    Reading,
-    Role,
-    Series,
-)
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Option
+from chromata_core.declaration.vocabulary import OwnError, Quantity, Reading, Role, Series
 from chromata_core.judging.rules import TraceRead
 from chromata_core.methods import natural_constants
 from chromata_core.telling.line_charts import Trace
@@ -58,7 +49,7 @@ def readings(start: str, end: str, hint: str) -> tuple[Reading, ...]:
     return (
         Reading("T_start", start, "°C", "thermometer", "T_start", hint="Wait until it stands still.", when=SINGLE),
         Reading("T_end", end, "°C", "thermometer", "T_end", hint=hint, when=SINGLE),
-        Series("t", "Clock", "s", "clock", "t", until=TraceRead("t_settled", "after"), when=RECORDED, logged="curve",
+        Series("t", "Clock", "s", "clock", "t", paced=True, until=TraceRead("t_settled", "after"), when=RECORDED, logged="curve",
                hint="Twice or more before mixing, mixed at {t_mix}, then every half minute."),
         Series("Temp", "Temperature", "°C", "thermometer", "T", beside="t", when=RECORDED),
     )  # fmt: skip

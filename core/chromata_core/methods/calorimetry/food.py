@@ -1,27 +1,24 @@
 """Energy of a burning piece of food, caught by water in a can."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     CALORIMETRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    Trials,
 )
 from chromata_core.judging.checks import Within
-from chromata_core.methods import natural_constants
+from chromata_core.methods import class_units, natural_constants
 from chromata_core.methods.calorimetry import cup
 from chromata_core.methods.weighing import tared
 
@@ -33,15 +30,15 @@ METHOD = Method(
     question="How much energy does a piece of food hold, and what does its label say?",
     reaction="food + O₂ → CO₂ + H₂O, heat into the water",
     options=(
-        cup.HEAT_CAPACITY,
+        class_units.FOOD_ENERGY, cup.HEAT_CAPACITY,
         ChoiceOption("water_by", "Water is", (Choice("cylinder", "Measured in a cylinder, 1 g/mL"), Choice("balance", "Weighed")), "cylinder"),
         NumberOption("rho_1", "Density taken for water", "1", "g/mL", "ρ", fixed=True),
         ChoiceOption("burned_by", "Mass burned", (Choice("residue", "First weighing less the rest"), Choice("whole", "All of it: it burned nearly to the end")), "residue"),
         NumberOption("E_label", "Label: energy of a serving", "160", "kcal", "E_label", low="0.1"),
         NumberOption("N_label", "Label: pieces in a serving", "24", symbol="N", low="1"),
         NumberOption("N_several", "Pieces weighed together", "10", symbol="N_weighed", help="For the mean mass of a piece.", low="1"),
-        NumberOption("J_kcal", "Joules in a kilocalorie", "4184", "J/kcal", "4184", fixed=True),
-        NumberOption("c_kcal", "The same heat capacity, in kilocalories", "1", "kcal/(L·K)", "c", fixed=True),
+        NumberOption("J_kcal", "Joules in a {energy_unit}", "4184", "J/kcal", "k", fixed=True),
+        NumberOption("c_kcal", "The same heat capacity, in {energy}", "1", "kcal/(L·K)", "c", fixed=True),
         natural_constants.N_A, natural_constants.ZERO,
         NumberOption("V_plan", "Water in the can", "60", "mL", low="1", planning=True),
         NumberOption("m_plan", "Piece to burn", "1.0", "g", low="0.01", planning=True),
@@ -72,7 +69,7 @@ METHOD = Method(
         Quantity("m", "Mass burned", "m_food", "g", "m", positive="Nothing was weighed; look at the balance again.", when={"burned_by": "whole"}),
         Quantity("dT", "Rise of temperature", "T_end - T_start", "K", "ΔT", positive="The water did not get warmer; look at both temperatures again."),
         Quantity("q", "Heat caught by the water", "m_water * c * dT", "J", "q"),
-        Quantity("E", "the same in kilocalories", "q / J_kcal", "kcal", "E"),
+        Quantity("E", "the same in {energy}", "q / J_kcal", "kcal", "E"),
         Quantity("E_short", "by the shortcut, litres × ΔT", "m_water / rho_1 * c_kcal * dT", "kcal", "E_short"),
         Quantity("e_t", "Energy of a gram, this trial", "E / m", "kcal/g", "e"),
         Quantity("e", "Energy of a gram", "mean(e_t)", "kcal/g", "ē", "summary", result=True, accepted=True),
@@ -90,7 +87,7 @@ METHOD = Method(
         Step("warmth", "Temperature before", "Read the water's temperature,", "clear of the bottom.", reads=("T_start",)),
         Step("burn", "Light it, heat the water", "Light the piece with the long lighter, push it under the can at once;", "write the highest temperature.",
              "Light it again if it goes out early. The can just above the flame: soot means too near.", reads=("T_end", "fell"),
-             cautions=(cautions.OPEN_FLAME, cautions.SMOKE, cautions.HOT_CAN)),
+             cautions=(cautions.OPEN_FLAME, cautions.SMOKE, cautions.HOT_CAN), minutes=5),
         Step("rest", "Weigh what is left", "Let it cool, weigh what is left", "on the same boat.", reads=("m_rest",), when={"burned_by": "residue"}, cautions=(cautions.HOT_CAN,)),
         Step("own", "Own calculation", "Work out the energy of a gram and of a piece yourself", "and compare with the label.",
              "Joules first, then kilocalories: 4184 J make one. Litres times degrees gives kilocalories directly.", "closing", ("own.e", "own.w")),
@@ -134,7 +131,7 @@ METHOD = Method(
         Fault("soot-boat", "Rest weighed hot", {"m_rest": "x - 0.03"}, "Warm air lifts the boat.", "Let it cool first."),
     ),
     targets=(
-        Target("Expected rise", "catch * E_label / N_label / (V_plan * rho_1 * c)", "K", "for a piece of about that mass"),
+        Target("Expected rise", "catch * E_label / N_label / (V_plan * rho_1 * c)", "K", "for a piece of about that mass", told=True),
     ),
     supplies=(Supply("Food", "m_plan", "g"), Supply("Food for the mean mass", "N_several", "", "bench"), Supply("Water", "V_plan", "mL")),
     waste="Burnt food goes into the bin when it is cold.",

@@ -3,27 +3,24 @@
 from dataclasses import replace
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     CALORIMETRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.whenever import Whenever
+from chromata_core.methods import class_units
 from chromata_core.methods.calorimetry import cup
 from chromata_core.telling.bar_charts import Bars
 
@@ -49,6 +46,7 @@ METHOD = Method(
         NumberOption("c_a", "Acid concentration", "1.000", "mol/L", "c_a", "", "0.005", "normal95", "Acid concentration", room=True, when=_ACID),
         NumberOption("c_b", "Base concentration", "1.100", "mol/L", "c_b", "A little more than the acid, so that all acid reacts.", "0.005", "normal95", "Base concentration", room=True, when=_ACID),
         NumberOption("rho", "Density of the solution", "1.02", "g/mL", "ρ", "0.5 mol/L sodium chloride: 1.02 g/mL.", "0.01", "rectangular", "Density of the solution, assumed", low="0.5", when=_ACID),
+        class_units.HEATS,
         replace(cup.HEAT_CAPACITY, label="Heat capacity of the solution", limit="0.20", limit_distribution="rectangular",
                 limit_label="Heat capacity of the solution, assumed",
                 help="As of water. Half a mole of salt in a litre makes it about 4.0, from memory; the ± says so."),
@@ -94,12 +92,12 @@ METHOD = Method(
         Step("labels", "Goggles, cup, lid, thermometer", "Put goggles on and nest two cups;", "see that the lid closes.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.SHATTER, "{burn}", cautions.DEFER)),
         Step("measure", "Measure both solutions", "Measure the acid into the cup and the base into its beaker;", "read the base's temperature.",
-             "Rinse the thermometer before it goes into the acid.", reads=("V_a", "V_b", "T_b"), when=_ACID, cautions=(cautions.ACID_BURNS, "{burn}")),
-        Step("measure", "Weigh water and solid", "Weigh the water into the cup,", "then the solid on a boat.", "", reads=("m_w", "m_s"), when=_SALT, cautions=("{burn}",)),
+             "Rinse the thermometer before it goes into the acid.", reads=("V_a", "V_b", "T_b"), when=_ACID, cautions=(cautions.ACID_BURNS, "{burn}"), minutes=4),
+        Step("measure", "Weigh water and solid", "Weigh the water into the cup,", "then the solid on a boat.", "", reads=("m_w", "m_s"), when=_SALT, cautions=("{burn}",), minutes=4),
         Step("mix", "Read, mix, read", "Read the cup, {mix}, lid on, swirl;", "write the extreme temperature.", "",
-             reads=("T_start", "T_end", "mixed"), when=cup.SINGLE, cautions=("{burn}", cautions.SHATTER)),
+             reads=("T_start", "T_end", "mixed"), when=cup.SINGLE, cautions=("{burn}", cautions.SHATTER), minutes=6),
         Step("mix", "Record, mix, record", "Start the clock and read twice. {mix} at {t_mix}, lid on, swirl;", "read on every half minute.", "",
-             reads=("t", "Temp", "mixed"), when=cup.RECORDED, cautions=("{burn}", cautions.SHATTER)),
+             reads=("t", "Temp", "mixed"), when=cup.RECORDED, cautions=("{burn}", cautions.SHATTER), minutes=6),
         Step("own", "Own calculation", "Work out the enthalpy yourself", "and compare.", "What warms the solution is lost by the reaction: mind the sign.", "closing", ("own.H",)),
         conclusion(3),
         Step("clean", "Pour away, rinse", "Pour the solution away by your instructor's rule", "and rinse the cup.", "", "closing", cautions=(cautions.NEUTRAL_WASTE, cautions.DEFER)),

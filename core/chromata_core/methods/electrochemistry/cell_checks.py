@@ -49,7 +49,7 @@ class ReversedLeads(Looks):
                 continue
             plus, minus = METALS[pair.plus], METALS[pair.minus]
             yield Finding(
-                "reversed", "look", f"{typed.text} V has the other sign than {plus} against {minus} should.",
+                "reversed", "look", f"{typed.text} {at.instrument(self.reading).unit} has the other sign than {plus} against {minus} should.",
                 "The leads are reversed, or a metal is not the one its label says.",
                 f"Red lead to {plus}, black to {minus}; look at both metals, then read again.", self.reading, trial,
                 word=f"Where is your red lead? And is that really {plus}?",
@@ -83,9 +83,9 @@ def measured(at: Context, reading: str) -> list[tuple[int, MetalPair, float]]:
     """Every pair that was measured, with its number in the plan and what its last try that counts shows, V."""
     tries = [(n, pair, at.last_try(n)) for n, pair in enumerate(pairs_of(at), 1)]
     return [
-        (n, pair, float(typed.value))
+        (n, pair, volts)
         for n, pair, trial in tries
-        if trial not in at.computed.voided and (typed := at.typed(reading, trial)) is not None
+        if trial not in at.computed.voided and (volts := at.read_in("V", reading, trial)) is not None
     ]
 
 

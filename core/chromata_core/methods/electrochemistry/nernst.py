@@ -1,17 +1,14 @@
 """Cell potential against concentration: Nernst's slope and the standard potential."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     ELECTROCHEMISTRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
-    ListOption,
     Method,
-    NumberOption,
     Observation,
     OwnError,
     Quantity,
@@ -19,7 +16,6 @@ from chromata_core.declaration.vocabulary import (
     Role,
     Slip,
     Step,
-    Trials,
 )
 from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
@@ -80,11 +76,11 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, gloves, metals", "Put goggles and gloves on, sand the metals bright", "and check that each is the one its label says.", "", "setup",
-             cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER)),
+             cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER), minutes=6),
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",)),
         Step("warmth", "Temperature", "Read the temperature", "of the solutions.", "", "setup", ("T",)),
         Step("make", "Half-cell with {c_plan}", "Fill the half-cell with {c_plan},", "rinse the metal with it, fresh bridge.", "From the weakest to the strongest nothing is carried over.",
-             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}"),
+             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}", minutes=4),
         Step("read", "Read the potential", "Clips clear of the liquid; wait until it stands still,", "read with its sign.", reads=("E",)),
         Step("own", "Own calculation", "Work out slope and standard potential yourself", "and compare.", "E against log Q: slope and intercept.", "closing", ("own.slope", "own.E_0")),
         conclusion(3),
@@ -116,7 +112,7 @@ METHOD = Method(
         Fault("oxide", "Metal not sanded", {"E": "x - 0.040"}, "Dull metal; every potential is too small.", "Sand, rinse, dry."),
     ),
     charts=(AcrossLine("line", "Nernst's line", "x", "y"),),
-    targets=(Target("Slope to be expected at 25 °C", "-ln_10 * R * T_25 / (z * F)", "mV", "for a factor of ten in Q"),),
+    targets=(Target("Slope to be expected at 25 °C", "-ln_10 * R * T_25 / (z * F)", "mV", "for a factor of ten in Q", told=True),),
     supplies=(Supply("Solution of the varied ion", "V_side", "mL", note=cautions.METAL_SALTS), Supply("Solution on the other side", "V_side", "mL", "bench")),
     waste="Every solution is collected as heavy-metal waste.",
 )  # fmt: skip

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from decimal import Decimal
 
 from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
-from chromata_core.declaration.vocabulary import ListOption, Planned
+from chromata_core.declaration.option_kinds import ListOption, Planned
 from chromata_core.engine.context import Context
 
 

@@ -10,6 +10,7 @@ from chromata_core.judging.find import find
 from chromata_core.judging.finding import Finding, gravest
 from chromata_core.methods.electrochemistry.pairs_option import pairs_of
 from chromata_core.quantity.rounding import plain
+from chromata_core.quantity.units import unit
 from chromata_core.telling.chart import Chart, Draws, Square, SquareCell
 
 _CORNER = "red ↓ black →"
@@ -44,19 +45,19 @@ class SquareOfPairs(Draws):
     ) -> tuple[SquareCell, SquareCell]:
         """What was read of a pair, and what is expected of it."""
         typed, row, column = at.typed(self.reading, trial), metals.index(pair.plus), metals.index(pair.minus)
-        unit = at.instrument(self.reading).unit
+        tool = at.instrument(self.reading)
         worst = gravest([f for f in findings if f.trial == trial and f.key in (self.reading, "") and f.level != "keep"])
         name = f"Red at {pair.plus}, black at {pair.minus}"
-        standard = Shown(plain(pair.potential, 3), 0, unit)
+        standard = Shown(plain(unit(tool.unit).from_si(pair.potential), tool.decimals), 0, tool.unit)
         level = worst.level if worst else "keep"
-        if typed is None:
+        volts = at.read_in("V", self.reading, trial)
+        if typed is None or volts is None:
             read = SquareCell(row, column, trial, None, "", name, level)
             return read, SquareCell(column, row, trial, standard, "", f"Standard value of {name}", expected=True)
-        volts = float(typed.value)
         percent = (volts - pair.potential) / pair.potential * 100 if pair.potential else 0.0
         off = f"{'+' if percent >= 0.5 else ''}{plain(percent, 0)} %"
         read = SquareCell(
-            row, column, trial, Shown(typed.text, 1, unit), f"{pair.plus if volts >= 0 else pair.minus} +",
+            row, column, trial, Shown(typed.text, 1, tool.unit), f"{pair.plus if volts >= 0 else pair.minus} +",
             f"{name}: {typed.text}", level, trial in at.computed.voided,
         )  # fmt: skip
         return read, SquareCell(column, row, trial, standard, off, f"Standard value of {name}", expected=True)

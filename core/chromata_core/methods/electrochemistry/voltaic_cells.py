@@ -1,23 +1,20 @@
 """Potentials of metal pairs: every combination, its poles, and the ladder of half-cells behind them."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     ELECTROCHEMISTRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    Trials,
 )
 from chromata_core.methods.electrochemistry.cell_charts import LadderOfHalfCells, PairResiduals, PairsOfMetals
 from chromata_core.methods.electrochemistry.cell_checks import BadContact, OverRange, ReversedLeads
@@ -37,6 +34,9 @@ METHOD = Method(
             Choice("beakers", "Beakers with paper-strip bridges", words={"bridge": "lay a fresh strip, wet with bridge solution, across"}),
             Choice("wells", "A block of wells round a central bridge", words={"bridge": "fill the central well high enough to touch them all"}),
         ), "beakers"),
+        ChoiceOption("own_asked", "The difference is worked out", (
+            Choice("each", "At the bench, after each pair"), Choice("later", "Afterwards: nothing interrupts the measuring"),
+        ), "each"),
         NumberOption("c_ions", "Concentration of every ion", "0.1", "mol/L", help="Standard values hold at 1 mol/L; equal dilution changes pairs of equal charge little.", low="0.0001"),
         NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="0.5", planning=True),
     ),
@@ -54,14 +54,14 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, gloves, sand the metals", "Put goggles and gloves on and sand every metal bright", "on both sides.", "", "setup",
-             cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER)),
+             cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER), minutes=8),
         Step("check", "Each metal in its own ion", "Look at each metal: is it the one its label says?", "Then each into the {c_ions} solution of its own ion.", "", "setup", ("metals",)),
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",)),
         Step("bridge", "Salt bridge", "Between the half-cells {bridge};", "metals do not touch it.", "A dry or torn bridge is the commonest bad contact.", "setup", cautions=(cautions.METAL_SALTS,),
-             photo="The set-up: half-cells, bridges, leads"),
+             photo="The set-up: half-cells, bridges, leads", minutes=4),
         Step("read", "Red to {plus}, black to {minus}", "Red lead to {plus}, black lead to {minus}:", "read, with its sign.",
              "Keep the leads so and keep the sign: it names the poles.", reads=("E",)),
-        Step("own", "Own calculation", "Work out the difference from the standard value yourself", "and compare.", "Standard value of the red metal less that of the black one.", "trial", ("own.d",)),
+        Step("own", "Own calculation", "Work out the difference from the standard value yourself", "and compare.", "Standard value of the red metal less that of the black one.", "trial", ("own.d",), when={"own_asked": "each"}),
         conclusion(3),
         Step("clean", "Collect the solutions", "Collect every solution", "and rinse and dry the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER)),
     ),

@@ -1,17 +1,15 @@
 """Composition of a zinc–aluminium alloy from the hydrogen it gives; the pure metal first."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     GAS,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
@@ -19,13 +17,11 @@ from chromata_core.declaration.vocabulary import (
     Series,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.checks import Within
 from chromata_core.judging.rules import PouredOut, Times
 from chromata_core.judging.whenever import Whenever
-from chromata_core.methods import natural_constants
+from chromata_core.methods import class_units, natural_constants
 from chromata_core.methods.gas import pressure
 from chromata_core.methods.gas.gate import Between, ComesOut, GateOpen
 from chromata_core.methods.weighing import tared
@@ -59,7 +55,7 @@ METHOD = Method(
         NumberOption("portions", "Weighed in so many portions", "2", symbol="N", help="For “weighed”: a balance has a capacity.", low="1", high="10",
                      when={"volume_by": _BALANCE}),
         NumberOption("apart", "Cylinder and balance agree within", "3", "mL", help="Common practice."),
-        *pressure.SOURCE, natural_constants.R, *natural_constants.BUOYANCY,
+        *pressure.SOURCE, class_units.PRESSURES, natural_constants.R, *natural_constants.BUOYANCY,
         *natural_constants.STANDARD_STATE,
         NumberOption("V_wanted", "Wanted gas at 0 °C and 1 atm", "200", "mL", help="What the collecting vessel holds well.", low="10", planning=True),
         NumberOption("w_expected", "Expected aluminium in the alloy", "10", "%", help="To plan with.", low="0.1", high="99.9", planning=True),
@@ -76,10 +72,10 @@ METHOD = Method(
     ),
     readings=(
         pressure.READING,
-        Reading("T", "Water in the collecting vessel", "°C", "thermometer", "T", scope="bench", hint="The gas takes its temperature and its vapour."),
-        Series("m_pure", "Pure {pure}", "g", "balance", "m_pure", scope="bench", hint="About as planned; write what the balance shows.",
+        Reading("T", "Water in the collecting vessel", "°C", "thermometer", "T", scope="bench", common=True, hint="The gas takes its temperature and its vapour."),
+        Series("m_pure", "Pure {pure}", "g", "balance", "m_pure", scope="bench", common=True, hint="About as planned; write what the balance shows.",
                until=ComesOut("recovery", "least_recovery", "most_recovery", "most_pure")),
-        Series("V_pure", "Water displaced", "mL", "cylinder_pure", "V_pure", scope="bench", beside="m_pure", hint="All of it, at eye level."),
+        Series("V_pure", "Water displaced", "mL", "cylinder_pure", "V_pure", scope="bench", common=True, beside="m_pure", hint="All of it, at eye level."),
         tared("m", "Alloy", "m", "Keep enough for the second trial."),
         Observation("clamp", "Clamp on the outlet", (Choice("open", "Open"), Choice("closed", "Closed: open it now")),
                     until=("open",), hint="Closed while you fill, OPEN before the metal meets the acid, or the stopper flies."),
@@ -126,12 +122,12 @@ METHOD = Method(
         Step("warmth", "Temperature of the water", "Read the thermometer", "in the collecting vessel.", "", "setup", ("T",)),
         Step("pure", "Pure {pure} first", "Weigh the {pure} into the vial, let it react,", "read the water it displaced.",
              "10 mL of 6 mol/L acid; the vial is slid in without touching it. Only when it comes out as predicted the alloy is used.",
-             "setup", ("m_pure", "V_pure"), cautions=(cautions.ACID_6M, cautions.HYDROGEN)),
+             "setup", ("m_pure", "V_pure"), cautions=(cautions.ACID_6M, cautions.HYDROGEN), minutes=12),
         Step("weigh", "Weigh the alloy", "Weigh the alloy into the vial", "and keep enough for the second trial.", reads=("m",)),
         Step("set", "Acid in, vial in, stopper on", "10 mL of 6 mol/L acid, slide the vial in without contact, stopper, fill the outlet;", "open the clamp.",
-             "The clamp is closed while you fill and open before the reaction.", reads=("clamp",), cautions=(cautions.ACID_6M,)),
+             "The clamp is closed while you fill and open before the reaction.", reads=("clamp",), cautions=(cautions.ACID_6M,), minutes=6),
         Step("react", "Tip the vial, shake", "Hold the stopper, tip the vial and shake without turning over,", "until no bubble rises.",
-             "The outlet stays under water and comes out last.", reads=("outlet",), cautions=(cautions.HYDROGEN,)),
+             "The outlet stays under water and comes out last.", reads=("outlet",), cautions=(cautions.HYDROGEN,), minutes=6),
         Step("water", "Measure the displaced water", "Pour the displaced water out in portions", "and write each.", "",
              reads=("V_out", "m_out")),
         Step("own", "Own calculation", "Work out the share of aluminium yourself", "and compare.",

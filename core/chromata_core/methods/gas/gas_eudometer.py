@@ -1,28 +1,24 @@
 """Hydrogen from a metal ribbon, collected over water in a graduated tube: one apparatus, four questions."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     GAS,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.checks import SameStart, Within
-from chromata_core.methods import natural_constants
+from chromata_core.methods import class_units, natural_constants
 from chromata_core.methods.gas import pressure
 from chromata_core.telling.bar_charts import Bars
 
@@ -57,7 +53,7 @@ METHOD = Method(
             Choice("equal", "Brought to the same level in a tall cylinder", words={"level": "Bring the levels to the same height in a tall cylinder, then"}),
             Choice("column", "A column is left standing and measured", words={"level": "Leave the tube standing,"}),
         ), "equal", "Equal levels is simply a column of height 0."),
-        *pressure.SOURCE,
+        *pressure.SOURCE, class_units.PRESSURES,
         NumberOption("T_plan", "Expected temperature of the water", "22", "°C", "T_plan", "To foretell the volume before the metal goes in.",
                      low="5", high="40"),
         NumberOption("longest", "Longest ribbon", "40", "mm", help="More than that runs past the last mark of a 50 mL tube. Common practice."),
@@ -131,20 +127,22 @@ METHOD = Method(
              cautions=(cautions.GOGGLES, cautions.HYDROGEN, cautions.DEFER)),
         pressure.STEP,
         Step("acid", "Make the acid", "Acid into water:", "20 mL of 2 mol/L hydrochloric acid, or 10 mL of 6 mol/L.",
-             "A third of 6 mol/L acid into two thirds of water gives 2 mol/L.", "setup", cautions=(cautions.ACID_6M,)),
+             "Measured in a small cylinder: it is easily too much. A third of 6 mol/L acid into two thirds of water gives 2 mol/L.", "setup", cautions=(cautions.ACID_6M,)),
         Step("ribbon", "Sand and weigh the ribbon", "Sand the ribbon bright,", "then weigh it.",
-             "Oxide weighs and gives no gas.", reads=("m",), when={"question": _KNOWN_RIBBON, "metal_by": "mass"}),
+             "Oxide weighs and gives no gas.", reads=("m",), when={"question": _KNOWN_RIBBON, "metal_by": "mass"}, minutes=3),
         Step("ribbon", "Sand and measure the ribbon", "Sand the ribbon bright,", "then measure its length.",
-             "Oxide weighs and gives no gas.", reads=("L",), when={"metal_by": "length", "question": _KNOWN_RIBBON}),
+             "Oxide weighs and gives no gas.", reads=("L",), when={"metal_by": "length", "question": _KNOWN_RIBBON}, minutes=3),
         Step("ribbon", "Sand and measure the ribbon", "Sand the ribbon bright,", "then measure its length.",
-             "Two pieces are two masses; what they must agree in is the mass of one metre.", reads=("L",), when={"question": "m"}),
+             "Two pieces are two masses; what they must agree in is the mass of one metre.", reads=("L",), when={"question": "m"}, minutes=3),
         Step("cage", "Cage it below the marks", "Fold the ribbon into a copper cage and fix it at the stopper,", "below the last mark.",
-             "The cage keeps pieces from floating up. Copper takes no part."),
+             "The cage keeps pieces from floating up. Copper takes no part.", minutes=3),
+        Step("ready", "Beaker full, and ready?", "Fill the big beaker and set it at hand,", "before any acid is in the tube.",
+             "From here on there is no time to look for it."),
         Step("fill", "Acid, then water to the brim", "Pour the acid in, then water gently down the wall, to the brim;", "stopper it, turn it over in the beaker.",
-             "The denser acid stays below until you turn the tube; then it sinks to the metal.", reads=("bubble",),
-             cautions=(cautions.ACID_6M, cautions.GLASS_TUBE)),
+             "It begins as soon as you turn the tube and the denser acid sinks to the metal.", reads=("bubble",),
+             cautions=(cautions.ACID_6M, cautions.GLASS_TUBE), minutes=4),
         Step("react", "Let it react", "Wait until no bubbles rise, 5 to 10 minutes,", "then tap the tube.",
-             "Never lift the open end out of the water.", reads=("end",), cautions=(cautions.HYDROGEN,)),
+             "Never lift the open end out of the water.", reads=("end",), cautions=(cautions.HYDROGEN,), minutes=5),
         Step("read", "Read the gas", "{level}", "read the gas volume at eye level.", "The numbers run from the closed end, which is on top now.",
              reads=("V",), when={"levels": "equal"}),
         Step("read", "Read gas and column", "{level}", "read the gas volume, then the column.", "The numbers run from the closed end, which is on top now.",
@@ -207,8 +205,8 @@ METHOD = Method(
              "The air holds up everything in the tube: {p_gas} of hydrogen and {p_w} of water vapour."),
     ),
     targets=(
-        Target("Ribbon for the wanted volume", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "g", "under 0.04 g in a 50 mL tube"),
-        Target("Length of that ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal / m_per_m", "mm", "under 4 cm", when={"metal_by": "length"}),
+        Target("Ribbon for the wanted volume", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "g", "under 0.04 g in a 50 mL tube", told=True),
+        Target("Length of that ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal / m_per_m", "mm", "under 4 cm", when={"metal_by": "length"}, told=True),
     ),
     supplies=(
         Supply("Ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "mg"),

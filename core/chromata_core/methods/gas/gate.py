@@ -34,7 +34,7 @@ class ComesOut(Ends):
 
     def good(self, at: Context, trial: int | None) -> bool:
         """Whether it came out."""
-        value = at.value(self.quantity, trial)
+        value = at.value(self.quantity, trial, at.bound.declared(self.quantity).unit)
         return value is not None and float(at.number(self.low)) <= value <= float(at.number(self.high))
 
 

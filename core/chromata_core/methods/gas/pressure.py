@@ -1,16 +1,8 @@
 """What presses on a gas over water, written once: the air of the room, the water's vapour, and a column if there is one."""
 
 from chromata_core.declaration import cautions
-from chromata_core.declaration.vocabulary import (
-    Choice,
-    ChoiceOption,
-    NumberOption,
-    Option,
-    Quantity,
-    Reading,
-    Role,
-    Step,
-)
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Option
+from chromata_core.declaration.vocabulary import Quantity, Reading, Role, Step
 
 SOURCE: tuple[Option, ...] = (
     ChoiceOption(

@@ -1,8 +1,9 @@
 """Drying to constant mass, written once: heat, cool, weigh, until two weighings agree."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Option
 from chromata_core.declaration.parts import Check
-from chromata_core.declaration.vocabulary import Choice, ChoiceOption, NumberOption, Option, Series, Step, Wait
+from chromata_core.declaration.vocabulary import Series, Step, Wait
 from chromata_core.judging.checks import NotYetConstant
 from chromata_core.judging.rules import ConstantMass
 from chromata_core.judging.whenever import Whenever

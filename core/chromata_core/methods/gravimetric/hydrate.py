@@ -1,24 +1,20 @@
 """Water of crystallisation: a salt is heated to constant mass in a crucible."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     GRAVIMETRIC,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
     Wait,
 )
 from chromata_core.judging.checks import Seen, Within
@@ -92,10 +88,10 @@ METHOD = Method(
         Step("labels", "Goggles, tongs, clean crucible", "Put goggles on and check the crucible", "for cracks.",
              "Crucible, lid, triangle, tongs, heat-proof mat.", "setup", cautions=(cautions.GOGGLES, cautions.DEFER)),
         Step("empty", "Weigh it empty", "Weigh the empty crucible with its lid.", "", reads=("m_crucible",)),
-        Step("fill", "Add the salt, weigh", "Add about 3 g of the salt and weigh it", "with crucible and lid.", reads=("m_before",)),
+        Step("fill", "Add the salt, weigh", "Add about 3 g of the salt and weigh it", "with crucible and lid.", reads=("m_before",), minutes=3),
         Step("heat", "Heat", "Heat for 5 minutes,", "lid slightly open, gently at first.",
              "Look at the flame around the crucible: colour means that salt is escaping.", reads=("flame",),
-             wait=Wait("Heating", 300), meanwhile="empty", cautions=(cautions.FLAME, cautions.HOT_CRUCIBLE)),
+             wait=Wait("Heating", 300), meanwhile="empty", cautions=(cautions.FLAME, cautions.HOT_CRUCIBLE), minutes=3),
         drying.weigh_step("m_heated", 600, "heat again until the mass stays.", "5 minutes the second time, 2 minutes after that."),
         Step("look", "Look under the lid", "Look under the lid", "before you call it dry.", reads=("lid",)),
         conclusion(2),

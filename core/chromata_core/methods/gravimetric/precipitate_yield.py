@@ -1,25 +1,21 @@
 """Yield and purity from a precipitate: limiting reactant, dried mass, gravimetric factor."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     GRAVIMETRIC,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
     Wait,
 )
 from chromata_core.judging.checks import Seen, Within
@@ -105,9 +101,9 @@ METHOD = Method(
              cautions=("{poison}",)),
         Step("precipitate", "Precipitate slowly, let it settle", "Warm both, add the {reagent} drop by drop, stirring;", "then test the liquid.",
              "Slowly and warm: larger crystals, which do not run through the filter. {equation}", reads=("complete",),
-             wait=Wait("Settling, warm", 600), meanwhile="weigh-sample", cautions=(cautions.HOT_GLASS,)),
+             wait=Wait("Settling, warm", 600), meanwhile="weigh-sample", cautions=(cautions.HOT_GLASS,), minutes=5),
         Step("filter", "Weigh the filter, filter, wash", "Weigh the dry filter, filter, wash three times;", "look at the filtrate.",
-             "Small portions of water; the last drops must carry no reagent.", reads=("m_filter", "filtrate")),
+             "Small portions of water; the last drops must carry no reagent.", reads=("m_filter", "filtrate"), minutes=12),
         Step("dry", "Dry", "Dry the filter in the oven,", "watch glass open a little.", "", wait=Wait("Drying", 1800),
              cautions=(cautions.HOT_GLASS,)),
         drying.weigh_step("m_dried", 600, "dry again until the mass stays.", "10 minutes in the oven between weighings."),
@@ -162,7 +158,7 @@ METHOD = Method(
     ),
     charts=(drying.chart("m_dried"),),
     targets=(
-        Target("Reagent for one portion, with excess", "m_a_plan / M_a / a * b * M_b * (1 + excess)", "g", "so that the sample limits"),
+        Target("Reagent for one portion, with excess", "m_a_plan / M_a / a * b * M_b * (1 + excess)", "g", "so that the sample limits", told=True),
         Target("Precipitate from one portion", "m_a_plan / M_a / a * M_p", "g", "the theoretical mass"),
     ),
     supplies=(

@@ -1,18 +1,8 @@
 """The disappearing cross, written once: thiosulfate and acid are poured together over a cross, which the sulfur hides."""
 
 from chromata_core.declaration import cautions
-from chromata_core.declaration.vocabulary import (
-    Choice,
-    NumberOption,
-    Observation,
-    Option,
-    Quantity,
-    Reading,
-    Role,
-    Series,
-    Slip,
-    Step,
-)
+from chromata_core.declaration.option_kinds import Choice, NumberOption, Option
+from chromata_core.declaration.vocabulary import Observation, Quantity, Reading, Role, Series, Slip, Step
 from chromata_core.methods.kinetics.repeats import Repeats, RepeatsAgree
 
 REACTION = "S₂O₃²⁻ + 2 H⁺ → S + SO₂ + H₂O"

@@ -1,22 +1,20 @@
 """Rate against concentration: the order of the reaction in thiosulfate."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     KINETICS,
     Example,
     Fault,
-    ListOption,
     Method,
-    NumberOption,
     OwnError,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    Trials,
 )
 from chromata_core.methods.kinetics import cross
 from chromata_core.telling.line_charts import AcrossLine
@@ -55,7 +53,7 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, cross, tubes", "Put goggles on and draw the cross;", "all runs at room temperature.", "A thermometer for each tube.", "setup",
              cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER)),
-        Step("measure", "Make {V_plan} up with water", "Measure {V_plan} of thiosulfate and make it up with water,", "the acid into its own tube.", reads=("V_thio",)),
+        Step("measure", "Make {V_plan} up with water", "Measure {V_plan} of thiosulfate and make it up with water,", "the acid into its own tube.", reads=("V_thio",), minutes=2),
         cross.POUR,
         Step("own", "Own calculation", "Work out the order yourself", "and compare.", "The slope of log rate against log concentration.", "closing", ("own.order",)),
         conclusion(3),
@@ -86,7 +84,7 @@ METHOD = Method(
         Fault("pipette-read-high", "Pipette read from the wrong side", {"V_thio": "x + 0.5"}, "The numbers run the other way.", "Write what was delivered."),
     ),
     charts=(AcrossLine("order", "Order of the reaction", "x", "y"),),
-    targets=(Target("First mixture", "c_stock * V_plan / V_all", "mol/L", "before the acid"),),
+    targets=(Target("First mixture", "c_stock * V_plan / V_all", "mol/L", "before the acid", told=True),),
     supplies=(
         Supply("Sodium thiosulfate stock", "2 * V_plan", "mL"), Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS),
     ),

@@ -1,22 +1,19 @@
 """Rate against temperature: activation energy from the disappearing cross."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Shared, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     KINETICS,
-    Choice,
     Example,
     Fault,
-    ListOption,
     Method,
-    NumberOption,
     Observation,
     OwnError,
     Quantity,
     Slip,
     Step,
-    Trials,
     Wait,
 )
 from chromata_core.methods import natural_constants
@@ -32,7 +29,11 @@ METHOD = Method(
     reaction=cross.REACTION,
     options=(
         ListOption("T_plan", "Planned temperatures", "22; 40; 60; 70", "°C", "T_plan",
-                   "Room temperature first. Each beaker bath is set about 5 °C above; what the tubes show is the record."),
+                   "Room temperature first. What the tubes show is the record."),
+        ChoiceOption("bath_is", "Warm water comes from", (
+            Choice("beaker", "Beakers, mixed hot and cold", words={"bath_words": "About 5 °C above the planned one, tubes in it"}),
+            Choice("thermostat", "Thermostats", words={"bath_words": "The thermostat at the planned one, tubes in it"}),
+        ), "beaker", "A beaker cools while the tubes warm up; a thermostat does not."),
         *cross.AGREE,
         NumberOption("baths", "Water baths", "2", low="1", high="8", planning=True),
         NumberOption("bath_places", "Benches at a bath", "4", low="1", high="24", planning=True),
@@ -47,7 +48,7 @@ METHOD = Method(
     ),
     roles=cross.ROLES,
     readings=(
-        Observation("bath", "The bath", (Choice("set", "About 5 °C above the planned one, tubes in it"), Choice("room", "No bath: room temperature")),
+        Observation("bath", "The bath", (Choice("set", "{bath_words}"), Choice("room", "No bath: room temperature")),
                     hint="Two baths are shared: room temperature first, the warm ones when they are free."),
         *cross.READINGS,
     ),
@@ -70,7 +71,7 @@ METHOD = Method(
         Step("labels", "Goggles, cross, tubes", "Put goggles on, draw the cross", "and put a thermometer into each tube: thiosulfate and acid.",
              "10 mL of thiosulfate in one, about 2 mL of acid in the other.", "setup", cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER)),
         Step("bath", "Into the bath for {T_plan}", "Set the bath for {T_plan}", "and put both tubes into it.", "Prepare the next pair of tubes meanwhile.",
-             reads=("bath",), wait=Wait("Reaching the temperature", 300), meanwhile="bath", cautions=(cautions.HOT_WATER,)),
+             reads=("bath",), wait=Wait("Reaching the temperature", 300), meanwhile="bath", cautions=(cautions.HOT_WATER,), minutes=2),
         cross.POUR,
         Step("own", "Own calculation", "Work out the activation energy yourself", "and compare.", "ln of the rate against 1/T in kelvin; the slope is −E_a/R.", "closing", ("own.E_a",)),
         conclusion(3),

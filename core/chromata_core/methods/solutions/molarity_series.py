@@ -1,24 +1,20 @@
 """Solutions of known concentration by mass, in vessels whose volume is measured backwards."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ListOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     SOLUTIONS,
-    Choice,
     Example,
     Fault,
-    ListOption,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Role,
     Series,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.checks import Seen
 from chromata_core.judging.rules import PouredOut
@@ -87,11 +83,11 @@ METHOD = Method(
         Step("measure", "Measure the volume backwards", "Fill one vessel to the mark, pour it out through the cylinder:",
              "full portions, then the rest.",
              "Backwards, because water that came out of a laboratory cylinder never goes into a vessel meant for food.",
-             "setup", ("V_out",)),
+             "setup", ("V_out",), minutes=5),
         Step("weigh", "Weigh the portion", "Tare the vessel, add about {m_plan},", "write what the balance shows.", reads=("m",),
              cautions=(cautions.SPILL,)),
         Step("dissolve", "Fill to the mark, dissolve", "Fill to the mark with water and stir", "until nothing is left.",
-             "To the mark, not a measured volume of water: the solute takes up room too.", reads=("looks",)),
+             "To the mark, not a measured volume of water: the solute takes up room too.", reads=("looks",), minutes=4),
         Step("own", "Own calculation", "Work out this concentration yourself", "and compare.", "", "trial", ("own.c",)),
         Step("compare", "The series", "Work out how many times stronger the last is", "than the first.", "", "closing", ("own.ratio",)),
         conclusion(3),

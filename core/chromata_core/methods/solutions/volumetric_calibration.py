@@ -4,17 +4,14 @@ Volume = mass · Z, Z = (1 − ρ_air/ρ_weights)/(ρ_water(T) − ρ_air): ISO 
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Stores, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     SOLUTIONS,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
-    ListOption,
     Method,
-    NumberOption,
     OwnError,
     Quantity,
     Reading,
@@ -22,7 +19,6 @@ from chromata_core.declaration.vocabulary import (
     Series,
     Slip,
     Step,
-    Trials,
 )
 from chromata_core.judging.checks import Within
 from chromata_core.judging.curve_checks import Suspect, Trend
@@ -65,7 +61,7 @@ METHOD = Method(
         Role("thermometer", "Thermometer", ("thermometer",), "thermometer-0.1"),
     ),
     readings=(
-        Reading("T_water", "Water temperature", "°C", "thermometer", "T", scope="bench", room=True, hint="In the vessel you draw from."),
+        Reading("T_water", "Water temperature", "°C", "thermometer", "T", scope="bench", room=True, hint="In the vessel you draw from.", when={"density": "buoyancy"}),
         Reading("V_set", "Pipette set to", "mL", "pipette", "V_set", hint="{V_plan}."),
         Series("m_d", "Delivery", "g", "balance", "m_i", until=Times("deliveries"),
                hint="On the tared boat."),

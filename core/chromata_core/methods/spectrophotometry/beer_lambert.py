@@ -1,21 +1,10 @@
 """Concentration of a coloured solution from a calibration line."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
-from chromata_core.declaration.vocabulary import (
-    SPECTROPHOTOMETRY,
-    Choice,
-    ChoiceOption,
-    Example,
-    Method,
-    NumberOption,
-    Quantity,
-    Role,
-    Series,
-    Step,
-    Trials,
-)
+from chromata_core.declaration.vocabulary import SPECTROPHOTOMETRY, Example, Method, Quantity, Role, Series, Slip, Step
 from chromata_core.judging.rules import PeakPassed
 from chromata_core.methods.spectrophotometry import light
 from chromata_core.telling.line_charts import Spectrum
@@ -30,7 +19,7 @@ METHOD = Method(
     question="How concentrated is a coloured solution?",
     reaction="A = ε · l · c",
     options=(
-        *light.options("0.01000", "mol/L", "0.00005", "2.00; 4.00; 6.00; 8.00", "10", "520"),
+        *light.options("0.01000", "mol/L", "0.00005", "2.00; 4.00; 6.00; 8.00", "10", "520", "80.6"),
         ChoiceOption("wavelength_by", "The wavelength is", (
             Choice("given", "Given by the plan"), Choice("spectrum", "Found from a spectrum: measured point by point, or taken over from a file"),
         ), "given"),
@@ -40,9 +29,9 @@ METHOD = Method(
     ),
     roles=(*light.ROLES, *light.dilution_roles(), Role("wavelength", "Wavelength scale", ("wavelength scale",), "wavelength-1nm")),
     readings=(
-        Series("lam", "Wavelength", "nm", "wavelength", "λ", scope="bench", until=PeakPassed("A_lam", "least_points"), when=_SPECTRUM, logged="spectrum",
+        Series("lam", "Wavelength", "nm", "wavelength", "λ", paced=True, scope="bench", common=True, until=PeakPassed("A_lam", "least_points"), when=_SPECTRUM, logged="spectrum",
                hint="Zero on the blank at every wavelength. A JCAMP-DX or CSV file may be taken over instead."),
-        Series("A_lam", "Absorbance there", "", "photometer_a", "A", scope="bench", beside="lam", when=_SPECTRUM),
+        Series("A_lam", "Absorbance there", "", "photometer_a", "A", scope="bench", common=True, beside="lam", when=_SPECTRUM),
         *light.STANDARDS,
         *light.unknown(),
     ),
@@ -80,11 +69,11 @@ METHOD = Method(
     ),
     trials=Trials("Unknown", 1, 12, each="unknowns"),
     path=("c_x", "D", "c"),
-    slips=light.SLIPS,
+    slips=(*light.SLIPS, Slip("intercept-left-out", "the intercept of the given line is left out", "c_x", "A_0 / a_line", when=light.GIVEN)),
     faults=light.FAULTS,
     charts=(Spectrum("spectrum", "Spectrum", "lam", "A_lam", "lam_max"), *light.CHARTS),
     targets=(
-        Target("Weakest standard, for 2 mL in a 10 mL flask", "c_stock * 2 / 10", "mol/L", "each further millilitre adds half as much again"),
+        Target("Weakest standard, for 2 mL in a 10 mL flask", "c_stock * 2 / 10", "mol/L", "each further millilitre adds half as much again", told=True),
     ),
     supplies=(*light.supplies("Stock of the plan's concentration"), Supply("Unknown", "V_made_plan", "mL", "bench")),
     shared=light.SHARED,

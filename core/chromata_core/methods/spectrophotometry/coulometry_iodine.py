@@ -1,17 +1,15 @@
 """Charge against product: iodine set free by a current, counted by its colour."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
@@ -19,7 +17,6 @@ from chromata_core.declaration.vocabulary import (
     Series,
     Slip,
     Step,
-    Trials,
     Wait,
 )
 from chromata_core.judging.checks import Seen
@@ -34,7 +31,7 @@ _Z, _F, _N, _EFF = ({"question": key} for key in ("z", "F", "N_A", "efficiency")
 
 METHOD = Method(
     slug="coulometry-iodine",
-    version=1,
+    version=2,
     family=SPECTROPHOTOMETRY,
     title="Charge and iodine",
     question="How many electrons does a molecule of iodine take?",
@@ -49,7 +46,11 @@ METHOD = Method(
         NumberOption("z_lit", "Electrons by the equation", "10", symbol="z", low="1", high="20"),
         NumberOption("I_plan", "Current", "0.10", "A", low="0.001", help="Set at the supply; what the meter shows is the record."),
         NumberOption("t_run", "Time of the current", "300", "s", low="10"),
-        *light.options("0.001000", "mol/L", "0.000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "460"),
+        *light.options("0.001000", "mol/L", "0.000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "460", "748"),
+        ChoiceOption("rest_by", "While it dissolves", (
+            Choice("stir", "It is stirred, covered", words={"rest": "stir, covered,"}),
+            Choice("stand", "It stands still: the solid sinks and dissolves", words={"rest": "let it stand, covered,"}),
+        ), "stir", "Stirred it is faster; still, part of the solid sinks and can be left behind."),
         NumberOption("V_cell", "Volume of the cell, about", "100", "mL", low="1", planning=True),
         *agreement_options("1", "", "rad", "5"),
         natural_constants.F, natural_constants.CHARGE,
@@ -65,13 +66,18 @@ METHOD = Method(
         Reading("V", "Volume of the cell", "mL", "cylinder", "V", hint="Everything in it, acid too."),
         Observation("acid", "Sulfuric acid", (Choice("in", "It is in"), Choice("forgotten", "Not yet: add it now")), until=("in",),
                     hint="Without acid no iodine is made, and five minutes are lost."),
-        Series("t", "Clock", "s", "clock", "t", until=RunsTo("t_run"), hint="0 when the current is switched on, then every minute to {t_run}."),
+        Series("t", "Clock", "s", "clock", "t", paced=True, until=RunsTo("t_run"), hint="0 when the current is switched on, then every minute to {t_run}."),
         Series("I", "Current", "A", "ammeter", "I", beside="t", hint="Every minute."),
         Observation("pole", "Brown colour at", (
             Choice("negative", "The wire to the negative post; bubbles at the other"), Choice("positive", "The wire to the positive post"),
         ), hint="Electrons leave the supply at its negative post: iodate is reduced there, oxygen bubbles at the other."),
-        Observation("dissolved", "After the rest", (Choice("clear", "No grains float: one brown solution"), Choice("grains", "Grains float: stir and wait")),
-                    until=("clear",), hint="Solid iodine floats at first and is not in the light."),
+        Observation("solid", "The dark solid", (
+            Choice("top", "Floats at the top"), Choice("bottom", "Lies at the bottom"), Choice("both", "Both"), Choice("none", "None is seen"),
+        ), hint="Iodine that is not dissolved: it is made, and not yet in the light."),
+        Observation("dissolved", "After the rest", (
+            Choice("clear", "No grains: one brown solution"), Choice("sunk", "Grains lie at the bottom, the liquid is clear"),
+            Choice("grains", "Grains float: wait"),
+        ), until=("clear", "sunk"), hint="Solid iodine floats at first and is not in the light."),
         *light.unknown(),
     ),
     quantities=(
@@ -96,11 +102,12 @@ METHOD = Method(
              cautions=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DEFER)),
         *light.setup_steps("the iodate solution without current"),
         Step("cell", "Fill the cell", "Fill the cell with iodate solution and acid", "and write its volume.", "Acid into the solution, never the reverse.", reads=("V", "acid"),
-             cautions=(cautions.DILUTE_SULFURIC,)),
+             cautions=(cautions.DILUTE_SULFURIC,), minutes=4),
         Step("current", "Current", "Switch on, start the clock at once, set about {I_plan};", "read the meter every minute to {t_run}.",
-             "Stir. Brown streams from one wire, bubbles from the other.", reads=("t", "I", "pole"), wait=Wait("Current", 300), cautions=(cautions.CURRENT, cautions.IODINE)),
-        Step("rest", "Switch off, let it dissolve", "Switch off and stir, covered, five minutes,", "until nothing floats.", "", reads=("dissolved",), wait=Wait("Dissolving", 300),
-             cautions=(cautions.IODINE,)),
+             "Stir. Brown streams from one wire, bubbles from the other.", reads=("t", "I", "pole"), wait=Wait("Current", 300), cautions=(cautions.CURRENT, cautions.IODINE),
+             minutes=2),  # set up; the readings are made while it runs
+        Step("rest", "Switch off, let it dissolve", "Switch off and {rest} five minutes,", "until nothing floats.", "", reads=("solid", "dissolved"), wait=Wait("Dissolving", 300),
+             cautions=(cautions.IODINE,), minutes=1),
         light.read_step("Read the iodine", "Blank in, rinse the cuvette with the brown solution,"),
         *(Step("own", "Own calculation", "Work out the {wanted} yourself", "and compare.", "Charge is current times time; divide by the Faraday constant.", "closing",
                (f"own.{result}",), when={"question": question})
@@ -151,7 +158,7 @@ METHOD = Method(
     ),
     charts=(*light.CHARTS, Pairs("current", "Current through the run", "t", "I", "I_mean")),
     targets=(
-        Target("Charge", "I_plan * t_run", "C", "current times time"),
+        Target("Charge", "I_plan * t_run", "C", "current times time", told=True),
         Target("Iodine to be expected", "I_plan * t_run / (z_lit * F) / V_cell", "mmol/L", "it must lie between the standards"),
     ),
     supplies=(*light.supplies("Iodine of the plan's concentration"), Supply("Iodate solution with sulfuric acid", "V_cell", "mL", note=cautions.DILUTE_SULFURIC)),

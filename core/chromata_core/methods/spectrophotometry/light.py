@@ -2,16 +2,12 @@
 
 from chromata_core.declaration import cautions
 from chromata_core.declaration.names import When
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Option
 from chromata_core.declaration.parts import Check, Drawing
 from chromata_core.declaration.preparation import Shared, Supply
 from chromata_core.declaration.vocabulary import (
-    Choice,
-    ChoiceOption,
     Fault,
-    ListOption,
-    NumberOption,
     Observation,
-    Option,
     OwnError,
     Quantity,
     Reading,
@@ -22,6 +18,7 @@ from chromata_core.declaration.vocabulary import (
     Wait,
 )
 from chromata_core.judging.rules import Bracketed, EachOf
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.spectrophotometry.light_checks import (
     BlankStale,
     Bow,
@@ -35,21 +32,31 @@ from chromata_core.methods.spectrophotometry.light_checks import (
 from chromata_core.telling.line_charts import CalibrationLine, Residuals
 
 BY_A, BY_T = {"scale": "A"}, {"scale": "T"}
-_LINE, _ORIGIN = {"fit": "intercept"}, {"fit": "origin"}
+# The line is measured here, or given as an equation by who measured it before: then there are no standards.
+MEASURED, GIVEN = {"line": "measured"}, {"line": "given"}
+_LINE, _ORIGIN = {"fit": "intercept", **MEASURED}, {"fit": "origin", **MEASURED}
 _ZERO = (Choice("zero", "Shows zero: 0.000 A, 100.0 %T"), Choice("off", "Shows something else: zero it now"))
 
 
 def options(
-    stock: str, unit: str, limit: str, volumes: str, flask: str, wavelength: str, scale: str = "A"
+    stock: str, unit: str, limit: str, volumes: str, flask: str, wavelength: str, slope: str, scale: str = "A"
 ) -> tuple[Option, ...]:
-    """How it is read, how the line is drawn, and the standards: ``volumes`` of a stock made up to ``flask`` mL."""
+    """How it is read, how the line is drawn, and the standards: ``volumes`` of a stock made up to ``flask`` mL. A line
+    that is given rises by ``slope`` L/mol (the absorptivity times 1 cm), known to 1 %.
+    """
     return (
         ChoiceOption("scale", "Read as", (Choice("A", "Absorbance", words={"zero": "0.000"}), Choice("T", "%T", words={"zero": "100.0 %T"})), scale,
                      "A = 2 − log₁₀ %T; both are shown."),
         NumberOption("wavelength", "Wavelength", wavelength, "nm", help="Set before the blank is read.", low="180"),
         ChoiceOption("fit", "Calibration line", (Choice("intercept", "Fitted, with its intercept"), Choice("origin", "Forced through the origin")), "intercept",
                      "Through the origin only if the intercept's own test allows it."),
-        NumberOption("c_stock", "Stock concentration", stock, unit, "c_stock", "", limit, "normal95", "Stock concentration", room=True),
+        ChoiceOption("line", "The line is", (Choice("measured", "Measured by each bench, from standards"), Choice("given", "Given, as an equation")), "measured",
+                     "An equation saves the time of the standards; what it was measured with is not seen."),
+        NumberOption("a_line", "Slope of the given line", slope, "L/mol", "a", "A = a · c + b; the molar absorptivity times the path.", f"{0.01 * float(slope):.3g}",
+                     "normal95", "Slope of the given line", low="0.001", when=GIVEN),
+        NumberOption("b_line", "Its intercept", "0.002", "", "b", "", "0.003", "normal95", "Intercept of the given line", low="-1", when=GIVEN),
+        NumberOption("A_top", "Highest absorbance on it", "0.75", help="Above that nobody has measured it.", low="0.01", high="3", when=GIVEN),
+        NumberOption("c_stock", "Stock concentration", stock, unit, "c_stock", "", limit, "normal95", "Stock concentration", room=True, when=MEASURED),
         ListOption("V_plan", "Stock for the standards", volumes, "mL", "V_plan", f"Each is pipetted into a {flask} mL flask and made up."),
         NumberOption("p", "Readings of each unknown", "1", symbol="p", help="Cuvette emptied and filled again between them.", low="1", high="10"),
         NumberOption("on_before", "Switched on before the session", "20", "min", help="Its lamp needs 15 to 20 min; whoever prepares switches it on first."),
@@ -83,11 +90,11 @@ def dilution_roles(pipette: str = "pipette-10-a") -> tuple[Role, ...]:
 
 STANDARDS: tuple[Reading | Observation, ...] = (
     Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
-    Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", hint="The same size for all.", anew="c_std"),
-    Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered."),
-    Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", beside="V_std", when=BY_A,
+    Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", common=True, hint="The same size for all.", anew="c_std", when=MEASURED),
+    Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", common=True, until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered.", when=MEASURED),
+    Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", common=True, beside="V_std", when={**BY_A, **MEASURED},
            hint="Rinsed three times with it."),
-    Series("T_std", "Transmittance of it", "%T", "photometer_t", "T", scope="bench", beside="V_std", when=BY_T,
+    Series("T_std", "Transmittance of it", "%T", "photometer_t", "T", scope="bench", common=True, beside="V_std", when={**BY_T, **MEASURED},
            hint="Rinsed three times with it."),
 )  # fmt: skip
 
@@ -96,21 +103,24 @@ def unknown() -> tuple[Reading | Observation, ...]:
     """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
     return (
         Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut."),
-        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p"), when=BY_A, echo="c",
-               hint="It must lie between the standards."),
+        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top"), when=BY_A, echo="c",
+               hint="It must lie where the line was measured."),
         Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, echo="c",
-               hint="It must lie between the standards."),
+               hint="It must lie where the line was measured."),
         Reading("V_taken", "Taken to dilute", "mL", "dilution_pipette", "V_taken", optional=True, hint="Only if it was too dark for the line."),
         Reading("V_made", "Made up to", "mL", "dilution_flask", "V_made", optional=True, follows="V_taken"),
     )  # fmt: skip
 
 
 _ABSORBANCES = (
-    Quantity("A_s", "Absorbance of a standard", "A_std", "", "A", "bench", per="A_std", when=BY_A),
-    Quantity("A_s", "Absorbance of a standard", "2 - log10(T_std)", "", "A", "bench", per="T_std", when=BY_T),
+    Quantity("A_s", "Absorbance of a standard", "A_std", "", "A", "bench", per="A_std", when={**BY_A, **MEASURED}),
+    Quantity(
+        "A_s", "Absorbance of a standard", "2 - log10(T_std)", "", "A", "bench", per="T_std", when={**BY_T, **MEASURED}
+    ),
     Quantity("A_r", "Absorbance of the unknown", "A_x", "", "A", per="A_x", when=BY_A),
     Quantity("A_r", "Absorbance of the unknown", "2 - log10(T_x)", "", "A", per="T_x", when=BY_T),
-    Quantity("A_0", "Absorbance of the unknown", "inside(A_s, mean_last(A_r, p))", "", "A₀"),
+    Quantity("A_0", "Absorbance of the unknown", "inside(A_s, mean_last(A_r, p))", "", "A₀", when=MEASURED),
+    Quantity("A_0", "Absorbance of the unknown", "mean_last(A_r, p)", "", "A₀", when=GIVEN),
 )
 
 
@@ -122,7 +132,7 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
     )
     return (
         *_ABSORBANCES,
-        Quantity("c_std", "Concentration of a standard", "c_stock * V_std / V_flask", unit, "c", "bench", per="A_s"),
+        Quantity("c_std", "Concentration of a standard", "c_stock * V_std / V_flask", unit, "c", "bench", per="A_s", when=MEASURED),
         Quantity("nu", "Degrees of freedom of the line", "count(A_s) - 2", "", "ν", "bench", aside=True, when=_LINE),
         Quantity("nu", "Degrees of freedom of the line", "count(A_s) - 1", "", "ν", "bench", aside=True, when=_ORIGIN),
         Quantity("u_read", "Scatter of one reading", "scatter_of_reading(c_std, A_s, A_0, p)", unit, "u", aside=True, when=_LINE),
@@ -131,6 +141,7 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
         Quantity("u_line", "Doubt of the line", "doubt_of_line_origin(c_std, A_s, A_0)", unit, "u", aside=True, when=_ORIGIN),
         Quantity("c_x", "In the cuvette", "line_x(c_std, A_s, A_0)", unit, "c_x", when=_LINE, errors=errors),
         Quantity("c_x", "In the cuvette", "line_x_origin(c_std, A_s, A_0)", unit, "c_x", when=_ORIGIN, errors=errors),
+        Quantity("c_x", "In the cuvette", "(A_0 - b_line) / a_line", unit, "c_x", when=GIVEN),
         Quantity("D", "Dilution factor", "dilution_factor(V_made, V_taken)", "", "D"),
     )  # fmt: skip
 
@@ -139,11 +150,11 @@ def setup_steps(solvent: str) -> tuple[Step, ...]:
     """Warm-up, standards, wavelength and blank, the line."""
     return (
         Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
-             "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before")),
+             "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1),
         Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {solvent} in, lid shut,".replace("{solvent}", solvent), "set the display to {zero}.",
-             "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,)),
+             "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3),
         Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
-             "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,)),
+             "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25),
     )  # fmt: skip
 
 
@@ -155,7 +166,7 @@ def read_step(title: str, lead: str, when: When = None) -> Step:
 
 SIGNALS = ("A_std", "T_std", "A_x", "T_x")
 CHECKS: tuple[Check, ...] = (
-    TooEarly("warmup", ("A_std", "T_std")),
+    TooEarly("warmup", SIGNALS),
     BlankStale("zero", "rezero", SIGNALS, "stale"),
     OverFull(("T_std", "T_x")),
     Pale("A_s", "A_std"), Pale("A_s", "T_std"), Pale("A_r", "A_x"), Pale("A_r", "T_x"),
@@ -163,9 +174,15 @@ CHECKS: tuple[Check, ...] = (
     Bow("c_std", "A_s", "V_std"),
     ZeroLine("fit", "c_std", "A_s", "V_std"),
     OffTheLine("A_x", "A_r", "c_std", "A_s", "V_taken"), OffTheLine("T_x", "A_r", "c_std", "A_s", "V_taken"),
+    Whenever("above-given-line", "last(A_x) > A_top", "The absorbance is {last(A_x):}, and the given line ends at {A_top}.", "There nobody has measured it.", "Dilute it, write how much you take and what it is made up to, then read again.", "repeat", "A_x",
+             word="Is it darker than anything the line was made with?"),
+    Whenever("above-given-line", "2 - log10(last(T_x)) > A_top", "The absorbance is {2 - log10(last(T_x)):}, and the given line ends at {A_top}.", "There nobody has measured it.", "Dilute it, write how much you take and what it is made up to, then read again.",
+             on="T_x", word="Is it darker than anything the line was made with?"),
 )  # fmt: skip
 CHARTS: tuple[Drawing, ...] = (
-    CalibrationLine("line", "Calibration line", "c_std", "A_s", "A_0", "c_x", "Absorbance"),
+    CalibrationLine(
+        "line", "Calibration line", "c_std", "A_s", "A_0", "c_x", "Absorbance", ("a_line", "b_line", "A_top")
+    ),
     Residuals("residuals", "What is left over", "c_std", "A_s"),
 )
 SLIPS = (
@@ -173,14 +190,14 @@ SLIPS = (
     Slip("natural-logarithm", "ln is used for log₁₀", "A_0", "ln(100 / mean_last(T_x, p))", when=BY_T),
     Slip("no-dilution", "the dilution factor is left out", "D", "1"),
     Slip("dilution-inverted", "the dilution factor is turned over", "D", "V_taken / V_made"),
-    Slip("flask-added", "the stock is added to the flask's volume instead of made up to it", "c_std", "c_stock * V_std / (V_std + V_flask)"),
-    Slip("first-standard", "it is compared with the first standard alone", "c_x", "first(c_std) * A_0 / first(A_s)"),
+    Slip("flask-added", "the stock is added to the flask's volume instead of made up to it", "c_std", "c_stock * V_std / (V_std + V_flask)", when=MEASURED),
+    Slip("first-standard", "it is compared with the first standard alone", "c_x", "first(c_std) * A_0 / first(A_s)", when=MEASURED),
 )  # fmt: skip
 FAULTS = (
     Fault("fingerprint", "Fingerprint or bubble in the light", {"A_x": "x + 0.030", "T_x": "x * 0.933"}, "Wipe and turn the cuvette: the reading changes.", "Wipe the clear faces, tap bubbles out, read again."),
     Fault("blank-drifted", "Blank not set again", {"A_x": "x - 0.020", "T_x": "x * 1.047"}, "With the blank in it no longer shows zero.", "Zero on the blank before every unknown."),
     Fault("cuvette-wet", "Cuvette rinsed with water only", {"A_x": "x * 0.96", "T_x": "x * 1.02"}, "Drops of water dilute what is filled in.", "Rinse three times with the solution itself."),
-    Fault("standard-short", "Standards filled above the mark", {"A_std": "x * 0.98", "T_std": "x * 1.01"}, "All standards are weaker than they should be: the unknown seems stronger.", "Make up drop by drop, bottom of the curve on the mark."),
+    Fault("standard-short", "Standards filled above the mark", {"A_std": "x * 0.98", "T_std": "x * 1.01"}, "All standards are weaker than they should be: the unknown seems stronger.", "Make up drop by drop, bottom of the curve on the mark.", when=MEASURED),
 )  # fmt: skip
 
 
@@ -205,6 +222,6 @@ def both(of: str, absorbance: str) -> tuple[tuple[str, str], ...]:
 def supplies(stock: str) -> tuple[Supply, ...]:
     """Stock for all standards of a bench."""
     return (
-        Supply(stock, "sum(V_plan)", "mL", "bench", note="and as much again to rinse the pipette"),
+        Supply(stock, "sum(V_plan)", "mL", "bench", note="and as much again to rinse the pipette", when=MEASURED),
         Supply("Cuvettes", "1", "", "bench"),
     )

@@ -1,28 +1,39 @@
 """Copper in an alloy by the colour of its nitrate: from the cuvette back to the solid."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
-    Choice,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
     Wait,
 )
 from chromata_core.methods.spectrophotometry import light
 from chromata_core.methods.weighing import tared
+
+_ORDERS = {"piece": "blank", "standards": ""}
+
+
+def _begin(order: str) -> tuple[Step, Step]:
+    """The piece weighed and in its acid: before the setup step that the order names, or in its turn."""
+    early = _ORDERS[order]
+    return (
+        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",), early=early, when={"order": order}),
+        Step("dissolve", "Dissolve it under the hood", "Piece into a beaker, 30 mL of 6 mol/L nitric acid, under the hood;", "start the clock and go on.",
+             "About ten minutes for a thin piece, until it is gone and no brown is left.", wait=Wait("Dissolving", 600), meanwhile="" if early else "weigh", cautions=(cautions.NITRIC,),
+             early=early, minutes=3, when={"order": order}),
+    )  # fmt: skip
+
 
 METHOD = Method(
     slug="metal-in-alloy",
@@ -33,7 +44,10 @@ METHOD = Method(
     reaction="Cu + 4 H⁺ + 2 NO₃⁻ → Cu²⁺ + 2 NO₂ + 2 H₂O",
     options=(
         SubstanceOption("M_Cu", "Metal", (Choice("Cu", "Copper"),), "Cu", "M_Cu", fixed=True),
-        *light.options("0.2000", "mol/L", "0.0010", "2.00; 4.00; 6.00; 8.00", "10", "800"),
+        *light.options("0.2000", "mol/L", "0.0010", "2.00; 4.00; 6.00; 8.00", "10", "800", "4.66"),
+        ChoiceOption("order", "What begins first", (
+            Choice("piece", "The piece: standards are made while it dissolves"), Choice("standards", "The standards"),
+        ), "piece", "Ten minutes for a thin piece, far longer for a solid one: they are not waited for."),
         NumberOption("w_expected", "Expected copper", "62", "%", help="Brass: about 60 to 70.", low="0.1", high="100", planning=True),
         NumberOption("m_plan", "Piece", "0.40", "g", low="0.001", planning=True),
         NumberOption("V_flask_plan", "Flask for it", "50", "mL", low="1", planning=True),
@@ -66,11 +80,9 @@ METHOD = Method(
         Step("labels", "Goggles, gloves, hood", "Put goggles and gloves on", "and check that the hood draws.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.NITRIC, cautions.DYE, cautions.DEFER)),
         *light.setup_steps("water"),
-        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",)),
-        Step("dissolve", "Dissolve it under the hood", "Piece into a beaker, 30 mL of 6 mol/L nitric acid, under the hood;", "wait until it is gone and no brown is left.",
-             "About ten minutes for a thin piece. Weigh the next one meanwhile.", wait=Wait("Dissolving", 600), meanwhile="weigh", cautions=(cautions.NITRIC,)),
+        *(step for order in _ORDERS for step in _begin(order)),
         Step("make-up", "Make up, invert", "Rinse it all into the flask, make up to the mark,", "invert ten times.", "What is not mixed is not one solution.", reads=("V_alloy",),
-             cautions=(cautions.NITRIC,)),
+             cautions=(cautions.NITRIC,), minutes=4),
         Step("compare", "Compare by eye", "Hold it beside the standards:", "does its colour lie between them?", "A piece that is mostly copper is far too dark.", reads=("colour",)),
         light.read_step("Read the dissolved alloy", "Blank in, then rinse the cuvette with it,"),
         Step("own", "Own calculation", "Work out the copper in the alloy yourself", "and compare.", "Cuvette, dilution, flask, moles, grams, per cent.", "closing", ("own.w",)),
@@ -95,7 +107,7 @@ METHOD = Method(
     path=("c_x", "D", "c", "V_alloy", "n", "m_Cu", "w_t"),
     slips=(
         *light.SLIPS,
-        Slip("no-flask", "the flask's volume is left out", "n", "c / c_stock * V_flask * c_stock"),
+        Slip("no-flask", "the flask's volume is left out", "n", "c / c_stock * V_flask * c_stock", when=light.MEASURED),
         Slip("moles-as-grams", "moles are given for grams", "m_Cu", "n / 1000"),
     ),
     faults=(

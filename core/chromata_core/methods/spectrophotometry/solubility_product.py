@@ -1,21 +1,20 @@
 """Solubility product of a sparingly soluble salt by the colour of one of its ions."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
+    Reading,
+    Role,
     Slip,
     Step,
-    Trials,
     Wait,
 )
 from chromata_core.methods import natural_constants
@@ -25,7 +24,7 @@ _RATIO = "c / c_1"
 
 METHOD = Method(
     slug="solubility-product",
-    version=1,
+    version=2,
     family=SPECTROPHOTOMETRY,
     title="A solubility product",
     question="How little of a sparingly soluble salt dissolves?",
@@ -40,12 +39,20 @@ METHOD = Method(
         ), "Ag2CrO4", "Any other ratio can be set below."),
         NumberOption("a", "Partner ions in the formula", "2", symbol="a", low="1", high="4"),
         NumberOption("b", "Coloured ions in the formula", "1", symbol="b", low="1", high="4"),
+        ChoiceOption("washing", "The solid is washed with", (
+            Choice("water", "Water", words={"wash": "water"}),
+            Choice("salt", "A salt solution that shares no ion, at last water", words={"wash": "a solution of a salt that shares no ion with it, at last with water,"}),
+        ), "water", "A salt solution dissolves less of it and keeps fine solids from running through."),
+        ChoiceOption("parting", "Solid and liquid are parted", (
+            Choice("spin", "In a centrifuge, balanced", words={"part": "spin it"}), Choice("settle", "By settling and pouring off", words={"part": "let it settle and pour off"}),
+        ), "spin"),
         NumberOption("Ksp_lit", "Accepted solubility product", "1.1e-12", symbol="K_lit", help="Silver chromate at 25 °C: about 1.1 × 10⁻¹², handbook value from memory."),
-        *light.options("0.0002400", "mol/L", "0.0000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "405", "T"),
+        *light.options("0.0002400", "mol/L", "0.0000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "405", "3500", "T"),
         natural_constants.UNIT_CONCENTRATION,
     ),
-    roles=(*light.ROLES, *light.dilution_roles()),
+    roles=(*light.ROLES, *light.dilution_roles(), Role("thermometer", "Thermometer", ("thermometer", "glass thermometer"), "thermometer-0.1")),
     readings=(
+        Reading("T", "Temperature of the solutions", "°C", "thermometer", "T", scope="bench", room=True, hint="A solubility product belongs to one temperature: write it beside it."),
         *light.STANDARDS,
         Observation("clear", "The liquid over the solid", (Choice("clear", "Clear: nothing floats"), Choice("cloudy", "Cloudy: spin it again")), until=("clear",),
                     hint="A grain in the light reads as colour."),
@@ -62,11 +69,16 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, gloves", "Put goggles and gloves on", "and set the waste bottle beside you.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.CHROMATE, cautions.SILVER, cautions.DEFER)),
+        Step("warmth", "Temperature", "Read the temperature of the solutions:", "the result belongs to it.", "", "setup", ("T",)),
+        Step("precipitate", "Make the solid", "Mix the two solutions slowly, stirring,", "and let {solid} settle.", "What settles is what will be washed; the liquid over it goes into the waste.", "setup",
+             wait=Wait("Settling", 300), cautions=(cautions.CHROMATE, cautions.SILVER), minutes=5),
         *light.setup_steps("water"),
-        Step("wash", "Wash the solid", "Wash {solid} with water and spin it, three times;", "throw the wash water into the waste.",
-             "Wash water left in it carries ions that are not from the solid.", cautions=(cautions.CHROMATE,)),
-        Step("shake", "Let it saturate", "Shake it with fresh water, wait, shake again,", "then spin.", "Until nothing more dissolves: minutes, better an hour.",
-             wait=Wait("Saturating", 600), meanwhile="wash"),
+        Step("tubes", "Into small tubes", "Share most of the solid out to small tubes,", "one for each solution.", "Tubes that stand opposite each other in a centrifuge weigh the same.", "setup",
+             cautions=(cautions.CHROMATE,), minutes=4),
+        Step("wash", "Wash the solid", "Wash {solid} with {wash} and {part}, three times;", "throw what you wash with into the waste.",
+             "What is left in it carries ions that are not from the solid.", cautions=(cautions.CHROMATE,), minutes=6),
+        Step("shake", "Let it saturate", "Shake it with fresh water, wait, shake again,", "then {part}.", "Until nothing more dissolves: minutes, better an hour.",
+             wait=Wait("Saturating", 600), meanwhile="wash", minutes=1),
         Step("look", "Look through it", "Hold the liquid against the light:", "is it clear?", reads=("clear",)),
         light.read_step("Read the saturated solution", "Blank in, rinse the cuvette with the clear liquid,"),
         Step("own", "Own calculation", "Work out the solubility product yourself", "and compare.", "The partner ion follows from the formula; then the powers.", "closing", ("own.K",)),
@@ -82,6 +94,7 @@ METHOD = Method(
     ),
     example=Example(
         (
+            ("T", None, None, "22.4"),
             *light.standards(("1.00", "0.085"), ("2.00", "0.169"), ("4.00", "0.336"), ("6.00", "0.507"), ("8.00", "0.672")),
             ("clear", 1, None, "clear"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.226"),
             ("clear", 2, None, "clear"), ("rezero", 2, None, "zero"), *light.read(2, 1, "0.231"),
@@ -105,7 +118,7 @@ METHOD = Method(
     charts=light.CHARTS,
     targets=(
         Target("Coloured ion to be expected", "(Ksp_lit * (b / a)**a)**(1 / (a + b)) * c_1", "µmol/L", "it must lie between the standards"),
-        Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "µmol/L", "above what is expected"),
+        Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "µmol/L", "above what is expected", told=True),
     ),
     supplies=(*light.supplies("Stock of {ion} in the plan's concentration"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
     shared=light.SHARED,

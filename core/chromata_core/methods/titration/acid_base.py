@@ -1,26 +1,25 @@
 """Concentration of an unknown acid or base by titration against a standard, with an indicator."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import END_POINT, agreement_options
 from chromata_core.declaration.vocabulary import (
     TITRATION,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
+    Observation,
     Quantity,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.checks import SameStart, UpsideDown, Within
 from chromata_core.methods.titration import burette
+
+_CONCENTRATION, _VOLUME = {"asks": "concentration"}, {"asks": "volume"}
 
 OPTIONS = (
     ChoiceOption(
@@ -60,6 +59,8 @@ OPTIONS = (
     ),
     NumberOption("z_s", "H⁺ or OH⁻ per formula of the substance", "1", symbol="z_s", low="1", high="4"),
     burette.INDICATOR,
+    burette.FILLS,
+    burette.DROPS,
     NumberOption(
         "dilution", "Sample diluted before titrating", "1", "", "f", "10 when 10 mL were made up to 100 mL; else 1.",
         low="1", limit_label="Dilution of the sample",
@@ -68,6 +69,9 @@ OPTIONS = (
     NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
     NumberOption("c_expected", "Expected concentration of the sample, diluted", "0.1", "mol/L", low="0.0001", planning=True),
     NumberOption("V_wanted", "Wanted titre", "20", "mL", low="1", planning=True),
+    ChoiceOption("asks", "What is asked", (
+        Choice("concentration", "How concentrated is it?"), Choice("volume", "Which takes more? The titre alone is compared"),
+    ), "concentration"),
     burette.ROUGH,
     END_POINT,
     *agreement_options("0.10", "mL"),
@@ -80,20 +84,23 @@ STEPS = (
     burette.FILL,
     Step("pipette", "Pipette the sample", "Write the pipette's volume.", "One for all trials.",
          "Rinse it with the sample, fill to the mark, let it drain.", "setup", ("V_s",), cautions=(cautions.NO_MOUTH,)),
-    Step("portion", "Sample and indicator", "Run the sample into a clean flask", "and add 3 drops of {indicator}.",
-         "A little water from the wash bottle does no harm: it does not change the amount.", "trial"),
-    burette.START,
+    Step("chart", "Its colour by the chart", "A few drops of universal indicator into some of the sample:", "which pH has its colour?",
+         "On a white tile, beside the chart.", "setup", ("pH_chart",), when={"indicator": "universal"}),
+    Step("portion", "Sample and indicator", "Run the sample into a clean flask", "and add {drops} drops of {indicator}.",
+         "A little water from the wash bottle does no harm: it does not change the amount.", "trial", minutes=3),
+    *burette.START,
     burette.RUN,
     burette.END,
     Step("own", "Own calculation", "Work out the concentration yourself", "and compare.",
-         "From the mean titre, the titrant and the ratio. Write it with the figures it deserves.", "closing", ("own.c_s",)),
+         "From the mean titre, the titrant and the ratio. Write it with the figures it deserves.", "closing", ("own.c_s",), when=_CONCENTRATION),
+    Step("own", "Own calculation", "Work out the mean titre yourself", "and say which product takes more.", "", "closing", ("own.V_mean",), when=_VOLUME),
     conclusion(3),
     burette.CLEAN,
 )  # fmt: skip
 
 METHOD = Method(
     slug="acid-base-titration",
-    version=1,
+    version=2,
     family=TITRATION,
     title="Acid–base titration",
     question="How concentrated is an acid or a base in a sample?",
@@ -103,15 +110,21 @@ METHOD = Method(
         Role("burette", "Burette", ("burette", "piston burette"), "burette-50-b"),
         Role("pipette", "Pipette or cylinder for the sample", ("pipette", "cylinder"), "pipette-20-a"),
     ),
-    readings=(burette.sample_volume("V_s", "Sample volume"), *burette.READINGS),
+    readings=(
+        burette.sample_volume("V_s", "Sample volume"),
+        Observation("pH_chart", "pH by the colour chart", tuple(Choice(f"pH{n}", f"pH {n}") for n in range(1, 14)), scope="bench",
+                    hint="The nearest colour of the chart; between two, the paler.", when={"indicator": "universal"}),
+        *burette.READINGS,
+    ),
     quantities=(
-        burette.DELIVERED,
-        Quantity("V_mean", "Mean titre", "mean(V)", "mL", "V̄", "summary"),
+        *burette.DELIVERED,
+        Quantity("V_mean", "Mean titre", "mean(V)", "mL", "V̄", "summary", when=_CONCENTRATION),
+        Quantity("V_mean", "Mean titre", "mean(V)", "mL", "V̄", "summary", result=True, accepted=True, when=_VOLUME),
         Quantity("c_s", "Concentration of the sample", "c_t * V_mean * z_t / (z_s * V_s) * dilution", "mol/L", "c_sample",
-                 "summary", result=True, accepted=True),
-        Quantity("gamma", "Mass concentration", "c_s * M_s", "g/L", "γ", "summary", result=True, accepted=True),
-        Quantity("w_v", "Mass in 100 mL (% w/v)", "gamma", "g/100 mL", "w/v", "summary", result=True, accepted=True),
-        Quantity("m_dose", "Mass in one dose", "gamma * dose", "g", "m_dose", "summary", result=True),
+                 "summary", result=True, accepted=True, when=_CONCENTRATION),
+        Quantity("gamma", "Mass concentration", "c_s * M_s", "g/L", "γ", "summary", result=True, accepted=True, when=_CONCENTRATION),
+        Quantity("w_v", "Mass in 100 mL (% w/v)", "gamma", "g/100 mL", "w/v", "summary", result=True, accepted=True, when=_CONCENTRATION),
+        Quantity("m_dose", "Mass in one dose", "gamma * dose", "g", "m_dose", "summary", result=True, when=_CONCENTRATION),
     ),
     steps=STEPS,
     hazards=(cautions.GOGGLES, "{burn}", cautions.BELOW_EYES, cautions.NO_MOUTH, cautions.DEFER),
@@ -128,7 +141,7 @@ METHOD = Method(
     ),
     example=Example(
         (
-            ("V_s", None, None, "20.00"),
+            ("V_s", None, None, "20.00"), ("pH_chart", None, None, "pH3"),
             ("V_start", 0, None, "0.40"), ("end_point", 0, None, "held"), ("V_end", 0, None, "19.1"),
             ("V_start", 1, None, "0.22"), ("end_point", 1, None, "held"), ("V_end", 1, None, "18.47"),
             ("V_start", 2, None, "1.05"), ("end_point", 2, None, "held"), ("V_end", 2, None, "19.36"),
@@ -141,13 +154,13 @@ METHOD = Method(
         Slip("final-reading", "the burette's final reading is used instead of the difference", "V", "V_end"),
         Slip("rough-included", "the rough trial is averaged too", with_rough=True),
         Slip("ratio-inverted", "the ratio of acid to base is turned over", "c_s",
-             "c_t * V_mean * z_s / (z_t * V_s) * dilution"),
-        Slip("volumes-swapped", "the two volumes change places", "c_s", "c_t * V_s * z_t / (z_s * V_mean) * dilution"),
+             "c_t * V_mean * z_s / (z_t * V_s) * dilution", when=_CONCENTRATION),
+        Slip("volumes-swapped", "the two volumes change places", "c_s", "c_t * V_s * z_t / (z_s * V_mean) * dilution", when=_CONCENTRATION),
         Slip("millilitres", "millilitres of titrant are divided by litres of sample", "c_s",
-             "1000 * c_t * V_mean * z_t / (z_s * V_s) * dilution"),
-        Slip("no-dilution", "the dilution of the sample is left out", "c_s", "c_t * V_mean * z_t / (z_s * V_s)"),
+             "1000 * c_t * V_mean * z_t / (z_s * V_s) * dilution", when=_CONCENTRATION),
+        Slip("no-dilution", "the dilution of the sample is left out", "c_s", "c_t * V_mean * z_t / (z_s * V_s)", when=_CONCENTRATION),
         Slip("dilution-inverted", "the result is divided by the dilution instead of multiplied", "c_s",
-             "c_t * V_mean * z_t / (z_s * V_s) / dilution"),
+             "c_t * V_mean * z_t / (z_s * V_s) / dilution", when=_CONCENTRATION),
     ),
     faults=(
         *burette.FAULTS,

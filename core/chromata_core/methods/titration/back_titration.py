@@ -1,38 +1,37 @@
 """Neutralising power of an antacid tablet: more acid than it can take, the rest titrated back with base."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import END_POINT, agreement_options
 from chromata_core.declaration.vocabulary import (
     TITRATION,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
     Wait,
 )
 from chromata_core.judging.checks import SameStart, Seen, Within
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 
 _N = "c_a * V_added - c_b * V"
 
 _BY_BURETTE = {"acid_by": "burette"}
+_BY_DIFFERENCE, _ADDED = {"weigh_by": "difference"}, {"weigh_by": "added"}
+_BEFORE = {"indicator_when": "before"}
 
 METHOD = Method(
     slug="back-titration",
-    version=2,
+    version=3,
     family=TITRATION,
     title="Back titration of an antacid",
     question="How much acid can a tablet neutralise?",
@@ -53,7 +52,15 @@ METHOD = Method(
         ChoiceOption("acid_by", "The acid is measured with", (
             Choice("burette", "A burette, read before and after"), Choice("measured", "A pipette or cylinder"),
         ), "burette", "A burette gives any volume; a pipette is quicker and gives one."),
+        ChoiceOption("indicator_when", "The indicator goes in", (
+            Choice("before", "Before boiling: a portion that is too large shows at once"), Choice("cooled", "When it has cooled"),
+        ), "before", "Pink at once means that there is not enough acid; the earlier that is seen, the less is lost."),
+        ChoiceOption("weigh_by", "A portion is weighed", (
+            Choice("difference", "Out of a vial, before and after"), Choice("added", "Into the flask: empty, then with it"),
+        ), "difference"),
         burette.INDICATOR,
+        burette.FILLS,
+        burette.DROPS,
         ChoiceOption("titrant", "In the burette", (
             Choice("NaOH", "Sodium hydroxide", words={"titrant": "sodium hydroxide", "burn": cautions.BASE_BURNS}),
         ), "NaOH"),
@@ -68,7 +75,9 @@ METHOD = Method(
     ),
     readings=(
         Reading("m_tablet", "Whole tablet", "g", "balance", "m_tablet", scope="bench", hint="Before it is crushed."),
-        *by_difference("Vial", "About half the tablet, never more than 0.5 g."),
+        *by_difference("Vial", "About half the tablet, never more than 0.5 g.", when=_BY_DIFFERENCE),
+        Reading("m_flask", "Flask, empty", "g", "balance", "m_flask", hint="Dry, without its stopper.", when=_ADDED),
+        Reading("m_full", "Flask and portion", "g", "balance", "m_full", echo="m", hint="About half the tablet, never more than 0.5 g.", when=_ADDED),
         Reading("V_a_start", "Acid burette, start", "mL", "acid_burette", "V_a,start", zero_of="V_a", when=_BY_BURETTE,
                 hint="Wherever it stands; a full burette is 0.00."),
         Reading("V_a", "Acid burette, end", "mL", "acid_burette", "V_a,end", when=_BY_BURETTE, hint="After 45 to 50 mL of acid."),
@@ -83,11 +92,13 @@ METHOD = Method(
         *burette.READINGS,
     ),
     quantities=(
-        difference("Sample", "Vial"),
+        difference("Sample", "Vial", when=_BY_DIFFERENCE),
+        Quantity("m", "Sample", "m_full - m_flask", "g", "m", when=_ADDED,
+                 positive="The flask did not get heavier; were the two weighings swapped?"),
         Quantity("V_added", "Acid added", "V_a - V_a_start", "mL", "V_a", when=_BY_BURETTE,
                  positive="The acid burette's end reading is not above its start reading; its numbers grow downward."),
         Quantity("V_added", "Acid added", "V_a", "mL", "V_a", when={"acid_by": "measured"}),
-        burette.DELIVERED,
+        *burette.DELIVERED,
         Quantity("n", "Acid neutralised by the sample", _N, "mmol", "n",
                  positive="More base was used than acid was there; look at both volumes again."),
         Quantity("q", "Neutralising power, this trial", "n / m", "mmol/g", "q"),
@@ -106,19 +117,25 @@ METHOD = Method(
              cautions=(cautions.NO_MOUTH,)),
         Step("crush", "Crush it, fill every burette", "Crush the tablet to a fine powder", "and fill every burette.",
              "Powder left in the mortar is sample lost only if you weigh it as taken.", "setup",
-             cautions=(cautions.BELOW_EYES, cautions.ACID_BURNS, "{burn}")),
+             cautions=(cautions.BELOW_EYES, cautions.ACID_BURNS, "{burn}"), minutes=10),
         Step("weigh", "Weigh a portion by difference", "Weigh the vial, tip about half out,", "weigh it again.",
-             "About half the tablet, never more than 0.5 g.", reads=("m_before", "m_after")),
+             "About half the tablet, never more than 0.5 g.", reads=("m_before", "m_after"), minutes=4, when=_BY_DIFFERENCE),
+        Step("weigh", "Weigh a portion into the flask", "Weigh the flask, add a portion,", "weigh it again.",
+             "About half the tablet, never more than 0.5 g.", reads=("m_flask", "m_full"), minutes=4, when=_ADDED),
         Step("acid", "Add the acid", "Read the acid burette, add 45 to 50 mL of acid,", "read it again.", reads=("V_a_start", "V_a"),
-             cautions=(cautions.ACID_BURNS,), when=_BY_BURETTE),
+             cautions=(cautions.ACID_BURNS,), when=_BY_BURETTE, minutes=3),
         Step("acid", "Add the acid", "Add 45 to 50 mL of acid,", "exactly measured.", reads=("V_a",),
-             cautions=(cautions.ACID_BURNS,), when={"acid_by": "measured"}),
+             cautions=(cautions.ACID_BURNS,), when={"acid_by": "measured"}, minutes=3),
+        Step("indicator", "Indicator, and a look", "Add {drops} drops of {indicator} and look:", "is there acid left?",
+             "Pink now means too little acid: begin again with less, before any time is lost.", reads=("at_once",), minutes=1, when=_BEFORE),
         Step("boil", "Boil", "Boil gently for 1 minute.", "", "It drives carbon dioxide out. Weigh the next portion meanwhile.",
-             wait=Wait("Boiling", 60), meanwhile="weigh", cautions=(cautions.BUMPING,)),
-        Step("cool", "Cool, add indicator", "Cool it until you can hold the flask,", "add 3 drops of {indicator} and look.",
+             wait=Wait("Boiling", 60), meanwhile="weigh", cautions=(cautions.BUMPING,), minutes=2),
+        Step("cool", "Cool, add indicator", "Cool it until you can hold the flask,", "add {drops} drops of {indicator} and look.",
              "In a water bath it takes a few minutes.", reads=("at_once",), wait=Wait("Cooling", 300), meanwhile="weigh",
-             cautions=(cautions.BUMPING,)),
-        burette.START,
+             cautions=(cautions.BUMPING,), minutes=2, when={"indicator_when": "cooled"}),
+        Step("cool", "Cool", "Cool it until you can hold the flask.", "", "In a water bath it takes a few minutes.",
+             wait=Wait("Cooling", 300), meanwhile="weigh", cautions=(cautions.BUMPING,), minutes=1, when=_BEFORE),
+        *burette.START,
         burette.RUN,
         burette.END,
         Step("own", "Own calculation", "Work out the neutralising power yourself", "and compare.",
@@ -133,8 +150,9 @@ METHOD = Method(
         SameStart("V_a_start"),
         Within("m", "It may take more acid than there is.", "Take less: about half the tablet, never more than 0.5 g.",
                high="option:most_sample", level="stop", on="m_after"),
-        Within("V", "Hardly any acid was left over, so the difference is badly known.", "Start again with less sample.",
-               low="option:least_titre", on="V_end"),
+        Whenever("V-range", "V < least_titre", "Only {V} of base was needed.",
+                 "Hardly any acid was left over, so the difference is badly known.",
+                 "Start again with less: about {m * used_up * c_a * V_added / n:g} would use up {used_up} %.", on="V_end"),
         Seen("at_once", "pink", "stop", "Pink at once.", "There was not enough acid for this much sample.",
              "This trial is void. Start again with less sample."),
     ),
@@ -163,6 +181,16 @@ METHOD = Method(
                 ("V_start", 2, None, "0.40"), ("end_point", 2, None, "held"), ("V_end", 2, None, "15.97"),
             ),
             {"acid_by": "measured", "c_a": "0.1018", "c_b": "0.0992"},
+        ),
+        Example(
+            (
+                ("m_tablet", None, None, "1.3120"),
+                ("m_flask", 1, None, "92.4410"), ("m_full", 1, None, "92.7949"), ("V_a_start", 1, None, "0.00"), ("V_a", 1, None, "48.50"), ("at_once", 1, None, "clear"),
+                ("V_start", 1, None, "0.15"), ("end_point", 1, None, "held"), ("V_end", 1, None, "12.88"),
+                ("m_flask", 2, None, "88.1012"), ("m_full", 2, None, "88.4420"), ("V_a_start", 2, None, "0.10"), ("V_a", 2, None, "48.30"), ("at_once", 2, None, "clear"),
+                ("V_start", 2, None, "0.40"), ("end_point", 2, None, "held"), ("V_end", 2, None, "14.22"),
+            ),
+            {"weigh_by": "added", "c_a": "0.1018", "c_b": "0.0992"},
         ),
     ),
     trials=Trials("Trial", 2, 5, agree="q"),

@@ -1,17 +1,8 @@
 """Working with a burette, written once for every titration: filling, reading, running in, judging the end point."""
 
 from chromata_core.declaration import cautions
-from chromata_core.declaration.vocabulary import (
-    Choice,
-    ChoiceOption,
-    Fault,
-    Observation,
-    OwnError,
-    Quantity,
-    Reading,
-    Step,
-    Wait,
-)
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption
+from chromata_core.declaration.vocabulary import Fault, Observation, OwnError, Quantity, Reading, Step, Wait
 from chromata_core.judging.guides import RunIn
 
 INDICATOR = ChoiceOption(
@@ -24,7 +15,8 @@ INDICATOR = ChoiceOption(
         Choice(
             "universal",
             "Universal, with its chart",
-            words={"indicator": "universal indicator", "colour": "chart green"},
+            {"end_point_limit": "0.15", "drops": "5"},
+            {"indicator": "universal indicator", "colour": "chart green"},
         ),
     ),
     "phenolphthalein",
@@ -34,9 +26,21 @@ INDICATOR = ChoiceOption(
 ROUGH = ChoiceOption("rough_trial", "Rough trial first", (Choice("yes", "Yes"), Choice("no", "No")), "yes",
                      "Finds the end point to a millilitre; never averaged.")  # fmt: skip
 
+DROPS = NumberOption("drops", "Drops of indicator", "3", low="1", high="20",
+                     help="About five of a universal indicator: more is too dark to judge. Common practice.")  # fmt: skip
+
+FILLS = ChoiceOption(
+    "fills",
+    "The burette",
+    (Choice("hand", "Is filled by hand: read before and after"), Choice("self", "Fills itself to zero: only the end is read")),
+    "hand",
+    "One with a three-way tap runs over at 0.00; its tolerance holds for a delivery from there.",
+)  # fmt: skip
+_BY_HAND, _BY_ITSELF = {"fills": "hand"}, {"fills": "self"}
+
 READINGS = (
     Reading("V_start", "Burette, start", "mL", "burette", "V_start", zero_of="V_end",
-            hint="Wherever it stands; a full burette is 0.00."),
+            hint="Wherever it stands; a full burette is 0.00.", when=_BY_HAND),
     Observation(
         "end_point",
         "End point",
@@ -46,36 +50,41 @@ READINGS = (
     ),
     Reading("V_end", "Burette, end", "mL", "burette", "V_end", echo="V"),
     Reading("V_stop", "Burette, stopped for a refill", "mL", "burette", "V_stop", optional=True,
-            hint="Close the tap, read where it stands, then fill it below eye level."),
+            hint="Close the tap, read where it stands, then fill it below eye level.", when=_BY_HAND),
     Reading("V_refilled", "Burette, after the refill", "mL", "burette", "V_refilled", optional=True, zero_of="V_end",
-            follows="V_stop", hint="Where the titration goes on from."),
+            follows="V_stop", hint="Where the titration goes on from.", when=_BY_HAND),
 )  # fmt: skip
 
-DELIVERED = Quantity(
-    "V", "Delivered", "V_end - V_start + V_stop - V_refilled", "mL", "V",
-    errors=(OwnError("Judging the end point", "end_point_limit", "triangular"),),
-    positive="The end reading is not above the start reading; a burette's numbers grow downward.",
+_JUDGED = (OwnError("Judging the end point", "end_point_limit", "triangular"),)
+DELIVERED = (
+    Quantity("V", "Delivered", "V_end - V_start + V_stop - V_refilled", "mL", "V", errors=_JUDGED, when=_BY_HAND,
+             positive="The end reading is not above the start reading; a burette's numbers grow downward."),
+    Quantity("V", "Delivered", "V_end", "mL", "V", errors=_JUDGED, when=_BY_ITSELF,
+             positive="Nothing was run in: read the burette again."),
 )  # fmt: skip
 
 FILL = Step(
     "fill", "Rinse and fill the burette", "Rinse and fill the burette", "with {titrant}.",
     "Twice with a few millilitres of titrant, then fill. Take the funnel out, clear the tip of air.", "setup",
-    cautions=(cautions.BELOW_EYES, "{burn}"),
+    cautions=(cautions.BELOW_EYES, "{burn}"), minutes=6,
 )  # fmt: skip
 
-START = Step("start", "Read the start", "Read the burette", "before you open the tap.", reads=("V_start",))
+START = (
+    Step("start", "Read the start", "Read the burette", "before you open the tap.", reads=("V_start",), when=_BY_HAND, minutes=2),
+    Step("start", "Fill it to zero", "Turn the tap to fill until it runs over,", "then off: it stands at 0.00.",
+         "The surplus runs back into the bottle. The part under the tap must be full of liquid too.", when=_BY_ITSELF, minutes=2),
+)  # fmt: skip
 
 RUN = Step(
     "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
     "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end.",
-    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"),
-)  # fmt: skip
+    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"), minutes=5)  # fmt: skip
 
 END = Step("end", "Read the end", "Read the burette", "after the {colour} has held for 30 s.", reads=("V_end",))
 
 CLEAN = Step(
     "clean", "Empty, rinse, waste", "Empty and rinse the burette", "and clear your bench.",
-    "Burette upside down, tap open.", "closing", cautions=(cautions.NEUTRAL_WASTE, cautions.DEFER),
+    "Last with distilled water; then upside down, tap open.", "closing", cautions=(cautions.NEUTRAL_WASTE, cautions.DEFER),
 )  # fmt: skip
 
 FAULTS = (

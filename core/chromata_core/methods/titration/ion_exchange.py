@@ -4,25 +4,21 @@ By electroneutrality the H⁺ set free equals the charge of the anions that pass
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import END_POINT, agreement_options
 from chromata_core.declaration.vocabulary import (
     TITRATION,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
     Observation,
     Quantity,
     Reading,
     Role,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
     Wait,
 )
 from chromata_core.judging.checks import SameStart, Seen, UpsideDown, Within
@@ -33,7 +29,7 @@ _NEUTRAL = (Choice("neutral", "Neutral, like the water poured on"), Choice("acid
 
 METHOD = Method(
     slug="ion-exchange-titration",
-    version=1,
+    version=2,
     family=TITRATION,
     title="A cobalt complex through an ion exchanger",
     question="What is the molar mass of a complex salt, and how much metal does it hold?",
@@ -48,6 +44,8 @@ METHOD = Method(
         NumberOption("m_high", "Largest portion", "0.8", "g", low="0.01"),
         NumberOption("least_titre", "Smallest useful titre", "5", "mL", help="Below it the burette's errors weigh too much."),
         burette.INDICATOR,
+        burette.FILLS,
+        burette.DROPS,
         ChoiceOption("titrant", "In the burette", (
             Choice("NaOH", "Sodium hydroxide", words={"titrant": "sodium hydroxide", "burn": cautions.BASE_BURNS}),
         ), "NaOH"),
@@ -80,7 +78,7 @@ METHOD = Method(
     ),
     quantities=(
         difference("Sample", "Vial", scope="bench"),
-        burette.DELIVERED,
+        *burette.DELIVERED,
         Quantity("n_h", "H⁺ in the aliquot", "c_t * V", "mmol", "n_H⁺"),
         Quantity("n", "Complex in the whole flask", "n_h * V_f / V_a / z", "mmol", "n"),
         Quantity("M_t", "Molar mass, this aliquot", "m / n", "g/mol", "M"),
@@ -91,28 +89,28 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, gloves, column", "Put goggles and gloves on and look at the column:", "no bubbles, liquid above the resin.",
              "Cation exchanger in its H⁺ form, flask, pipette, zinc, indicator paper, burette.", "setup",
-             cautions=(cautions.GOGGLES, cautions.COBALT, cautions.DEFER)),
+             cautions=(cautions.GOGGLES, cautions.COBALT, cautions.DEFER), minutes=8),
         burette.FILL,
         Step("weigh", "Weigh the complex by difference", "Weigh the vial, tip the salt into a beaker,", "weigh the vial again.",
              "0.7 to 0.8 g is usual.", "setup", ("m_before", "m_after"), cautions=(cautions.COBALT,)),
         Step("reduce", "Reduce with zinc", "Dissolve it in water, add zinc,", "wait until the colour has turned.",
-             "Swirl now and then.", "setup", ("reduced",), wait=Wait("Reducing", 300), cautions=(cautions.ZINC_ACID,)),
-        Step("flask", "Make up the flask", "Pour it off the zinc into the flask, rinse,", "fill to the mark, turn it over ten times.", "", "setup", ("V_f",)),
+             "Swirl now and then.", "setup", ("reduced",), wait=Wait("Reducing", 300), cautions=(cautions.ZINC_ACID,), minutes=4),
+        Step("flask", "Make up the flask", "Pour it off the zinc into the flask, rinse,", "fill to the mark, turn it over ten times.", "", "setup", ("V_f",), minutes=5),
         Step("before", "Is the column neutral?", "Rinse the column with water", "until what runs out is neutral.",
              "Acid left over from the last user would count as yours.", reads=("neutral_before",)),
         Step("aliquot", "Aliquot onto the column", "Run one aliquot down the wall onto the resin,", "2 to 3 drops each second.",
-             "Collect everything from now on.", reads=("V_a", "column")),
+             "Collect everything from now on.", reads=("V_a", "column"), minutes=8),
         Step("after", "Rinse until neutral", "Follow with 5 to 10 mL portions of water", "until it is neutral again.",
-             "All into the same flask.", reads=("neutral_after",)),
-        Step("indicator", "Add indicator", "Add 3 drops of {indicator} to all of the effluent.", ""),
-        burette.START,
+             "All into the same flask.", reads=("neutral_after",), minutes=6),
+        Step("indicator", "Add indicator", "Add {drops} drops of {indicator} to all of the effluent.", "", minutes=1),
+        *burette.START,
         burette.RUN,
         burette.END,
         Step("own", "Own calculation", "Work out the molar mass yourself", "and compare.", "From the aliquot to the whole flask, from H⁺ to the complex.",
              "closing", ("own.M_mean",)),
         conclusion(3),
         Step("waste", "Column, cobalt, burette", "Leave the column under water, collect the cobalt,", "rinse the burette.", "", "closing",
-             cautions=(cautions.COBALT, cautions.DEFER)),
+             cautions=(cautions.COBALT, cautions.DEFER), minutes=8),
     ),
     hazards=(cautions.GOGGLES, cautions.COBALT, cautions.ZINC_ACID, "{burn}", cautions.BELOW_EYES, cautions.DEFER),
     checks=(

@@ -4,27 +4,25 @@ Points are kept as they are read; the end point is where the second derivative p
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     TITRATION,
-    Choice,
-    ChoiceOption,
     Example,
     Fault,
     Method,
-    NumberOption,
+    Observation,
     OwnError,
     Quantity,
     Role,
     Series,
     Slip,
     Step,
-    SubstanceOption,
-    Trials,
 )
 from chromata_core.judging.checks import Within
+from chromata_core.judging.rules import RunsTo
 from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.titration import example_curves
 from chromata_core.methods.titration.recorded_curve import (
@@ -58,7 +56,7 @@ def _example(options: dict[str, str], *portions: tuple[str, str, tuple[tuple[str
     """Portions weighed by difference, each with its curve."""
     rows: list[tuple[str, int | None, int | None, str]] = []
     for trial, (before, after, curve) in enumerate(portions, 1):
-        rows += [("m_before", trial, None, before), ("m_after", trial, None, after)]
+        rows += [("m_before", trial, None, before), ("m_after", trial, None, after), ("dissolved", trial, None, "all")]
         rows += [
             (key, trial, n, text) for n, pair in enumerate(curve, 1) for key, text in zip(("V", "E"), pair, strict=True)
         ]
@@ -99,6 +97,10 @@ METHOD = Method(
         NumberOption("V_0", "Solution in the beaker at the start", "100", "mL", "V₀", "For the Gran's line of a strong acid.", low="1", when={"system": "acid", "strength": "strong"}),
         NumberOption("step", "Step far from the jump", "0.50", "mL", low="0.05"),
         NumberOption("fine_step", "Step within the jump", "0.10", "mL", low="0.02"),
+        ChoiceOption("until", "The curve ends", (
+            Choice("jump", "When the jump lies behind: smaller steps within it"), Choice("volume", "At a fixed volume, in equal steps all the way"),
+        ), "jump", "Equal steps are quicker to record and leave the end point known to half a step."),
+        NumberOption("V_to", "Equal steps to", "40", "mL", low="5", high="100", when={"until": "volume"}),
         NumberOption("behind", "Readings behind the jump", "5", low="2", high="30", help="They belong to the curve: without them it has no end."),
         NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
         NumberOption("V_wanted", "Wanted titre", "28", "mL", low="1", planning=True),
@@ -112,7 +114,10 @@ METHOD = Method(
     ),
     readings=(
         *by_difference("Vial", "About the planned portion."),
-        Series("V", "Burette", "mL", "burette", "V", logged="curve", until=JumpPassed("V", "E", "behind"), starts=True),
+        Observation("dissolved", "Before the electrode", (Choice("all", "All dissolved"), Choice("grains", "Grains are left: stir on")), until=("all",),
+                    hint="What dissolves later moves the jump."),
+        Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=JumpPassed("V", "E", "behind"), starts=True, when={"until": "jump"}),
+        Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=RunsTo("V_to"), starts=True, when={"until": "volume"}),
         Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
         Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
     ),
@@ -146,12 +151,14 @@ METHOD = Method(
              "Burette filled below eye level, funnel out, tip free of air.", "setup",
              cautions=(cautions.GOGGLES, "{burn}", cautions.BELOW_EYES, cautions.DEFER)),
         Step("weigh", "Weigh a portion by difference", "Weigh the vial, tip a portion into the beaker,", "weigh it again.", "",
-             reads=("m_before", "m_after")),
+             reads=("m_before", "m_after"), minutes=4),
         Step("dissolve", "Dissolve it, dip the electrode", "Dissolve it in {medium}", "and start the stirrer.",
-             "That volume does not enter the result. Electrode clear of the wall and of the stirring bar.", cautions=("{acid}",)),
+             "That volume does not enter the result. Electrode clear of the wall and of the stirring bar.", reads=("dissolved",), cautions=("{acid}",), minutes=5),
         Step("curve", "Record the curve", "Add titrant, count to five, read both,", "smaller steps within the jump.",
              "Volume first, then what the meter shows.", reads=("V", "E"), cautions=("{burn}",),
-             guide=JumpAhead("V", "E", "step", "fine_step", "behind")),
+             guide=JumpAhead("V", "E", "step", "fine_step", "behind"), minutes=25, when={"until": "jump"}),
+        Step("curve", "Record the curve", "Add {step}, count to five, read both,", "in equal steps to {V_to}.",
+             "When a reading runs away, wait until it stands: there lies the end.", reads=("V", "E"), cautions=("{burn}",), minutes=30, when={"until": "volume"}),
         Step("own", "Own calculation", "Work out the purity yourself", "and compare.", "From the end point by your own reading of the curve.",
              "closing", ("own.w",)),
         conclusion(3),

@@ -111,7 +111,7 @@ class CoarseAtJump(Looks):
         """A finding once the jump is passed."""
         fine = float(at.number(self.fine_step))
         for trial in at.trials():
-            half = at.value(self.half_step, trial)
+            half = at.value(self.half_step, trial, "mL")
             volumes, values = curve_of(at.bound, self.volume, self.value, trial)
             if half is None or 2 * half <= 2.5 * fine or jump(volumes, values) is None:
                 continue
@@ -140,7 +140,7 @@ class TitrationCurve(Draws):
         if not curves or signal is None:
             return None
         trial, volumes, values = curves[-1]
-        end = at.value(self.end, trial)
+        end = at.value(self.end, trial, "mL")
         marks = [ChartMark("end point", x=end)] if end is not None else []
         said = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
         slope = self._slope(volumes, values)

@@ -1,25 +1,11 @@
 """Concentration of a titrant against a weighed primary standard. Published check: EURACHEM/CITAC CG4, example A2."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Stores, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import END_POINT, agreement_options
-from chromata_core.declaration.vocabulary import (
-    TITRATION,
-    Choice,
-    ChoiceOption,
-    Example,
-    Fault,
-    Method,
-    NumberOption,
-    OwnError,
-    Quantity,
-    Role,
-    Slip,
-    Step,
-    SubstanceOption,
-    Trials,
-)
+from chromata_core.declaration.vocabulary import TITRATION, Example, Fault, Method, OwnError, Quantity, Role, Slip, Step
 from chromata_core.judging.checks import SameStart, Within
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference, tared
@@ -66,6 +52,8 @@ OPTIONS = (
         "difference",
     ),
     burette.INDICATOR,
+    burette.FILLS,
+    burette.DROPS,
     NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
     NumberOption("repeatability", "Repeatability known from earlier work", "0", "%", high="20",
                  help="Relative standard deviation of one whole determination, if your laboratory knows it; 0 if not. It then stands for weighing, reading and end point."),
@@ -89,12 +77,12 @@ STEPS = (
     burette.FILL,
     Step("weigh-out", "Weigh the standard", "Weigh the bottle, tip some out, weigh it again.", "",
          "About the planned mass is enough: the record is what the balance shows.", reads=("m_before", "m_after"),
-         when={"weighing": "difference"}),
+         when={"weighing": "difference"}, minutes=4),
     Step("weigh-tared", "Weigh the standard", "Tare the flask, add the standard,", "write what the balance shows.",
          "About the planned mass is enough: the record is what the balance shows.", reads=("m_weighed",), when={"weighing": "tared"}),
-    Step("dissolve", "Dissolve it, add indicator", "Dissolve it in about 50 mL of water", "and add 3 drops of {indicator}.",
-         "Boiled and cooled water for a base, so that carbon dioxide does not take titrant."),
-    burette.START,
+    Step("dissolve", "Dissolve it, add indicator", "Dissolve it in about 50 mL of water", "and add {drops} drops of {indicator}.",
+         "Boiled and cooled water for a base, so that carbon dioxide does not take titrant.", minutes=4),
+    *burette.START,
     burette.RUN,
     burette.END,
     Step("own", "Own calculation", "Work out the concentration yourself", "and compare.", "", "closing", ("own.c_mean",)),
@@ -104,7 +92,7 @@ STEPS = (
 
 METHOD = Method(
     slug="standardisation",
-    version=1,
+    version=2,
     family=TITRATION,
     title="Standardisation of a titrant",
     question="What is the exact concentration of the titrant, by a substance that can be weighed?",
@@ -119,7 +107,7 @@ METHOD = Method(
         difference("Mass of standard", "Bottle", when={"weighing": "difference"}),
         Quantity("m", "Mass of standard", "m_weighed", "g", "m", when={"weighing": "tared"},
                  positive="There is no standard on the balance."),
-        burette.DELIVERED,
+        *burette.DELIVERED,
         Quantity("c", "Titrant concentration, this trial", _C, "mol/L", "c",
                  errors=(OwnError("Repeatability of the method", "repeatability", "normal", relative=True, covers=True),)),
         Quantity("c_mean", "Concentration of the titrant", "mean(c)", "mol/L", "c̄", "summary", result=True, accepted=True),

@@ -152,9 +152,7 @@ export function BenchFooter({
           flex: '1 1 0',
           minWidth: 240,
           textAlign: 'right',
-          overflow: 'hidden',
-          textOverflow: 'ellipsis',
-          whiteSpace: 'nowrap',
+          lineHeight: 1.25,
         }}
       >
         {caution ?? 'Goggles on.'} Local rules and your instructor decide.

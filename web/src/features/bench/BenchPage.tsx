@@ -15,7 +15,8 @@ import { NotSent } from './NotSent';
 import { trialName, type Bench } from './hand';
 import { InHand } from './InHand';
 import { Ledger } from './Ledger';
-import { OnRecord } from './OnRecord';
+import { BesideOthers, Expected, OnRecord } from './OnRecord';
+import { SampleTabs } from './SampleTabs';
 import { StepsRail } from './StepsRail';
 import { useAtBench, type AtBench, type Part } from './useAtBench';
 
@@ -24,12 +25,12 @@ export function BenchPage() {
   const id = Number(useParams().bench);
   const bench = useBench(id);
   const me = useMe().data;
-  return <Loaded of={bench}>{(data) => me && <AtTheBench bench={data} me={me} />}</Loaded>;
+  return <Loaded of={bench}>{(data) => me && <AtTheBench key={data.id} bench={data} me={me} />}</Loaded>;
 }
 
 const PAGE = {
   display: 'grid',
-  gridTemplateRows: 'auto auto auto 1fr auto',
+  gridTemplateRows: 'auto auto auto auto 1fr auto',
   gridTemplateColumns: 'minmax(0, 1fr)',
   minHeight: '100dvh',
   height: { lg: '100dvh' },
@@ -42,6 +43,9 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
   return (
     <Box sx={PAGE}>
       <BenchHeader bench={bench} outbox={outbox} onCall={() => at.setAsking('call')} />
+      <Box>
+        <SampleTabs bench={bench} colour={accent(bench.session.family)} />
+      </Box>
       <NextSentence bench={bench} task={task} onChoose={at.choose} />
       <Box>
         <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
@@ -105,13 +109,15 @@ function ThreeParts({ bench, at, narrow }: { bench: Bench; at: AtBench; narrow: 
     ),
     reading: (
       <InHand
-        key={`${task.key}/${task.trial}/${task.index}/${at.chosen ? 'chosen' : 'next'}`}
+        key={at.place}
         {...{ bench, task, colour, open, pending }}
         online={outbox.online}
+        kept={outbox.refused.length ? null : at.kept}
         onTimer={() => at.beginWait(task.step, task.trial)}
         onChoose={at.choose}
         onPhoto={at.photo}
         onLetter={at.ask}
+        typedAhead={at.typedAhead}
         onKeep={at.keep}
         onBack={at.leaveChoice}
       />
@@ -119,6 +125,8 @@ function ThreeParts({ bench, at, narrow }: { bench: Bench; at: AtBench; narrow: 
     ledger: (
       <>
         <Ledger {...{ bench, pending, colour }} onChoose={at.choose} />
+        <Expected bench={bench} />
+        <BesideOthers bench={bench} />
         <OnRecord {...{ bench, pending, open }} onPhoto={at.photo} />
       </>
     ),

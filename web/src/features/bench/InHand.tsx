@@ -1,15 +1,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { keyframes } from '@mui/material/styles';
 import { RemarkPhoto } from '../../identity/RemarkPhoto';
 import { TakePhoto } from '../../identity/TakePhoto';
 import { VerdictLine } from '../../identity/Verdict';
-import { ink } from '../../identity/tokens';
+import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import { begun, meanwhileOf, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
+import { HalfHour } from './HalfHour';
 import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
+import type { Kept } from './useAtBench';
 
 interface Props {
   bench: Bench;
@@ -23,7 +26,9 @@ interface Props {
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
   onPhoto: (caption: string, image: string) => void;
   onLetter: (letter: string) => boolean;
+  typedAhead: () => string;
   onBack?: (() => void) | undefined;
+  kept: Kept | null;
 }
 
 /** The one thing in hand, in the form its work needs. */
@@ -35,17 +40,21 @@ export function InHand(props: Props) {
         <Box component="h1" sx={{ fontSize: { xs: 20, md: 24 }, lineHeight: 1.25, m: 0 }}>
           {task.title}
         </Box>
-        {onBack && (
+        {onBack ? (
           <Button size="small" onClick={onBack}>
             Back to what is next
           </Button>
+        ) : (
+          <OneMore {...props} />
         )}
       </Box>
+      <KeptLine kept={props.kept} />
       {open ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <RemarksHere bench={props.bench} task={task} />
           <Form {...props} />
           <Around {...props} />
+          <HalfHour bench={props.bench} pending={props.pending} colour={props.colour} />
         </Box>
       ) : (
         <VerdictLine level="look" lead="Read only.">
@@ -55,6 +64,44 @@ export function InHand(props: Props) {
     </Box>
   );
 }
+
+/** Who has time makes one more than the plan asks for. */
+function OneMore({ bench, task, open, onChoose }: Props) {
+  const { another, trial_noun } = bench.evaluation;
+  if (!another || !open || task.trial !== null) return null;
+  return (
+    <Button size="small" variant="outlined" onClick={() => onChoose(another)}>
+      One more {trial_noun.toLowerCase()}
+    </Button>
+  );
+}
+
+/** The reading before, kept: seen from the corner of the eye, and told to who listens. */
+function KeptLine({ kept }: { kept: Kept | null }) {
+  return (
+    <Box role="status" aria-label="Kept last" sx={{ minHeight: 28, mb: 1 }}>
+      {kept && (
+        <Box
+          key={`${kept.title}${kept.text}`}
+          sx={{
+            display: 'inline-block',
+            px: 1,
+            borderRadius: 1,
+            bgcolor: ink.keepWash,
+            '@media (prefers-reduced-motion: no-preference)': { animation: `${flash} 1.2s ease-out` },
+          }}
+        >
+          <b>Kept.</b> {kept.title}{' '}
+          <Box component="span" sx={{ fontFamily: FIGURES, fontWeight: 700 }}>
+            {kept.text}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const flash = keyframes`from { box-shadow: 0 0 0 5px ${ink.keep}; }`;
 
 /** What the instructor adds to this step. */
 function RemarksHere({ bench, task }: Pick<Props, 'bench' | 'task'>) {

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
+import { BesideSamples } from '../../identity/BesideSamples';
 import { Pictures } from '../../identity/Pictures';
 import { TakePhoto } from '../../identity/TakePhoto';
-import { ink } from '../../identity/tokens';
+import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import type { Bench } from './hand';
 
@@ -10,6 +11,43 @@ interface Props {
   pending: Draft[];
   open: boolean;
   onPhoto: (caption: string, image: string) => void;
+}
+
+/** What the plan lets one expect: to hold beside what is read. */
+export function Expected({ bench }: { bench: Bench }) {
+  if (!bench.targets.length) return null;
+  return (
+    <Box component="section" sx={{ mt: 2.5, display: 'grid', gap: 0.75 }}>
+      <Box component="h3" sx={{ fontSize: 13, color: ink.inkSoft, m: 0 }}>
+        From the plan
+      </Box>
+      {bench.targets.map((one) => (
+        <Box
+          key={one.label}
+          sx={{ fontSize: 14, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 }}
+        >
+          <span>{one.label}</span>
+          <Box component="span" sx={{ fontFamily: FIGURES, fontWeight: 700, whiteSpace: 'nowrap' }}>
+            {one.text}
+          </Box>
+          {one.why && <span style={{ color: ink.inkSoft, gridColumn: '1 / -1' }}>{one.why}</span>}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Of a bench with several samples: this one's results beside the others'. */
+export function BesideOthers({ bench }: { bench: Bench }) {
+  if (bench.beside.length === 0) return null;
+  return (
+    <Box component="section" sx={{ mt: 2.5, display: 'grid', gap: 0.75 }}>
+      <Box component="h3" sx={{ fontSize: 13, color: ink.inkSoft, m: 0 }}>
+        Beside the other samples
+      </Box>
+      <BesideSamples of={bench.beside} />
+    </Box>
+  );
 }
 
 /** What is on the record besides readings: notes and pictures. */

@@ -2,15 +2,22 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { Link } from 'react-router';
-import { useState } from 'react';
-import { ink } from '../../identity/tokens';
+import { useState, type KeyboardEvent } from 'react';
+import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { useChoiceKeys } from './useChoiceKeys';
 import { partOf, standing, type Bench, type Task } from './hand';
 import { Reason } from './Reason';
 
+/** Where the keys are, seen from an arm's length. */
+const RING = { '&:focus-visible': { outline: `4px solid ${ink.liquid}`, outlineOffset: 2 } };
+
 type Correction = { supersedes: string; reason: string } | null;
 
-/** Something seen: a decision in one touch. */
+/** Enter held down is one Enter: what follows is not chosen by the same press. */
+const onlyOnce = (event: KeyboardEvent) => event.key === 'Enter' && event.repeat && event.preventDefault();
+
+/** Something seen: a decision in one touch, or a digit and Enter; the usual one is under Enter at once. */
 export function ObservationInHand({
   bench,
   task,
@@ -27,8 +34,9 @@ export function ObservationInHand({
   // Some things are looked at until they are as they should be: looking again is no correction.
   const again = before && part && part.until.length > 0 && !part.until.includes(before.text);
   const why = again ? 'Looked again' : reason.trim();
+  const keys = useChoiceKeys(!before || Boolean(again));
   return (
-    <Box sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
+    <Box ref={keys} onKeyDown={onlyOnce} sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
       <Box sx={{ color: ink.inkSoft }}>{task.detail}</Box>
       {again && (
         <VerdictLine level="repeat" lead="Look again.">
@@ -42,11 +50,26 @@ export function ObservationInHand({
           variant={place === 0 ? 'contained' : 'outlined'}
           disabled={Boolean(before) && !why}
           onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason: why } : null)}
-          sx={{ minHeight: 72, fontSize: 19, justifyContent: 'flex-start', px: 3 }}
+          data-choice
+          sx={{
+            minHeight: 72,
+            fontSize: 19,
+            justifyContent: 'flex-start',
+            textAlign: 'left',
+            gap: 2,
+            px: 2,
+            ...RING,
+          }}
         >
+          <Box component="span" aria-hidden sx={{ fontFamily: FIGURES, fontWeight: 700, opacity: 0.75 }}>
+            {place + 1}
+          </Box>
           {choice.label}
         </Button>
       ))}
+      <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+        By keys: the digit, then Enter{choices[0] && `; Enter alone is “${choices[0].label}”`}.
+      </Box>
     </Box>
   );
 }
@@ -54,9 +77,14 @@ export function ObservationInHand({
 /** A step that is done and ticked off. */
 export function TickInHand({ task, onDone }: { task: Task; onDone: () => void }) {
   return (
-    <Box sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
+    <Box onKeyDown={onlyOnce} sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
       <Box sx={{ fontSize: 18 }}>{task.detail}</Box>
-      <Button variant="contained" onClick={onDone} sx={{ minHeight: 64, fontSize: 19, px: 4 }} autoFocus>
+      <Button
+        variant="contained"
+        onClick={onDone}
+        sx={{ minHeight: 64, fontSize: 19, px: 4, ...RING }}
+        autoFocus
+      >
         Done, go on
       </Button>
     </Box>
@@ -96,13 +124,24 @@ export function AnswerInHand({
 
 /** Nothing is left to do. */
 export function FinishedInHand({ bench }: { bench: Bench }) {
+  const next = bench.samples.find((one) => one.bench !== bench.id && one.progress < 1);
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
       <VerdictLine level="keep" lead="Everything is written.">
         A reading can still be corrected in the ledger, with a reason, until the session closes.
       </VerdictLine>
+      {next && (
+        <Button
+          variant="contained"
+          component={Link}
+          to={`/benches/${next.bench}`}
+          sx={{ minHeight: 56, fontSize: 18, px: 4 }}
+        >
+          Go on with {next.label}
+        </Button>
+      )}
       <Button
-        variant="contained"
+        variant={next ? 'outlined' : 'contained'}
         component={Link}
         to={`/benches/${bench.id}/report`}
         sx={{ minHeight: 56, fontSize: 18, px: 4 }}

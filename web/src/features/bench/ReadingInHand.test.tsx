@@ -9,7 +9,7 @@ import { ReadingInHand } from './ReadingInHand';
 const TASK = {
   kind: 'reading', key: 'V_end', name: 'V_end', trial: 1, index: null, step: 'run', title: 'Burette, end, trial 1',
   row_title: 'Burette, end, trial 1', lead: '', then: '', aside: 'Trial 1', detail: 'Read at the lowest point.',
-  done: false, optional: false,
+  done: false, optional: false, offer: '',
 } satisfies Task; // prettier-ignore
 const TOOL = {
   slug: 'burette', short: 'Burette 25 mL', kind: 'burette', unit: 'mL', decimals: 2, low: '0', high: '25',
@@ -20,6 +20,7 @@ const BENCH = {
   parts: [{ key: 'V_end', unit: 'mL', instrument: 'burette', beside: '', differences: [] }],
   instruments: [TOOL],
   entries: [],
+  read_before: [],
   evaluation: { results: [], bench: [], tasks: [TASK], hand: TASK, findings: [] },
 } as unknown as Bench;
 const KEEP = { level: 'keep', lead: 'Keep.', text: 'Delivered 22.4 mL.', suggest: '', refused: false };
@@ -31,10 +32,18 @@ const MISSING = {
   refused: false,
 };
 
-function atHand(bench = BENCH, online = true) {
+function atHand(bench = BENCH, online = true, offer = '', ahead = '') {
   const onKeep = vi.fn();
   const onLetter = vi.fn((letter: string) => letter === 'h');
-  show(<ReadingInHand {...{ bench, online, onKeep, onLetter }} task={TASK} colour="#246" pending={[]} />);
+  show(
+    <ReadingInHand
+      {...{ bench, online, onKeep, onLetter }}
+      typedAhead={() => ahead}
+      task={{ ...TASK, offer }}
+      colour="#246"
+      pending={[]}
+    />,
+  );
   return { onKeep, onLetter, field: screen.getByRole('textbox', { name: /Burette, end, trial 1/ }) };
 }
 
@@ -47,6 +56,26 @@ describe('the reading in hand', () => {
     vi.unstubAllGlobals();
   });
 
+  it('writes what is offered with one Enter, and keeps it only with a second', async () => {
+    serve({ 'POST /api/benches/7/try': KEEP });
+    const { onKeep, field } = atHand(BENCH, true, '12.50');
+    await userEvent.keyboard('{Enter}');
+    expect(field).toHaveProperty('value', '12.50');
+    expect(onKeep).not.toHaveBeenCalled();
+    await screen.findByText('Delivered 22.4 mL.');
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.50', null);
+  });
+
+  it('leaves what is offered alone when something else is read', async () => {
+    serve({ 'POST /api/benches/7/try': KEEP });
+    const { onKeep, field } = atHand(BENCH, true, '12.50');
+    await userEvent.type(field, '12.10');
+    await screen.findByText('Delivered 22.4 mL.');
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.10', null);
+  });
+
   it('has the focus, says how it is read, and keeps what was typed with Enter', async () => {
     serve({ 'POST /api/benches/7/try': KEEP });
     const { onKeep, field } = atHand();
@@ -56,6 +85,39 @@ describe('the reading in hand', () => {
     await screen.findByText('Delivered 22.4 mL.');
     await userEvent.keyboard('{Enter}');
     expect(onKeep).toHaveBeenCalledWith('22.40', null);
+  });
+
+  it('offers what was read for another sample of this bench, where it is the same for all', async () => {
+    serve({ 'POST /api/benches/7/try': KEEP });
+    const standard = { ...TASK, trial: null, index: 2 };
+    const before = [{ key: 'V_end', index: 2, text: '4.00', sample: 'Kettle A' }];
+    const onKeep = vi.fn();
+    show(
+      <ReadingInHand
+        bench={{ ...BENCH, read_before: before } as unknown as Bench}
+        task={standard}
+        colour="#246"
+        online
+        pending={[]}
+        typedAhead={() => ''}
+        onLetter={() => false}
+        onKeep={onKeep}
+      />,
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'As for Kettle A: 4.00 (Enter)' }));
+    expect(onKeep).not.toHaveBeenCalled();
+    await screen.findByText('Delivered 22.4 mL.');
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('4.00', null);
+  });
+
+  it('begins with what was typed before it was there', async () => {
+    const asked = serve({ 'POST /api/benches/7/try': KEEP });
+    const { field } = atHand(BENCH, true, '', '31.');
+    await userEvent.keyboard('48');
+    expect(field).toHaveProperty('value', '31.48');
+    await screen.findByText('Delivered 22.4 mL.');
+    expect(asked.at(-1)?.body).toMatchObject({ text: '31.48' });
   });
 
   it('offers the digit that is missing', async () => {

@@ -34,7 +34,9 @@ export function ReadingInHand(props: ReadingProps) {
           onKey={reading.type}
           onErase={reading.erase}
           onKeep={reading.keep}
-          keepLabel={reading.corrected ? 'Keep correction' : 'Keep reading'}
+          keepLabel={
+            reading.corrected ? 'Keep correction' : props.task.kind === 'own' ? 'Keep answer' : 'Keep reading'
+          }
           disabled={!reading.ready}
           sign={reading.sign}
         />
@@ -100,7 +102,8 @@ const FRAME = {
 
 /** What is expected before anything is typed; then what it is worth. */
 function Judged({ reading, online }: { reading: Reading; online: boolean }) {
-  const { text, setText, tool, unit, verdict } = reading;
+  const { text, setText, tool, unit, verdict, offer } = reading;
+  if (!text && offer) return <Offer {...offer} onTake={() => setText(offer.text)} />;
   if (!text) return tool ? <Expected decimals={tool.decimals} unit={unit} /> : null;
   return (
     <>
@@ -120,6 +123,17 @@ function Judged({ reading, online }: { reading: Reading; online: boolean }) {
         </VerdictLine>
       )}
     </>
+  );
+}
+
+/** What may be written with one touch. It is as high as what is said of a number, so that the keys stay under the finger. */
+function Offer({ text, why, onTake }: { text: string; why: string; onTake: () => void }) {
+  return (
+    <Box sx={{ minHeight: 62 }}>
+      <Button variant="outlined" onMouseDown={(event) => event.preventDefault()} onClick={onTake}>
+        {why}: {text} (Enter)
+      </Button>
+    </Box>
   );
 }
 

@@ -17,6 +17,7 @@ const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
   detail: '',
   done,
   optional: false,
+  offer: '',
 });
 const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T12:00:00Z'): Draft => ({
   id: key,

@@ -15,8 +15,8 @@ export const sameSlot = (a: Slot, b: Slot) => a.key === b.key && a.trial === b.t
 
 /** The task in hand: the one chosen, else the first that is neither done nor waiting to be sent. */
 export function taskInHand(bench: Bench, chosen: Slot | null, pending: Draft[]): Task {
-  const { tasks, hand } = bench.evaluation;
-  const picked = chosen && tasks.find((task) => sameSlot(task, chosen));
+  const { tasks, hand, another } = bench.evaluation;
+  const picked = chosen && [...tasks, ...(another ? [another] : [])].find((task) => sameSlot(task, chosen));
   if (picked) return picked;
   const here = tasks.findIndex((task) => sameSlot(task, hand));
   const open = tasks
@@ -52,6 +52,7 @@ const numbered = (task: Task, index: number): Task => ({
   ...task,
   index,
   title: task.row_title.replace('{row}', String(index)),
+  offer: '', // what waits to be sent is not counted in it
 });
 
 export const asSlot = (draft: Draft): Slot => ({
@@ -60,6 +61,13 @@ export const asSlot = (draft: Draft): Slot => ({
   index: draft.index ?? null,
 });
 
+/** What is offered to be written: the next of equal steps, or what was read for another sample and is the same for all. */
+export function offerOf(bench: Bench, task: Task): { text: string; why: string } | undefined {
+  if (task.offer) return { text: task.offer, why: 'One step on' };
+  const before = bench.read_before.find((one) => sameSlot({ ...one, trial: null }, task));
+  return before && !standing(bench, task) ? { text: before.text, why: `As for ${before.sample}` } : undefined;
+}
+
 /** What stands at a place now, if anything. */
 export const standing = (bench: Bench, slot: Slot) => bench.entries.find((entry) => sameSlot(entry, slot));
 
@@ -67,6 +75,14 @@ export const partOf = (bench: Bench, key: string) => bench.parts.find((part) => 
 
 export const toolOf = (bench: Bench, key: string) =>
   bench.instruments.find((tool) => tool.slug === partOf(bench, key)?.instrument);
+
+/** What was written, as one says it: a choice by its words, a reading with its unit, nothing for what is ticked off. */
+export function saidAs(bench: Bench, task: Task, text: string): string {
+  const part = partOf(bench, task.key);
+  const choice = part?.choices.find((one) => one.key === text);
+  if (choice) return choice.label;
+  return task.kind === 'reading' ? `${text} ${part?.unit ?? ''}`.trim() : task.kind === 'own' ? text : '';
+}
 
 export type Step = Shapes['StepOut'];
 

@@ -3,10 +3,17 @@ import { timerKey } from '../../api/places';
 import type { Author } from '../../queue/store';
 import { useOutbox } from '../../queue/useOutbox';
 import type { Asking } from './BenchDialogs';
-import { nextInStep, taskInHand, type Bench, type Slot, type Step } from './hand';
+import { nextInStep, saidAs, taskInHand, type Bench, type Slot, type Step } from './hand';
+import { useTypedAhead } from './useTypedAhead';
 
 const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
 export type Part = 'steps' | 'reading' | 'ledger';
+
+/** What was written last, as it is told to who looks at the instrument and not at the screen. */
+export interface Kept {
+  title: string;
+  text: string;
+}
 
 /** What is in hand at a bench, and everything that can be done there. */
 export function useAtBench(bench: Bench, me: Author) {
@@ -14,7 +21,10 @@ export function useAtBench(bench: Bench, me: Author) {
   const [chosen, setChosen] = useState<Slot | null>(null);
   const [asking, setAsking] = useState<Asking>(null);
   const [part, setPart] = useState<Part>('reading');
+  const [kept, setKept] = useState<Kept | null>(null);
   const task = taskInHand(bench, chosen, outbox.pending);
+  const place = `${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`;
+  const ahead = useTypedAhead(place);
 
   const ask = (letter: string) => {
     const wanted = LETTERS[letter.toLowerCase()] ?? null;
@@ -30,6 +40,8 @@ export function useAtBench(bench: Bench, me: Author) {
   return {
     outbox,
     task,
+    place,
+    typedAhead: ahead.typed,
     chosen,
     asking,
     setAsking,
@@ -37,6 +49,7 @@ export function useAtBench(bench: Bench, me: Author) {
     setPart,
     ask,
     choose,
+    kept,
     leaveChoice: chosen ? () => setChosen(null) : undefined,
     chooseStep: (step: Step) => {
       const first = bench.evaluation.tasks.find((one) => one.step === step.key && one.trial === step.trial);
@@ -56,7 +69,8 @@ export function useAtBench(bench: Bench, me: Author) {
       const onward = chosen && !task.done && !task.optional;
       setChosen((onward ? nextInStep(bench, task, outbox.pending) : undefined) ?? null);
       const { key, trial, index } = task;
-      void outbox.write({ key, text, trial, index, ...(correction ?? {}) });
+      setKept({ title: task.title, text: saidAs(bench, task, text) });
+      ahead.begin(outbox.write({ key, text, trial, index, ...(correction ?? {}) }));
     },
   };
 }

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Shapes } from '../../api/client';
 import type { Draft } from '../../queue/store';
-import { partOf, standing, toolOf, type Bench, type Task } from './hand';
+import { offerOf, partOf, standing, toolOf, type Bench, type Task } from './hand';
 import { useStrayDigits } from './useStrayDigits';
 import { useTry } from './useTry';
 
@@ -13,11 +13,12 @@ export interface ReadingProps {
   pending: Draft[];
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
   onLetter: (letter: string) => boolean;
+  typedAhead: () => string;
 }
 
 /** A reading while it is typed: its text, what it is worth, and when it may be kept. */
-export function useReading({ bench, task, pending, onKeep, onLetter }: ReadingProps) {
-  const [text, setText] = useState('');
+export function useReading({ bench, task, pending, onKeep, onLetter, typedAhead }: ReadingProps) {
+  const [text, setText] = useState(typedAhead);
   const [reason, setReason] = useState('');
   const field = useRef<HTMLInputElement>(null);
   // Before the browser paints: who types on at once must not lose a digit.
@@ -28,6 +29,7 @@ export function useReading({ bench, task, pending, onKeep, onLetter }: ReadingPr
     field.current?.focus({ preventScroll: true });
   });
   const tool = toolOf(bench, task.key);
+  const offer = offerOf(bench, task);
   const there = standing(bench, task);
   const corrected = task.kind === 'own' ? undefined : there; // own answers simply begin again
   const verdict = useTry(bench, task, text, pending);
@@ -38,7 +40,9 @@ export function useReading({ bench, task, pending, onKeep, onLetter }: ReadingPr
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') {
       event.preventDefault();
-      keep();
+      // what is offered is written first and looked at: a second Enter keeps it
+      if (text === '' && offer && !event.repeat) setText(offer.text);
+      else keep();
     } else if (text === '' && event.key.length === 1 && onLetter(event.key)) event.preventDefault();
   };
   return {
@@ -50,6 +54,7 @@ export function useReading({ bench, task, pending, onKeep, onLetter }: ReadingPr
     erase: () => setText((now) => now.slice(0, -1)),
     field,
     tool,
+    offer,
     unit: tool ? (partOf(bench, task.key)?.unit ?? '') : unitWithoutTool(bench, task),
     sign: signOf(task, tool),
     corrected,

@@ -32,6 +32,7 @@ export function ReadyPanel({ page, work, onTry }: Props) {
           )}
           <Said level="stop" lead="Does not hold." lines={page.problems} />
           <Said level="look" lead="Still missing." lines={page.lacks} />
+          {holds && <Wishes lines={page.wishes} />}
           {complete && !page.ready && !page.tried && (
             <VerdictLine level="look" lead="Holds, and is complete.">
               Now try it out on simulated or typed readings.
@@ -82,6 +83,21 @@ export function ReadyPanel({ page, work, onTry }: Props) {
         </Box>
       </Sheet>
       <Other page={page} />
+    </Box>
+  );
+}
+
+/** What classes would be better with: it holds up nothing. */
+function Wishes({ lines }: { lines: string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+      This may wait, and its page says so:
+      <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2 }}>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </Box>
     </Box>
   );
 }

@@ -43,7 +43,12 @@ export function FloorHeading({ floor, now, projector, onProjector }: Props) {
           {dotted(session.section, session.room, floor.result_label)}
         </Box>
       </Box>
-      {session.state === 'open' && <Box sx={{ color: ink.inkSoft }}>{timeLeft(session, now)}</Box>}
+      {session.state === 'open' && (
+        <Box sx={{ color: ink.inkSoft, textAlign: 'right' }}>
+          {timeLeft(session, now)}
+          {floor.minutes_left > 0 && <Box>work for about {floor.minutes_left} min</Box>}
+        </Box>
+      )}
       {session.state === 'closed' && (
         <Box sx={{ color: ink.inkSoft }}>closed{session.released ? ', results released' : ''}</Box>
       )}

@@ -14,7 +14,8 @@ export function RoomGrid({ floor, now, large }: { floor: Shapes['Floor']; now: n
   const columns = arrangement.columns || (small ? 8 : 4);
   const placed = placesOf(benches, arrangement);
   const common = { colour: accent(session.family), large, closed: session.state === 'closed' };
-  const samples = new Set(benches.map((one) => one.sample)).size > 1;
+  const samples =
+    new Set(benches.map((one) => one.sample)).size > 1 && benches.every((one) => one.samples.length === 0);
   return (
     <Box
       sx={{

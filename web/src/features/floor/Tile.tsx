@@ -84,8 +84,16 @@ export function Tile({ bench, colour, unit, now, large, closed, sample }: Props)
       )}
       <Trials bench={bench} />
       <Box sx={{ mt: 'auto', fontSize: 12.5, color: ink.inkSoft }}>
-        {bench.last_at ? `last entry ${ago(bench.last_at, now)}` : 'nothing written yet'}
-        {sample && ` · ${bench.sample}`}
+        <Samples bench={bench} />
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap' }}>
+          <span title="The last entry">
+            {bench.last_at ? `entry ${ago(bench.last_at, now)}` : 'nothing written yet'}
+          </span>
+          {!closed && bench.minutes_left > 0 && (
+            <span title="Work that is still before them, about">{bench.minutes_left} min to go</span>
+          )}
+        </Box>
+        {sample && bench.sample}
       </Box>
       <Box aria-hidden sx={{ height: 6, borderRadius: 3, bgcolor: ink.ruleSoft, overflow: 'hidden' }}>
         <Box
@@ -119,6 +127,25 @@ function Trials({ bench }: { bench: Bench }) {
       ))}
     </Box>
   );
+}
+
+/** How far a place is with each of its samples; the tile tells of the one in hand. */
+function Samples({ bench }: { bench: Bench }) {
+  const inHand = { color: ink.ink, fontWeight: 700 };
+  return bench.samples.map((one) => (
+    <Box
+      key={one.bench}
+      sx={{
+        display: 'flex',
+        justifyContent: 'space-between',
+        gap: 1,
+        ...(one.bench === bench.id && inHand),
+      }}
+    >
+      <span>{one.label}</span>
+      <span style={{ fontFamily: FIGURES }}>{Math.round(one.progress * 100)} %</span>
+    </Box>
+  ));
 }
 
 function standing({ band, value }: Bench): string {

@@ -60,6 +60,7 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           <HowItIsDone page={page} />
+          <MayWait wishes={page.wishes} />
           <Effects
             title="Faults at the bench"
             lead="Effect on the worked example, computed"
@@ -69,6 +70,20 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         </Box>
       </Columns>
     </Page>
+  );
+}
+
+/** What an own experiment does without so far: nothing that could make a result wrong. */
+function MayWait({ wishes }: Pick<Shapes['MethodPage'], 'wishes'>) {
+  if (wishes.length === 0) return null;
+  return (
+    <Sheet title="What it does without so far">
+      <Box component="ul" sx={{ m: 0, pl: 2.5, color: ink.inkSoft }}>
+        {wishes.map((wish) => (
+          <li key={wish}>{wish}</li>
+        ))}
+      </Box>
+    </Sheet>
   );
 }
 
@@ -165,6 +180,7 @@ interface EffectsProps {
 }
 
 function Effects({ title, lead, effects, colour }: EffectsProps) {
+  if (effects.length === 0) return null;
   return (
     <Sheet title={title} note={lead}>
       {effects.map((effect) => (

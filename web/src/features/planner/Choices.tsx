@@ -2,6 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
+import { chosenAnew } from './chosenAnew';
 import { Fields } from './Fields';
 import { OptionField } from './OptionField';
 import { SamplesField } from './SamplesField';
@@ -32,7 +33,9 @@ export function Choices({ planner, method }: Props) {
         <SamplesField
           samples={plan.samples}
           results={method.quantities.filter((one) => one.accepted)}
-          onChange={(samples) => put({ samples })}
+          options={method.options}
+          all={plan.allSamples}
+          onChange={put}
         />
       </Sheet>
       <Sheet title="Closing questions">
@@ -69,7 +72,7 @@ function Options({ title, options, planner }: OptionsProps) {
             option={option}
             solutions={solutions}
             text={textOf(option)}
-            onChange={(texts) => put({ options: { ...plan.options, ...texts } })}
+            onChange={(texts) => put({ options: chosenAnew(plan.options, option, texts) })}
           />
         ))}
       </Fields>

@@ -101,6 +101,7 @@ function NewPlan({ methods, sections }: Known) {
     options: {},
     instruments: {},
     samples: [],
+    allSamples: false,
     questions: [],
   };
   return <Planner {...{ methods, sections, first }} title="Plan a session" />;

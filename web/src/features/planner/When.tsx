@@ -21,7 +21,14 @@ export function When({ plan, put, methods, sections }: WhenProps) {
         label="Experiment"
         value={plan.method}
         onChange={(event) =>
-          put({ method: event.target.value, options: {}, instruments: {}, samples: [], questions: [] })
+          put({
+            method: event.target.value,
+            options: {},
+            instruments: {},
+            samples: [],
+            allSamples: false,
+            questions: [],
+          })
         }
       >
         {methods.map((one) => (

@@ -6,6 +6,8 @@ import { date } from '../../identity/time';
 export interface Sample {
   name: string;
   accepted: Record<string, string>;
+  /** What is chosen otherwise for it than for the session. */
+  options: Record<string, string>;
 }
 
 export interface Plan {
@@ -20,6 +22,8 @@ export interface Plan {
   options: Record<string, string>;
   instruments: Record<string, string>;
   samples: Sample[];
+  /** Each bench works with all of them, instead of with one in turn. */
+  allSamples: boolean;
   /** Closing questions instead of the method's own; none: its own. */
   questions: string[];
 }
@@ -31,11 +35,13 @@ export const tomorrow = () => `${date(1)}T09:00`;
 export function usePrediction(plan: Plan) {
   const { method, options, instruments } = plan;
   const benches = Math.min(Math.max(Math.trunc(Number(plan.benches)) || 1, 1), 48);
-  const [settled, setSettled] = useState({ method, options, instruments, benches });
+  const samples_each = plan.allSamples ? Math.max(named(plan.samples).length, 1) : 1;
+  const [settled, setSettled] = useState({ method, options, instruments, benches, samples_each });
   useEffect(() => {
-    const timer = window.setTimeout(() => setSettled({ method, options, instruments, benches }), 250);
+    const asked = { method, options, instruments, benches, samples_each };
+    const timer = window.setTimeout(() => setSettled(asked), 250);
     return () => window.clearTimeout(timer);
-  }, [method, options, instruments, benches]);
+  }, [method, options, instruments, benches, samples_each]);
   return useQuery({
     queryKey: ['predict', settled],
     enabled: settled.method !== '',
@@ -85,9 +91,14 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
     options: draft.options,
     instruments: draft.instruments,
     samples,
+    allSamples: draft.all_samples,
     questions: draft.questions,
   };
 }
+
+/** Those that have a name, without blanks around it. */
+export const named = (samples: Sample[]) =>
+  samples.filter((sample) => sample.name.trim()).map((sample) => ({ ...sample, name: sample.name.trim() }));
 
 function request(plan: Plan): Shapes['PlanRequest'] {
   const { method, title, room, options, instruments } = plan;
@@ -103,8 +114,7 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     minutes: Number(plan.minutes),
     benches: Number(plan.benches),
     questions: plan.questions.map((one) => one.trim()).filter(Boolean),
-    samples: plan.samples
-      .filter((sample) => sample.name.trim())
-      .map((sample) => ({ ...sample, name: sample.name.trim() })),
+    samples: named(plan.samples),
+    all_samples: plan.allSamples,
   };
 }

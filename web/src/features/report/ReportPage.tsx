@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useReport } from '../../api/hooks';
+import { BesideSamples } from '../../identity/BesideSamples';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { Columns } from '../../identity/Columns';
@@ -79,6 +80,11 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Results report={report} colour={colour} />
           {report.stores && <KeepIt report={report} />}
           <Budget report={report} colour={colour} />
+          {report.beside.length > 0 && (
+            <Sheet title="Samples compared">
+              <BesideSamples of={report.beside} />
+            </Sheet>
+          )}
           {report.comparison && <OtherProduct comparison={report.comparison} />}
           <Conclusion report={report} />
           <SaidAndSealed report={report} />

@@ -10,6 +10,8 @@ import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Item } from './Item';
+import { OwnInstruments } from './OwnInstruments';
 
 /** What the department has: its own calibrated instruments and standardised solutions, and the usual glassware. */
 export function StockPage() {
@@ -36,7 +38,7 @@ export function StockPage() {
 function Own({ stock }: { stock: Shapes['Stock'] }) {
   const retire = useRetire();
   const mine = useMe().data?.role === 'instructor';
-  const out = (kind: 'calibrations' | 'solutions', item: number) =>
+  const out = (kind: 'calibrations' | 'solutions' | 'instruments', item: number) =>
     mine && (
       <Button size="small" onClick={() => retire.mutate({ kind, item })}>
         Take out
@@ -44,6 +46,11 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
     );
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
+      <OwnInstruments
+        instruments={stock.instruments}
+        mine={mine}
+        action={(item) => out('instruments', item)}
+      />
       {retire.error && (
         <VerdictLine level="look" lead="Not done.">
           {sentence(retire.error)}
@@ -79,26 +86,6 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
           </Item>
         ))}
       </Sheet>
-    </Box>
-  );
-}
-
-interface ItemProps {
-  title: string;
-  below: string;
-  action: React.ReactNode;
-  children: React.ReactNode;
-}
-
-function Item({ title, below, action, children }: ItemProps) {
-  return (
-    <Box sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}` }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
-        <strong>{title}</strong>
-        {action}
-      </Box>
-      <Box sx={{ color: ink.inkSoft, fontSize: 13.5, mb: 0.5 }}>{below}</Box>
-      {children}
     </Box>
   );
 }

@@ -2,21 +2,28 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
-import { useChangePlan } from '../../api/hooks';
+import { useChangePlan, useMethod } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
 import { SamplesField } from '../planner/SamplesField';
+import { named } from '../planner/usePlan';
 
 /** What the benches are given, changed until the session opens. */
 export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
-  const [draft, setDraft] = useState<typeof plan.samples | null>(null);
-  const samples = draft ?? plan.samples;
+  const stands = { samples: plan.samples, allSamples: plan.draft.all_samples };
+  const [draft, setDraft] = useState<typeof stands | null>(null);
+  const { samples, allSamples } = draft ?? stands;
   const change = useChangePlan(plan.card.id);
-  const named = samples.filter((sample) => sample.name.trim());
+  const options = useMethod(plan.card.method).data?.options ?? [];
   return (
     <Sheet title="Samples and accepted values">
       <Box sx={{ display: 'grid', gap: 2, pt: 1 }}>
-        <SamplesField samples={samples} results={plan.comparable} onChange={setDraft} />
+        <SamplesField
+          {...{ samples, options }}
+          results={plan.comparable}
+          all={allSamples}
+          onChange={(changed) => setDraft({ samples, allSamples, ...changed })}
+        />
         {change.error && (
           <VerdictLine level="look" lead="Not kept.">
             {sentence(change.error)}
@@ -26,7 +33,12 @@ export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
           variant="outlined"
           sx={{ justifySelf: 'start' }}
           disabled={change.isPending || draft === null}
-          onClick={() => change.mutate({ samples: named }, { onSuccess: () => setDraft(null) })}
+          onClick={() =>
+            change.mutate(
+              { samples: named(samples), all_samples: allSamples },
+              { onSuccess: () => setDraft(null) },
+            )
+          }
         >
           Keep the samples
         </Button>

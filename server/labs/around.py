@@ -1,0 +1,48 @@
+"""What surrounds the records of a session and changes rarely: its teams, its words, remarks on its steps.
+
+It is asked at every look and every reading of every bench, so a process remembers it for a moment; it forgets at once
+what it changes itself, so only what another process has changed may be told so much later.
+"""
+
+from collections import defaultdict
+from dataclasses import dataclass
+from threading import Lock
+
+from cachetools import TTLCache, cached
+from django.db import transaction
+
+from labs.models import Session
+from labs.remarks import remarks_on
+from labs.shapes import RemarkOut, SessionCard
+from labs.term import session_card
+
+_SECONDS, _MOST = 2, 100
+
+
+@dataclass(frozen=True, slots=True)
+class Around:
+    """The names of each bench's team in order, by the bench's id; the session; the remarks it shows."""
+
+    teams: dict[int, list[str]]
+    session: SessionCard
+    remarks: list[RemarkOut]
+
+
+def _which(session: Session) -> tuple[object, ...]:
+    return session.pk, session.state, session.released, session.title
+
+
+@cached(TTLCache(_MOST, _SECONDS), key=_which, lock=Lock())
+def around(session: Session) -> Around:
+    """Of ``session``, as it was a moment ago at the longest."""
+    teams: dict[int, list[str]] = defaultdict(list)
+    placed = session.benches.filter(team__isnull=False).order_by("team__name")
+    for bench, name in placed.values_list("pk", "team__name"):
+        teams[bench].append(name)
+    return Around(teams, session_card(session), remarks_on(session))
+
+
+def forget() -> None:
+    """Something of it is being changed here: asked again from now on, and again once the change is kept."""
+    around.cache_clear()
+    transaction.on_commit(around.cache_clear)

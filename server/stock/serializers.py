@@ -1,0 +1,20 @@
+"""What comes in about the stockroom."""
+
+from typing import Any
+
+from rest_framework import serializers
+
+
+class OwnScaleSerializer(serializers.Serializer[Any]):
+    """An instrument of one's own: the catalogue's nearest one, and what is otherwise; empty: as that one."""
+
+    base = serializers.CharField(max_length=60)
+    name = serializers.CharField(max_length=60)
+    low = serializers.CharField(max_length=24, allow_blank=True, default="")
+    high = serializers.CharField(max_length=24, allow_blank=True, default="")
+    graduation = serializers.CharField(max_length=24, allow_blank=True, default="")
+    decimals = serializers.CharField(max_length=3, allow_blank=True, default="")
+    tolerance = serializers.CharField(max_length=24, allow_blank=True, default="")
+    basis = serializers.CharField(max_length=120, allow_blank=True, default="")
+    numbers_run = serializers.ChoiceField(choices=("", "up", "down"), default="")
+    scales = serializers.CharField(max_length=80, allow_blank=True, default="")
