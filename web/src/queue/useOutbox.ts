@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { notifyManager, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Refusal, type Shapes } from '../api/client';
 import { benchKey } from '../api/hooks';
@@ -64,6 +64,7 @@ export function useOutbox(bench: number, author: Author): Outbox {
         await queries.cancelQueries({ queryKey: benchKey(bench) });
         queries.setQueryData(benchKey(bench), now);
       } else await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
+      await new Promise((told) => notifyManager.schedule(() => told(undefined))); // until the screen has it too
       acknowledged.current = [];
     } catch (error) {
       setOnline(error instanceof Refusal);
