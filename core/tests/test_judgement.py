@@ -177,7 +177,7 @@ class HeatedSeries(TestCase):
     def test_one_weighing_shows_nothing(self) -> None:
         outcome = evaluate(HYDRATE, crucible("33.501"))
         self.assertEqual(found(outcome, "constant-mass").level, "repeat")
-        self.assertEqual((outcome.hand.key, outcome.hand.index), ("m_heated", 2))
+        self.assertEqual((outcome.hand.step, outcome.hand.turn), ("heat", 2))
 
     def test_still_falling_means_heat_again(self) -> None:
         finding = found(evaluate(HYDRATE, crucible("33.501", "33.449")), "constant-mass")

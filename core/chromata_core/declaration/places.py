@@ -37,14 +37,19 @@ class Place(NamedTuple):
         return self.key if self.kind in ("part", "void", "talk") else self.key.partition(".")[2]
 
 
-def tick(step: str, trial: int | None = None) -> Place:
+def in_round(place: Place, turn: int | None) -> Place:
+    """``place`` in a round of its cycle; in the first one, and outside of cycles, it has no number."""
+    return place if turn in (None, 1) else place._replace(row=turn)
+
+
+def tick(step: str, trial: int | None = None, turn: int | None = None) -> Place:
     """Where ``step`` is ticked off."""
-    return Place(f"step.{step}", trial)
+    return in_round(Place(f"step.{step}", trial), turn)
 
 
-def timer(step: str, trial: int | None = None) -> Place:
+def timer(step: str, trial: int | None = None, turn: int | None = None) -> Place:
     """Where the wait of ``step`` is begun."""
-    return Place(f"timer.{step}", trial)
+    return in_round(Place(f"timer.{step}", trial), turn)
 
 
 def own(quantity: str, trial: int | None = None) -> Place:

@@ -12,6 +12,7 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from chromata_core.declaration.names import (
+    CycleName,
     LimitName,
     ListName,
     NumberName,
@@ -175,12 +176,14 @@ class Quantity:
 @dataclass(frozen=True, slots=True)
 class Wait:
     """A timed wait inside a step, in seconds. ``before`` names the option for how many minutes before the session it
-    was begun by whoever prepared it.
+    was begun by whoever prepared it. ``again``: how long it is in the second round of a cycle, the third and so on; the
+    last of them holds for all that follow.
     """
 
     label: str
     seconds: int
     before: NumberName = ""
+    again: tuple[int, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -192,6 +195,9 @@ class Step:
     ``early`` names the step of the setup before which this one of a trial is done: a long wait begins first.
     ``photo`` says of what a picture belongs on the record; it is offered, never demanded.
     ``minutes`` are how long hands are needed, without its wait; 0: it follows from what is done in it.
+    ``cycle``: steps with the same one follow each other and are done in rounds, such as heat, cool, weigh: as long as
+    the series named there goes on, which one of them reads, or as often as the number option says. ``again`` is the
+    sentence at the top from the second round on.
     """
 
     key: str
@@ -208,6 +214,8 @@ class Step:
     early: StepName = ""
     photo: str = ""
     minutes: int = 0
+    cycle: CycleName = ""
+    again: str = ""
     when: When = None
 
 

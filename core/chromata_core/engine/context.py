@@ -155,9 +155,11 @@ class Context:
         column = self.computed.column(key, trial)
         return [] if column is None else [unit(self.quantity(key).unit).from_si(value_of(row)) for row in column]
 
-    def begun(self, step: Step, trial: int | None) -> float | None:
-        """When the wait of ``step`` began: as it was started here, or before the session by whoever prepared it."""
-        started = self.bound.times.get(timer(step.key, trial))
+    def begun(self, step: Step, trial: int | None, turn: int | None = None) -> float | None:
+        """When the wait of ``step`` began, in this round of its cycle: as it was started here, or before the session by
+        whoever prepared it.
+        """
+        started = self.bound.times.get(timer(step.key, trial, turn))
         if started is None and step.wait and step.wait.before and self.bound.opened is not None:
             return self.bound.opened - 60 * float(self.number(step.wait.before))
         return started

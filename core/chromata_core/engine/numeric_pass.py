@@ -12,7 +12,7 @@ import numpy as np
 from chromata_core.curves.line import CurveError
 from chromata_core.declaration.option_kinds import ListOption, Option
 from chromata_core.declaration.options import listed
-from chromata_core.declaration.places import Place, void
+from chromata_core.declaration.places import void
 from chromata_core.declaration.vocabulary import OwnError, Quantity, Reading
 from chromata_core.engine.inputs import inputs_of
 from chromata_core.engine.judgements import error_id, judged, judgements
@@ -272,7 +272,8 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
                 choice.label
                 for observation in bound.observations
                 for choice in observation.choices
-                if choice.key in observation.voids and bound.texts.get(Place(observation.key, number)) == choice.key
+                if choice.key in observation.voids
+                and any(bound.texts[place] == choice.key for place in bound.looks(observation.key, number))
             ]
         )
         impossible = [

@@ -14,7 +14,6 @@ from chromata_core.declaration.names import (
     ReadingName,
     SeriesName,
 )
-from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding, Level
@@ -201,15 +200,15 @@ class Seen(Looks):
     do: str
 
     def look(self, at: Context) -> Iterator[Finding]:
-        """A finding on every trial where it was seen."""
+        """A finding on every trial where it was seen; where one looks in every round, in the last."""
         for trial in at.trials(valid=False):
-            if at.bound.texts.get(Place(self.observation, trial)) == self.choice:
+            looked = at.bound.looks(self.observation, trial)
+            if looked and at.bound.texts[looked[-1]] == self.choice:
                 yield Finding(
                     f"{self.observation}-{self.choice}",
                     self.level,
                     self.what,
                     self.why,
                     self.do,
-                    self.observation,
-                    trial,
+                    *looked[-1],
                 )

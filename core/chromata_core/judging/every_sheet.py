@@ -2,7 +2,6 @@
 
 from collections.abc import Iterable, Iterator
 
-from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.numeric_pass import undefined
@@ -63,13 +62,14 @@ def _spoiled(at: Context) -> Iterator[Finding]:
         return
     for trial in at.trials(valid=False):
         for part in at.bound.observations:
-            seen = at.bound.texts.get(Place(part.key, trial))
-            if seen in part.voids and not at.is_rough(trial):
+            place = next((p for p in at.bound.looks(part.key, trial) if at.bound.texts[p] in part.voids), None)
+            if place and not at.is_rough(trial):
+                seen = at.bound.texts[place]
                 label = next(choice.label for choice in part.choices if choice.key == seen)
                 name = at.trial_name(trial)
                 yield Finding(
                     "spoiled", "repeat", f"{label}.", f"{name.capitalize()} stays on the record but is not averaged.",
-                    f"Do another {at.bound.method.trials.noun.lower()}.", part.key, trial,
+                    f"Do another {at.bound.method.trials.noun.lower()}.", *place,
                 )  # fmt: skip
 
 

@@ -25,6 +25,10 @@ class ConstantMass(Ends):
         """The limit and the number of times."""
         return (self.limit, self.times)
 
+    def at_least(self, at: Context) -> int:
+        """One weighing cannot show that a mass is constant."""
+        return int(at.number(self.times)) if at.bound.options[self.school] == "fixed" else 2
+
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether no further drying is asked for."""
         if at.bound.options[self.school] == "fixed":
@@ -49,6 +53,10 @@ class Times(Ends):
         """The number of readings."""
         return (self.number,)
 
+    def at_least(self, at: Context) -> int:
+        """As many as planned."""
+        return int(at.number(self.number))
+
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether they have all been made."""
         return len(at.bound.series(key, trial)) >= at.number(self.number)
@@ -66,9 +74,13 @@ class EachOf(Ends):
         """The list."""
         return (self.planned,)
 
+    def at_least(self, at: Context) -> int:
+        """As many as the list has values."""
+        return len(at.bound.options[self.planned].split(";"))
+
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether every row has been made."""
-        return len(at.bound.series(key, trial)) >= len(at.bound.options[self.planned].split(";"))
+        return len(at.bound.series(key, trial)) >= self.at_least(at)
 
 
 @dataclass(frozen=True, slots=True)

@@ -36,3 +36,7 @@ class Ends(SeriesRule):
     @abstractmethod
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether no further reading of the series ``key`` is needed."""
+
+    def at_least(self, at: Context) -> int:
+        """How many readings are needed at least; 0 where that shows itself only in the work."""
+        return 0

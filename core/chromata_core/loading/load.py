@@ -17,6 +17,7 @@ from chromata_core.formula.tree import names
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.judging.checks import Within
 from chromata_core.loading.conditions_fit import unfit_conditions
+from chromata_core.loading.cycles_fit import cycles_misfit
 from chromata_core.loading.misnamed import misnamed
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import conversion, unit
@@ -187,6 +188,7 @@ def _references(method: Method) -> Iterator[str]:
             yield from _series(method, part, options)
         if isinstance(part, Observation) and not {*part.voids, *part.until} <= {choice.key for choice in part.choices}:
             yield f"Observation “{part.key}” names a choice it does not have."
+    yield from cycles_misfit(method)
     yield from _limits(method, options)
     for check in method.checks:
         if isinstance(check, Within):

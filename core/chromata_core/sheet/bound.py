@@ -30,6 +30,7 @@ from chromata_core.sentences import with_article
 _LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
 _MOST_TRIES = 3
+MOST_ROUNDS = 20
 _MOST_LISTED = 24
 
 
@@ -172,6 +173,14 @@ class Bound:
     @cached_property
     def _by_key(self) -> dict[str, Reading | Observation]:
         return {part.key: part for part in self.parts}
+
+    def in_rounds(self, key: str) -> bool:
+        """Whether this observation is made anew in each round of a cycle."""
+        return any(step.cycle and key in step.reads for step in self.steps)
+
+    def looks(self, observation: str, trial: int | None) -> list[Place]:
+        """Where ``observation`` was looked at, round by round."""
+        return sorted((p for p in self.texts if p[:2] == (observation, trial)), key=lambda place: place.row or 0)
 
     def wanted(self, reading: Reading, trial: int | None) -> bool:
         """Whether ``reading`` has to be made: always, or for an optional one, once the one it follows was made."""
@@ -329,7 +338,10 @@ def understand(bound: Bound, given: Given) -> Typed | str:
             _place(reading.label, reading.scope, isinstance(reading, Series), given, bound)
             return bound.instruments[reading.role].read(text, reading.unit)
         case Observation() as observation:
-            _place(observation.label, observation.scope, False, given, bound)
+            again = given.index is not None and bound.in_rounds(given.key)
+            if again:
+                _round(observation.label, True, given)
+            _place(observation.label, observation.scope, again, given, bound)
             keys = [choice.key for choice in observation.choices]
             if text not in keys:
                 raise ReadingError(unknown(f"choice for “{observation.label}”", text, keys))
@@ -351,6 +363,12 @@ def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> 
         raise ReadingError("A series runs from 1 to 100.")
 
 
+def _round(label: str, cycled: bool, given: Given) -> None:
+    """The first round has no number: what is done once and what is done again begin alike."""
+    if given.index is not None and not (cycled and 2 <= given.index <= MOST_ROUNDS):
+        raise ReadingError(f"“{label}” has no round {given.index}.")
+
+
 def _trial_exists(given: Given, bound: Bound) -> None:
     if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= bound.most_trials:
         raise ReadingError(f"There is no {bound.method.trials.noun.lower()} {given.trial}.")
@@ -366,7 +384,9 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
     kind, name = given.place.kind, given.place.name
     if kind == "void" and given.trial is not None:
         return text
-    if kind in ("tick", "timer") and name in [step.key for step in bound.steps]:
+    step = next((step for step in bound.steps if step.key == name), None)
+    if kind in ("tick", "timer") and step is not None:
+        _round(step.title, bool(step.cycle), given)
         return text
     results = {q.key: q for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)}
     if kind == "own" and name in results:

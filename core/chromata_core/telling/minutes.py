@@ -8,9 +8,8 @@ from collections.abc import Sequence
 
 from chromata_core.declaration.vocabulary import Observation, Reading, Series
 from chromata_core.engine.context import Context
-from chromata_core.judging.rules import EachOf, Times
 from chromata_core.telling.outcome import StepOut
-from chromata_core.telling.progress import Task
+from chromata_core.telling.progress import Task, usual_rows
 
 _READING, _LOOK, _ANSWER, _OWN = 1.0, 0.5, 2.0, 4.0
 _TICK = {"setup": 4.0, "trial": 2.0, "closing": 5.0}
@@ -69,20 +68,8 @@ def _rows_to_come(at: Context, tasks: Sequence[Task]) -> float:
     found = 0.0
     for key in {task.place.key for task in tasks}:
         series = at.bound.part(key)
-        if isinstance(series, Series):
+        if isinstance(series, Series) and not tasks[0].turn:
             rows = {task.place.row or 0 for task in tasks if task.place.key == key}
             goes_on = any(not task.done for task in tasks if task.place.key == key)
-            found += max(_usual_rows(at, series) - max(rows), 0) * _READING if goes_on else 0.0
+            found += max(usual_rows(at, series) - max(rows), 0) * _READING if goes_on else 0.0
     return found
-
-
-def _usual_rows(at: Context, series: Series) -> int:
-    """How many readings are planned; where that shows itself only in the work, as many as in the worked example."""
-    first = series if series.until else next((r for r in at.bound.readings if r.key == series.beside), series)
-    rule = first.until if isinstance(first, Series) else None
-    if isinstance(rule, EachOf):
-        return len(at.bound.options[rule.planned].split(";"))
-    if isinstance(rule, Times):
-        return int(at.number(rule.number))
-    example = at.bound.method.example.readings
-    return max((index or 0 for key, _, index, _ in example if key == series.key), default=1)

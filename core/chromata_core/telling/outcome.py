@@ -105,7 +105,8 @@ class ResultOut:
 class StepOut:
     """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
     next trial that can be done during it, ``photo`` what a picture belongs on the record of. ``minutes`` are left of it
-    with the hands, about; ``early`` ones are done before their turn, so that other work fills their wait.
+    with the hands, about; ``early`` ones are done before their turn, so that other work fills their wait. ``turn`` is
+    the round of a cycle.
     """
 
     key: str
@@ -113,6 +114,7 @@ class StepOut:
     detail: str
     scope: str
     trial: int | None
+    turn: int | None
     trial_name: str
     trial_short: str
     state: str
@@ -150,6 +152,7 @@ class Hand:
     done: bool
     optional: bool
     offer: str = ""
+    turn: int | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,13 +3,16 @@
 Nothing here is stored: it follows from what has been written on the sheet.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from itertools import groupby
 from typing import Literal
 
-from chromata_core.declaration.places import Place, tick
+from chromata_core.declaration.places import Place, in_round, tick
 from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
 from chromata_core.engine.context import Context
 from chromata_core.judging.shapes import Ends, Guides
+from chromata_core.sheet.bound import MOST_ROUNDS
 
 ROW = "{row}"  # where the number of a row stands in the title of a series
 State = Literal["done", "now", "ahead", "void"]
@@ -19,7 +22,7 @@ State = Literal["done", "now", "ahead", "void"]
 class Task:
     """One thing that is done in one go: a reading, an observation, or ticking a step off.
 
-    ``optional`` ones are made only if the work needs them; they hold nothing up.
+    ``optional`` ones are made only if the work needs them; they hold nothing up. ``turn`` is the round of a cycle.
     """
 
     step: Step
@@ -27,6 +30,7 @@ class Task:
     place: Place
     done: bool
     optional: bool = False
+    turn: int | None = None
 
 
 def tasks(at: Context) -> list[Task]:
@@ -49,7 +53,38 @@ def tasks(at: Context) -> list[Task]:
 
 
 def _of_scope(at: Context, scope: str, trial: int | None) -> list[Task]:
-    return [task for step in at.bound.steps if step.scope == scope for task in _of_step(at, step, trial)]
+    found: list[Task] = []
+    for cycle, steps in groupby((step for step in at.bound.steps if step.scope == scope), lambda step: step.cycle):
+        if cycle:
+            found += _in_rounds(at, list(steps), cycle, trial)
+        else:
+            found += [task for step in steps for task in _of_step(at, step, trial)]
+    return found
+
+
+def _in_rounds(at: Context, block: Sequence[Step], cycle: str, trial: int | None) -> list[Task]:
+    """The steps of a cycle round by round. A round whose weighing stands is over: nothing of it is asked for again."""
+    series = at.bound.part(cycle)
+    if not isinstance(series, Series):
+        rounds = min(int(at.number(cycle)), MOST_ROUNDS)
+        return [task for turn in range(1, rounds + 1) for step in block for task in _of_step(at, step, trial, turn)]
+    made = len(at.bound.series(cycle, trial))
+    over = isinstance(series.until, Ends) and series.until.met(at, cycle, trial)
+    found: list[Task] = []
+    for turn in range(1, (made if over else max(made + 1, usual_rows(at, series))) + 1):
+        weighed = Place(cycle, trial, turn) in at.bound.typed
+        for task in (task for step in block for task in _of_step(at, step, trial, turn)):
+            found.append(replace(task, done=task.done or weighed))
+    return found
+
+
+def usual_rows(at: Context, series: Series) -> int:
+    """How many readings are planned; where that shows itself only in the work, as many as in the worked example."""
+    first = series if series.until else next((r for r in at.bound.readings if r.key == series.beside), series)
+    if isinstance(first, Series) and isinstance(first.until, Ends) and (least := first.until.at_least(at)):
+        return least
+    example = at.bound.method.example.readings
+    return max((index or 0 for key, _, index, _ in example if key == series.key), default=1)
 
 
 def _bottles(at: Context) -> list[Task]:
@@ -85,22 +120,25 @@ def planned_trials(at: Context) -> list[int]:
     return sorted(numbers)
 
 
-def _of_step(at: Context, step: Step, trial: int | None) -> list[Task]:
+def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None) -> list[Task]:
     if not step.reads:
-        place = tick(step.key, trial)
-        return [Task(step, trial, place, place in at.bound.texts)]
+        place = tick(step.key, trial, turn)
+        return [Task(step, trial, place, place in at.bound.texts, turn=turn)]
     found: list[Task] = []
     for key in step.reads:
         part = at.bound.part(key)
-        if isinstance(part, Series):
+        if isinstance(part, Series) and turn:
+            place = Place(key, trial, turn)
+            found.append(Task(step, trial, place, place in at.bound.typed, turn=turn))
+        elif isinstance(part, Series):
             found += [] if part.beside else _of_series(at, step, part, trial)
         elif part is not None or Place(key).kind in ("own", "answer"):  # own.… and answer.… stand where their step does
-            place = Place(key, trial)
+            place = in_round(Place(key, trial), turn) if isinstance(part, Observation) else Place(key, trial)
             optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
             if optional and isinstance(part, Reading) and part.follows:
                 continue  # its turn comes with the reading it follows
             done = place in at.bound.typed or _seen(at, part, place)
-            found.append(Task(step, trial, place, done, optional))
+            found.append(Task(step, trial, place, done, optional, turn))
     return found
 
 
@@ -151,19 +189,26 @@ def current_task(at: Context, all_tasks: list[Task]) -> Task | None:
 
 def task_title(at: Context, task: Task) -> str:
     """What is in hand: “Burette, end of trial 3”, or the step's title."""
-    return row_title(at, task).replace(ROW, str(task.place.row))
+    return row_title(at, task if task.turn != 1 else replace(task, turn=None)).replace(ROW, str(task.place.row))
 
 
 def row_title(at: Context, task: Task) -> str:
     """What any task of this series would be called, ``ROW`` standing for its number."""
-    key, trial, index = task.place
+    key, trial, _ = task.place
     part = at.bound.part(key) or at.bound.bottle(key)
     title = part.label if part else task.step.title
     if isinstance(part, Observation):
         title = task.step.title
     paired = isinstance(part, Series) and (part.beside or any(_stands_beside(p, part) for p in at.bound.readings))
-    number = "" if index is None else f", point {ROW}" if paired else f" {ROW}"
+    number = (
+        f", point {ROW}" if paired else f" {ROW}" if isinstance(part, Series) else f", round {ROW}" if task.turn else ""
+    )
     return f"{title}{number}, {at.trial_name(trial)}" if trial is not None else f"{title}{number}"
+
+
+def in_turn(title: str, turn: int | None) -> str:
+    """“Heat, round 2” in the second round of a cycle."""
+    return title if turn in (None, 1) else f"{title}, round {turn}"
 
 
 def _stands_beside(other: Reading, series: Series) -> bool:

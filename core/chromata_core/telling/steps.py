@@ -2,49 +2,52 @@
 
 from decimal import Decimal
 
-from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
+from chromata_core.declaration.vocabulary import Observation, Reading, Series, Wait
 from chromata_core.engine.context import Context
 from chromata_core.telling.minutes import minutes_of
 from chromata_core.telling.outcome import (
     Hand,
     StepOut,
 )
-from chromata_core.telling.progress import Task, current_task, guided, row_title, task_title
+from chromata_core.telling.progress import Task, current_task, guided, in_turn, row_title, task_title
 from chromata_core.telling.written import short_name, trial_title
 
 
 def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
     now = current_task(at, planned)
-    grouped: dict[tuple[str, int | None], list[Task]] = {}
+    grouped: dict[tuple[str, int | None, int | None], list[Task]] = {}
     for task in planned:
-        grouped.setdefault((task.step.key, task.trial), []).append(task)
+        grouped.setdefault((task.step.key, task.trial, task.turn), []).append(task)
     found = []
-    for (key, trial), group in grouped.items():
+    for (key, trial, turn), group in grouped.items():
         step = group[0].step
         done = all(task.done or task.optional for task in group)
-        begun = at.begun(step, trial)
+        begun = at.begun(step, trial, turn)
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
-        state = "now" if now is not None and (now.step.key, now.trial) == (key, trial) else state
+        state = "now" if now is not None and (now.step.key, now.trial, now.turn) == (key, trial, turn) else state
         minutes = 0.0 if state == "void" else minutes_of(at, group)
-        found.append(_step(at, step, trial, state, begun, minutes))
+        found.append(_step(at, group[0], state, begun, minutes))
     return found
 
 
-def _step(at: Context, step: Step, trial: int | None, state: str, begun: float | None, minutes: float) -> StepOut:
+def _step(at: Context, task: Task, state: str, begun: float | None, minutes: float) -> StepOut:
+    step, trial = task.step, task.trial
+
     def worded(text: str) -> str:
         return at.bound.worded(text, trial)
 
     return StepOut(
         key=step.key,
-        title=worded(step.title),
+        title=worded(in_turn(step.title, task.turn)),
         detail=guided(at, step, trial) or worded(step.detail),
         scope=step.scope,
         trial=trial,
+        turn=task.turn,
         trial_name=trial_title(at, trial),
         trial_short="" if trial is None else short_name(at, trial),
         state=state,
         wait_label=worded(step.wait.label) if step.wait else "",
-        wait_seconds=step.wait.seconds if step.wait else 0,
+        wait_seconds=_wait(step.wait, task.turn) if step.wait else 0,
         begun=begun,
         meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
@@ -52,6 +55,11 @@ def _step(at: Context, step: Step, trial: int | None, state: str, begun: float |
         minutes=minutes,
         early=bool(step.early),
     )
+
+
+def _wait(wait: Wait, turn: int | None) -> int:
+    later = wait.again[: (turn or 1) - 1]
+    return later[-1] if later else wait.seconds
 
 
 def hand_of(at: Context, task: Task | None) -> Hand:
@@ -92,13 +100,15 @@ def hand_for(at: Context, task: Task) -> Hand:
         return at.bound.worded(text, trial, index)
 
     detail = worded(" ".join(filter(None, said)) or step.detail)
-    lead, then = (ahead, "") if ahead else (worded(step.lead), worded(step.then))
+    again = worded(step.again) if task.turn not in (None, 1) else ""
+    lead, then = (ahead or again, "") if ahead or again else (worded(step.lead), worded(step.then))
     return Hand(
         kind="bottle" if bottle else kind,
         key=key,
         name=task.place.name,
         trial=trial,
         index=index,
+        turn=task.turn,
         step=step.key,
         title=worded(task_title(at, task)),
         row_title=worded(row_title(at, task)),

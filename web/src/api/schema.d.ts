@@ -1628,6 +1628,7 @@ export interface components {
             done: boolean;
             optional: boolean;
             offer: string;
+            turn: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Helper: {
@@ -2574,6 +2575,7 @@ export interface components {
             detail: string;
             scope: string;
             trial: number | null;
+            turn: number | null;
             trial_name: string;
             trial_short: string;
             state: string;

@@ -34,8 +34,8 @@ def weighed_dry(key: str, label: str, hint: str, echo: str = "") -> Series:
 def weigh_step(series: str, cooling: int, then: str, detail: str) -> Step:
     """Cool for so many seconds and weigh; ``then`` says how to go on until it is constant."""
     return Step(
-        "weigh", "Cool and weigh, to constant mass", "Let it cool to room temperature, then weigh;", then, detail,
-        reads=(series,), wait=Wait("Cooling", cooling), cautions=(cautions.HOT_CRUCIBLE,),
+        "weigh", "Cool and weigh", "Let it cool to room temperature, then weigh;", then, detail,
+        reads=(series,), wait=Wait("Cooling", cooling), cautions=(cautions.HOT_CRUCIBLE,), cycle=series,
     )  # fmt: skip
 
 

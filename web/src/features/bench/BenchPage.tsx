@@ -103,7 +103,7 @@ function ThreeParts({ bench, at, narrow }: { bench: Bench; at: AtBench; narrow: 
       <StepsRail
         steps={bench.evaluation.steps}
         {...{ task, colour, pending }}
-        onTimer={(step) => at.beginWait(step.key, step.trial)}
+        onTimer={at.beginWait}
         onChoose={at.chooseStep}
       />
     ),
@@ -113,7 +113,7 @@ function ThreeParts({ bench, at, narrow }: { bench: Bench; at: AtBench; narrow: 
         {...{ bench, task, colour, open, pending }}
         online={outbox.online}
         kept={outbox.refused.length ? null : at.kept}
-        onTimer={() => at.beginWait(task.step, task.trial)}
+        onTimer={at.beginWait}
         onChoose={at.choose}
         onPhoto={at.photo}
         onLetter={at.ask}

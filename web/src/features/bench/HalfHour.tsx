@@ -42,7 +42,7 @@ export function HalfHour({ bench, pending, colour }: { bench: Bench; pending: Dr
         </Box>
       </Box>
       {ahead.map((row) => (
-        <Row key={`${row.step.key} ${row.step.trial}`} row={row} colour={colour} />
+        <Row key={`${row.step.key} ${row.step.trial} ${row.step.turn}`} row={row} colour={colour} />
       ))}
     </Box>
   );

@@ -6,7 +6,17 @@ import { TakePhoto } from '../../identity/TakePhoto';
 import { VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
-import { begun, meanwhileOf, sameSlot, standing, stepOf, type Bench, type Slot, type Task } from './hand';
+import {
+  begun,
+  meanwhileOf,
+  sameSlot,
+  standing,
+  stepOf,
+  type Bench,
+  type Slot,
+  type Step,
+  type Task,
+} from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
 import { HalfHour } from './HalfHour';
 import { LoggedCurve } from './LoggedCurve';
@@ -21,7 +31,7 @@ interface Props {
   open: boolean;
   online: boolean;
   pending: Draft[];
-  onTimer: () => void;
+  onTimer: (step: Step) => void;
   onChoose: (slot: Slot) => void;
   onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
   onPhoto: (caption: string, image: string) => void;
@@ -133,7 +143,7 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
       {step.wait_seconds > 0 && (
-        <StepTimer step={step} begun={begun(step, pending)} colour={colour} onStart={onTimer} />
+        <StepTimer step={step} begun={begun(step, pending)} colour={colour} onStart={() => onTimer(step)} />
       )}
       {meanwhile && (
         <Button

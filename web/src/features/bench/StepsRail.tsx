@@ -5,7 +5,7 @@ import type { Draft } from '../../queue/store';
 import { CheckIcon } from '../../identity/Icons';
 import { asText, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
-import { begun, type Task } from './hand';
+import { begun, isOf, type Task } from './hand';
 import { StepTimer } from './StepTimer';
 
 type Step = Shapes['StepOut'];
@@ -111,7 +111,7 @@ function gathered(steps: Step[]): Row[] {
   const rows: Row[] = [];
   const seen = new Set<number>();
   for (const step of steps) {
-    if (step.trial === null) rows.push({ key: step.key, title: step.title, step });
+    if (step.trial === null) rows.push({ key: `${step.key}.${step.turn}`, title: step.title, step });
     else if (!seen.has(step.trial)) {
       seen.add(step.trial);
       rows.push(...ofTrial(steps.filter((other) => other.trial === step.trial)));
@@ -127,7 +127,7 @@ function ofTrial(steps: Step[]): Row[] {
   if (steps.some((step) => step.state === 'now'))
     return [
       { key, title: first.trial_name },
-      ...steps.map((step) => ({ key: `${key}.${step.key}`, title: step.title, step })),
+      ...steps.map((step) => ({ key: `${key}.${step.key}.${step.turn}`, title: step.title, step })),
     ];
   const state = steps.every((step) => step.state === 'done')
     ? 'done'
@@ -155,7 +155,7 @@ function StepLine({ step, task, colour, pending, ends, clock, onTimer, onChoose 
   const now = step.state === 'now';
   const tone = step.state === 'ahead' || now ? ink.ink : ink.inkSoft;
   const started = begun(step, pending);
-  const elsewhere = step.key !== task.step || step.trial !== task.trial;
+  const elsewhere = !isOf(step, task);
   const running = elsewhere && started !== null && started + step.wait_seconds + LINGERS > clock / 1000;
   return (
     <Box component="li" aria-current={now ? 'step' : undefined} sx={segment(step.state, colour, ends)}>

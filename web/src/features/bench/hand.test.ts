@@ -17,6 +17,7 @@ const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
   detail: '',
   done,
   optional: false,
+  turn: null,
   offer: '',
 });
 const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T12:00:00Z'): Draft => ({
@@ -72,6 +73,26 @@ describe('the task in hand', () => {
     expect([next.key, next.index, next.title]).toEqual(['m_heated', 4, 'After heating 4, crucible 1']);
   });
 
+  it('goes round in a cycle until the server has looked at it', () => {
+    const heat = (turn: number): Task => ({
+      ...task('step.heat', false),
+      kind: 'tick',
+      turn,
+      index: turn > 1 ? turn : null,
+      row_title: 'Heat, round {row}',
+    });
+    const weigh = (turn: number): Task => ({ ...task('m_heated', false), turn, index: turn });
+    const room = bench([task('m_before', false), heat(1), weigh(1), heat(2), weigh(2), task('lid', false)]);
+    const waiting = [draft('m_before'), draft('step.heat'), { ...draft('m_heated'), index: 1 }];
+    expect(taskInHand(room, null, waiting)).toMatchObject({ key: 'step.heat', index: 2 });
+    waiting.push({ ...draft('step.heat'), index: 2 }, { ...draft('m_heated'), index: 2 });
+    expect(taskInHand(room, null, waiting)).toMatchObject({
+      key: 'step.heat',
+      index: 3,
+      title: 'Heat, round 3',
+    });
+  });
+
   it('goes through a curve pair by pair without the network', () => {
     const pair = ['V', 'E'].map((key) => ({
       ...task(key, false),
@@ -104,7 +125,7 @@ describe('the task in hand', () => {
 });
 
 describe('a timer', () => {
-  const step = { key: 'run', trial: 2, begun: 100 } as Parameters<typeof begun>[0];
+  const step = { turn: null, key: 'run', trial: 2, begun: 100 } as Parameters<typeof begun>[0];
 
   it('runs from what is on the record, or from what was begun here last', () => {
     expect(begun(step, [])).toBe(100);

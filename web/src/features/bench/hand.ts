@@ -23,13 +23,26 @@ export function taskInHand(bench: Bench, chosen: Slot | null, pending: Draft[]):
     .slice(Math.max(here, 0))
     .find((task) => !task.done && !pending.some((draft) => sameSlot(asSlot(draft), task)));
   if (hand.kind === 'finished') return hand;
-  return nextOfSeries(bench, tasks.slice(Math.max(here, 0)), pending) ?? open ?? hand;
+  const ahead = tasks.slice(Math.max(here, 0));
+  return nextRound(ahead, pending) ?? nextOfSeries(bench, ahead, pending) ?? open ?? hand;
+}
+
+/** A cycle goes on until the server says that it is over: the first of its next round, while its weighing waits. */
+function nextRound(tasks: Task[], pending: Draft[]): Task | undefined {
+  const at = tasks.findLastIndex(
+    (task) => task.turn !== null && task.kind === 'reading' && waits(pending, task),
+  );
+  const { turn = null, trial } = tasks[at] ?? {};
+  if (turn === null || tasks[at + 1]?.turn === turn + 1) return undefined;
+  const first = tasks.slice(0, at + 1).findLastIndex((task) => task.turn !== turn || task.trial !== trial);
+  const begins = tasks[first + 1];
+  return begins && { ...numbered(begins, turn + 1), turn: turn + 1 };
 }
 
 /** A series goes on until the server says that it is met: its next reading, while its last ones wait to be sent. */
 function nextOfSeries(bench: Bench, tasks: Task[], pending: Draft[]): Task | undefined {
   const waiting = (task: Task) => pending.some((draft) => sameSlot(asSlot(draft), task));
-  const begun = tasks.find((task) => task.index !== null && waiting(task));
+  const begun = tasks.find((task) => task.index !== null && task.turn === null && waiting(task));
   if (!begun) return undefined;
   const row = tasks.filter(
     (task) => task.step === begun.step && task.trial === begun.trial && task.index === begun.index,
@@ -86,15 +99,25 @@ export function saidAs(bench: Bench, task: Task, text: string): string {
 
 export type Step = Shapes['StepOut'];
 
+/** Where what is done in rounds stands: the first round has no number. */
+export const rowOfTurn = (turn: number | null) => (turn === null || turn === 1 ? null : turn);
+
+/** Whether a task belongs to this step, in this round of its cycle. */
+export const isOf = (step: Step, task: Task) =>
+  step.key === task.step && step.trial === task.trial && step.turn === task.turn;
+
 /** The step that a task belongs to. */
 export const stepOf = (bench: Bench, task: Task) =>
-  bench.evaluation.steps.find((step) => step.key === task.step && step.trial === task.trial) ??
+  bench.evaluation.steps.find((step) => isOf(step, task)) ??
   bench.evaluation.steps.find((step) => step.key === task.step);
 
 /** When a step's wait was begun, in seconds of the epoch: on the record, or written here and not yet sent. */
 export function begun(step: Step, pending: Draft[]): number | null {
   const sent = pending.findLast(
-    (draft) => draft.key === timerKey(step.key) && (draft.trial ?? null) === step.trial,
+    (draft) =>
+      draft.key === timerKey(step.key) &&
+      (draft.trial ?? null) === step.trial &&
+      (draft.index ?? null) === rowOfTurn(step.turn),
   );
   return sent ? Date.parse(sent.written_at) / 1000 : step.begun;
 }
@@ -118,6 +141,7 @@ export const nextInStep = (bench: Bench, done: Task, pending: Draft[]): Task | u
     (task) =>
       task.step === done.step &&
       task.trial === done.trial &&
+      task.turn === done.turn &&
       !sameSlot(task, done) &&
       !task.done &&
       !task.optional &&

@@ -23,6 +23,7 @@ const task = (key: string, done = false) => ({
   title: `Burette, ${key}`,
   done,
   optional: false,
+  turn: null,
 });
 const bench = {
   parts: [part('V'), part('start'), part('end'), part('stop', true), part('refilled', true)],

@@ -58,6 +58,7 @@ function outOfOrder(bench: Bench, slot: Slot, pending: Draft[]): Verdict | null 
   const first = tasks.find(
     (task) =>
       task.step === here?.step &&
+      task.turn === here.turn &&
       task.trial === slot.trial &&
       !task.done &&
       !task.optional &&

@@ -3,7 +3,7 @@ import { timerKey } from '../../api/places';
 import type { Author } from '../../queue/store';
 import { useOutbox } from '../../queue/useOutbox';
 import type { Asking } from './BenchDialogs';
-import { nextInStep, saidAs, taskInHand, type Bench, type Slot, type Step } from './hand';
+import { isOf, nextInStep, rowOfTurn, saidAs, taskInHand, type Bench, type Slot, type Step } from './hand';
 import { useTypedAhead } from './useTypedAhead';
 
 const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
@@ -52,11 +52,11 @@ export function useAtBench(bench: Bench, me: Author) {
     kept,
     leaveChoice: chosen ? () => setChosen(null) : undefined,
     chooseStep: (step: Step) => {
-      const first = bench.evaluation.tasks.find((one) => one.step === step.key && one.trial === step.trial);
+      const first = bench.evaluation.tasks.find((one) => isOf(step, one));
       if (first) choose(first);
     },
-    beginWait: (step: string, trial: number | null) =>
-      void outbox.write({ key: timerKey(step), text: 'begun', trial }),
+    beginWait: ({ key, trial, turn }: Step) =>
+      void outbox.write({ key: timerKey(key), text: 'begun', trial, index: rowOfTurn(turn) }),
     photo: (text: string, image: string) => void outbox.write({ key: 'photo', text, image }),
     say: (what: 'call' | 'note' | 'reject', text: string) => {
       setAsking(null);
