@@ -64,6 +64,6 @@ class Places(TestCase):
                         self.assertEqual(task.row_title.replace("{row}", str(task.index)), task.title)
 
     def test_an_observation_is_no_series(self) -> None:
-        lid = next(one for one in method("hydrate").readings if isinstance(one, Observation))
+        lid = next(part for part in method("hydrate").readings if isinstance(part, Observation) and part.key == "lid")
         with self.assertRaisesRegex(SheetError, "is not a series"):
             bind(method("hydrate"), Sheet({}, {}, (Given(lid.key, lid.choices[0].key, 1, 1),)))
