@@ -52,7 +52,9 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
         # The service worker is tested in test_without_network.py: behind it requests cannot be held up one by one.
         known: dict[str, Any] = {"viewport": {"width": size[0], "height": size[1]}, "service_workers": "block"}
-        context = self.browser.new_context(**known, **options)
+        context = self.browser.new_context(
+            **known, reduced_motion="reduce", **options
+        )  # what moves is painted all the time
         self.contexts.append(context)
         context.on("request", lambda request: self._note(request.url))
         context.on("weberror", lambda error: self.broken.append(str(error.error)))

@@ -98,7 +98,8 @@ function KeptLine({ kept }: { kept: Kept | null }) {
             px: 1,
             borderRadius: 1,
             bgcolor: ink.keepWash,
-            '@media (prefers-reduced-motion: no-preference)': { animation: `${flash} 1.2s ease-out` },
+            position: 'relative',
+            '&::after': { ...RING, animation: `${fade} 1.2s ease-out forwards` },
           }}
         >
           <b>Kept.</b> {kept.title}{' '}
@@ -111,7 +112,16 @@ function KeptLine({ kept }: { kept: Kept | null }) {
   );
 }
 
-const flash = keyframes`from { box-shadow: 0 0 0 5px ${ink.keep}; }`;
+// Only its opacity changes: a shadow that shrinks is painted anew sixty times a second.
+const RING = {
+  content: '""',
+  position: 'absolute',
+  inset: '-3px',
+  border: `4px solid ${ink.keep}`,
+  borderRadius: 1,
+  pointerEvents: 'none',
+} as const;
+const fade = keyframes`to { opacity: 0; }`;
 
 /** What the instructor adds to this step. */
 function RemarksHere({ bench, task }: Pick<Props, 'bench' | 'task'>) {
