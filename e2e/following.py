@@ -8,13 +8,15 @@ from playwright.sync_api import Page, expect
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Observation
+from chromata_core.engine.context import context_of
+from chromata_core.judging.answers import right_choices
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import Sheet, bind
 from chromata_core.telling.outcome import Hand
 from e2e.browser import BrowserCase
 from labs import actions
 from labs.models import Bench
 from labs.tests.room import WHEN, evaluated
+from notebook.standing import entries_of, sheet_of
 
 Mistake = Callable[[Page], None]
 KEEP = re.compile(r"^Keep (reading|answer)$")
@@ -24,15 +26,21 @@ _VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
 def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
     part = next((p for p in method(bench.session.method).readings if p.key == hand.key), None)
     if isinstance(part, Observation):
-        label = next(choice.label for choice in part.choices if choice.key == (text or part.choices[0].key))
-        worded = bind(method(bench.session.method), Sheet(bench.options)).worded(label)
-        page.get_by_role("button", name=worded, exact=True).click()
+        page.get_by_role("button", name=_label(part, hand, bench, text), exact=True).click()
     elif hand.kind == "tick":
         page.get_by_role("button", name="Done, go on").click()
     else:
         write(page, text or "1.00")
         expect(page.get_by_role("button", name=KEEP)).to_be_enabled()
         page.keyboard.press("Enter")
+
+
+def _label(part: Observation, hand: Hand, bench: Bench, text: str) -> str:
+    """What stands on the choice: the one of the example, the right one, or else the first."""
+    at = context_of(method(bench.session.method), sheet_of(bench, entries_of(bench)))
+    keys = [choice.key for choice in part.choices]
+    place = keys.index(text or next(iter(right_choices(at, part, hand.trial)), keys[0]))
+    return hand.labels[place] if hand.labels else at.bound.worded(part.choices[place].label)
 
 
 def write(page: Page, text: str) -> None:

@@ -24,7 +24,7 @@ def measured(volts: dict[str, str], metals: str = METALS) -> Evaluation:
     """Potentials by pair, such as “Ag–Cu”."""
     names = [f"{pair.plus}–{pair.minus}" for pair in metal_pairs(metals)]
     given = tuple(Given("E", text, names.index(name) + 1) for name, text in volts.items())
-    return evaluate(CELLS, Sheet({"cells": metals}, {}, given))
+    return evaluate(CELLS, Sheet({"cells": metals, "halves": "no"}, {}, given))
 
 
 def ideal(**off: float) -> dict[str, str]:

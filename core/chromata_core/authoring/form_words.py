@@ -24,6 +24,7 @@ LONG = (
     "questions",
     "cautions",
     "sentence",
+    "because",
 )
 _IN_FORMULAS = (
     "number-option",
@@ -58,6 +59,8 @@ LABELS = {
     "lead": "Do this",
     "then": "… and then",
     "reads": "Reads",
+    "right": "Right answers",
+    "because": "Said to who chose another",
     "cycle": "Done in rounds, as long as",
     "again": "From the second round on",
     "wait.again": "Seconds in later rounds",

@@ -63,6 +63,17 @@ def metal_potential(metal: str) -> float:
     return next(cell.potential for key, cell in SERIES.items() if key.endswith(f"/{metal}"))
 
 
+def gives(metal: str) -> str:
+    """The half-equation of ``metal`` as an anode: “Zn → Zn²⁺ + 2 e⁻”."""
+    before, after = takes(metal).split(" → ")
+    return f"{after} → {before}"
+
+
+def takes(metal: str) -> str:
+    """The half-equation of ``metal`` as a cathode: “Zn²⁺ + 2 e⁻ → Zn”."""
+    return next(cell.reaction for key, cell in SERIES.items() if key.endswith(f"/{metal}"))
+
+
 def metal_pairs(text: str) -> list[MetalPair]:
     """Every pair of the metals in “Ag; Cu; Zn”, in that order; an error with a sentence for anything else."""
     metals = [part.strip() for part in text.split(";")]

@@ -113,6 +113,8 @@ class Series(Reading):
 class Observation:
     """Something seen, chosen in one touch. ``voids`` are the choices after which the trial cannot be used;
     ``until`` those with which it is done, if there are others after which one looks again.
+    ``right`` makes a question of it: which choice is right, each under a condition over what was read (empty: always).
+    None of them is the usual one then, and to who chose another ``because`` is said.
     """
 
     key: str
@@ -122,6 +124,8 @@ class Observation:
     until: tuple[str, ...] = ()
     scope: Scope = "trial"
     hint: str = ""
+    right: Mapping[str, str] = field(default_factory=dict)
+    because: str = ""
     when: When = None
 
 

@@ -5,6 +5,7 @@ from collections.abc import Iterable, Iterator
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.engine.context import Context
 from chromata_core.engine.numeric_pass import undefined
+from chromata_core.judging.answers import answered
 from chromata_core.judging.finding import Finding
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
@@ -20,6 +21,7 @@ def every_sheet(at: Context) -> Iterable[Finding]:
     yield from _impossible(at)
     yield from _undefined(at)
     yield from _agreement(at)
+    yield from answered(at)
 
 
 def _digits(at: Context) -> Iterator[Finding]:

@@ -29,6 +29,9 @@ def unfit_conditions(method: Method) -> Iterator[str]:
         yield f"More than {_MOST} conditions are asked at every reading. Make two methods of it."
         return
     declared = _dimensions(method)
+    for part in method.readings:
+        if isinstance(part, Observation):
+            yield from _unfit_answers(part, declared)
     scaled = {key for key, symbol in _units(method).items() if unit(symbol).offset}
     for check in method.checks:
         if isinstance(check, Whenever):
@@ -37,6 +40,22 @@ def unfit_conditions(method: Method) -> Iterator[str]:
                 yield from (f"Check “{check.code}”: {problem}" for problem in _problems(check, known, scaled))
             except ChromataError as error:
                 yield f"Check “{check.code}”: {error.message}"
+
+
+def _unfit_answers(question: Observation, known: Mapping[str, Dimension]) -> Iterator[str]:
+    keys = [choice.key for choice in question.choices]
+    yield from (f"“{question.label}”: {unknown('choice', key, keys)}" for key in question.right if key not in keys)
+    if question.right and not question.because:
+        yield f"“{question.label}” has right answers. Say why, for those who choose another."
+    for text in filter(None, question.right.values()):
+        try:
+            names_here = condition_names(parse_condition(text))
+        except ChromataError as error:
+            yield f"“{question.label}”: {error.message}"
+            continue
+        yield from (
+            f"“{question.label}”: {unknown('quantity', name, list(known))}" for name in names_here if name not in known
+        )
 
 
 def _problems(check: Whenever, known: Mapping[str, Dimension], scaled: set[str]) -> Iterator[str]:

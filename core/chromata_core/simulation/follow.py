@@ -5,6 +5,8 @@ from dataclasses import replace
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Reading
+from chromata_core.engine.context import context_of
+from chromata_core.judging.answers import right_choices
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.readings import Written
 from chromata_core.telling.evaluate import evaluate
@@ -22,8 +24,8 @@ def follow(
 ) -> list[Written]:
     """Every entry of the bench from its first step to the last for which ``written`` has a reading.
 
-    Observations are the first of their choices that spoils nothing; own results are those of the sheet; ``answers``
-    are those to the closing questions, in order. The walk ends at the first thing there is nothing to write for.
+    Observations are the right one of their choices, or the first that spoils nothing; own results are those of the
+    sheet; ``answers`` are those to the closing questions, in order. The walk ends where there is nothing to write.
     """
     readings = {Place(one.key, one.trial, one.index): one.text for one in written}
     extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
@@ -33,7 +35,7 @@ def follow(
         hand = state.hand
         # what is made only if needed comes before the next reading of its step
         hand = next((t for t in state.tasks if _needed(t, hand, extra, readings)), hand)
-        text = readings.get(Place(hand.key, hand.trial, hand.index)) or _otherwise(method, hand, state, answers)
+        text = readings.get(Place(hand.key, hand.trial, hand.index)) or _otherwise(method, sheet, hand, state, answers)
         if not text:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
@@ -48,9 +50,11 @@ def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Place, st
     return again and here and task.key in extra and Place(task.key, task.trial, task.index) in readings
 
 
-def _otherwise(method: Method, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
+def _otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
     part = next((p for p in method.readings if p.key == hand.key), None)
     if isinstance(part, Observation):
+        if part.right and (right := right_choices(context_of(method, sheet), part, hand.trial)):
+            return right[0]
         good = [choice.key for choice in part.choices if choice.key not in part.voids]
         return next((key for key in good if key in part.until), good[0])
     if hand.kind == "tick":

@@ -84,7 +84,7 @@ class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
     ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
     may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
-    ``differences`` are those that it is part of.
+    ``differences`` are those that it is part of. Of an observation that ``asks`` no choice is the usual one.
     """
 
     kind: str
@@ -102,6 +102,7 @@ class PartOut:
     logged: str = ""
     room: bool = False
     differences: list[Difference] = field(default_factory=list)
+    asks: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -244,7 +245,7 @@ def parts_out(bound: Bound) -> list[PartOut]:
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
             found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
-                                 list(part.until), "", "seen"))  # fmt: skip
+                                 list(part.until), "", "seen", asks=bool(part.right)))  # fmt: skip
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug

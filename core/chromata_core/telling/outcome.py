@@ -134,7 +134,8 @@ class Hand:
     none; ``name`` is what it is of: the key of its step, quantity or part, or the number of its question.
 
     ``row_title`` is the title of any row of its series, with ``{row}`` for the number. ``optional`` readings are made
-    only if the work needs them. ``offer`` is what a series that goes on in equal steps would come to next.
+    only if the work needs them. ``offer`` is what a series that goes on in equal steps would come to next. ``labels``
+    are those of an observation's choices, where they are of this trial alone.
     """
 
     kind: str
@@ -153,6 +154,7 @@ class Hand:
     optional: bool
     offer: str = ""
     turn: int | None = None
+    labels: list[str] = field(default_factory=list)
 
 
 @dataclass(frozen=True, slots=True)

@@ -11,6 +11,7 @@ from typing import Literal
 from chromata_core.declaration.places import Place, in_round, tick
 from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
 from chromata_core.engine.context import Context
+from chromata_core.judging.answers import waits_for_answer
 from chromata_core.judging.shapes import Ends, Guides
 from chromata_core.sheet.bound import MOST_ROUNDS
 
@@ -145,7 +146,11 @@ def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None
 def _seen(at: Context, part: Reading | Observation | None, place: Place) -> bool:
     """Whether a text stands there that ends it: some things are looked at again until they are as they should be."""
     text = at.bound.texts.get(place)
-    return text is not None and not (isinstance(part, Observation) and part.until and text not in part.until)
+    if text is None or not isinstance(part, Observation):
+        return text is not None
+    if part.right:
+        return not waits_for_answer(at, part, place.trial)
+    return not part.until or text in part.until
 
 
 def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> list[Task]:

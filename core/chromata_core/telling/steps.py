@@ -119,7 +119,14 @@ def hand_for(at: Context, task: Task) -> Hand:
         done=task.done,
         optional=task.optional,
         offer="" if task.done else _offer(at, part, trial, index),
+        labels=_labels(at, part, trial),
     )
+
+
+def _labels(at: Context, part: Reading | Observation | None, trial: int | None) -> list[str]:
+    if not isinstance(part, Observation) or trial is None or not any("{" in choice.label for choice in part.choices):
+        return []
+    return [at.bound.worded(choice.label, trial) for choice in part.choices]
 
 
 def _offer(at: Context, part: Reading | Observation | None, trial: int | None, index: int | None) -> str:

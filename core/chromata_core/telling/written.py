@@ -40,7 +40,7 @@ def _reading(at: Context, place: Place, findings: list[Finding]) -> ReadingOut:
     assert part is not None
     if isinstance(part, Observation):
         label = next(c.label for c in part.choices if c.key == at.bound.texts[place])
-        shown = Shown(label, 0, "")
+        shown = Shown(at.bound.worded(label, place.trial), 0, "")
     else:
         typed = at.bound.typed[place]
         shown = Shown(plain(typed.value, typed.decimals), 1, part.unit)

@@ -1629,6 +1629,7 @@ export interface components {
             optional: boolean;
             offer: string;
             turn: number | null;
+            labels: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Helper: {
@@ -1960,6 +1961,7 @@ export interface components {
             logged: string;
             room: boolean;
             differences: components["schemas"]["Difference"][];
+            asks: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Picture: {

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from chromata_core.chemistry.standard_potentials import METALS, metal_potential
 from chromata_core.declaration.names import ReadingName
 from chromata_core.engine.context import Context
+from chromata_core.judging.answers import asked_still
 from chromata_core.methods.electrochemistry.cell_checks import measured, rungs
 from chromata_core.methods.electrochemistry.pairs_option import pairs_of
 from chromata_core.quantity.rounding import plain
@@ -26,10 +27,11 @@ class PairsOfMetals(Draws):
             return None
         poles = ", ".join(
             f"{METALS[pair.plus if volts >= 0 else pair.minus]} over {METALS[pair.minus if volts >= 0 else pair.plus]}"
-            for _, pair, volts in done
+            for n, pair, volts in done
+            if not asked_still(at, at.last_try(n))
         )
         return Chart(
-            self.key, self.title, "", "V", f"Cathode over anode: {poles}.",
+            self.key, self.title, "", "V", f"Cathode over anode: {poles}." if poles else "",
             [
                 ChartLine("Measured", "bars", [(float(n), volts) for n, _, volts in done]),
                 ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair in planned]),

@@ -58,6 +58,8 @@ METHOD = Method(
         Reading("T", "Temperature of the solutions", "°C", "thermometer", "T", scope="bench", room=True),
         Observation("bridge", "Salt bridge", (Choice("fresh", "Fresh, touching both solutions"), Choice("dry", "Dry or loose: renew it")), until=("fresh",),
                     hint="A new paper strip for each solution; the metals do not touch it."),
+        Observation("anode", "The anode is", (Choice("plus", "The {plus}"), Choice("minus", "The {minus}")), scope="bench", right={"minus": ""},
+                    because="{minus} is the less noble of the two: it gives electrons and goes into solution, {plus} comes down."),
         Reading("E", "Cell potential", "V", "voltmeter", "E", hint="Red lead at {plus}. Wait until it stands still; keep the sign."),
     ),
     quantities=(
@@ -82,6 +84,7 @@ METHOD = Method(
         Step("make", "Half-cell with {c_plan}", "Fill the half-cell with {c_plan},", "rinse the metal with it, fresh bridge.", "From the weakest to the strongest nothing is carried over.",
              reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}", minutes=4),
         Step("read", "Read the potential", "Clips clear of the liquid; wait until it stands still,", "read with its sign.", reads=("E",)),
+        Step("anode", "Anode", "Which metal was the anode?", "", "", "closing", ("anode",)),
         Step("own", "Own calculation", "Work out slope and standard potential yourself", "and compare.", "E against log Q: slope and intercept.", "closing", ("own.slope", "own.E_0")),
         conclusion(3),
         Step("clean", "Collect the solutions", "Collect every solution", "and rinse the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER)),
@@ -97,7 +100,7 @@ METHOD = Method(
         "Why may the weakest solution lie off the line?",
     ),
     example=Example((
-        ("zero", None, None, "zero"), ("T", None, None, "22.4"),
+        ("zero", None, None, "zero"), ("anode", None, None, "minus"), ("T", None, None, "22.4"),
         *(part for n, volts in enumerate(("1.098", "1.071", "1.041", "1.011"), 1) for part in (("bridge", n, None, "fresh"), ("E", n, None, volts))),
     )),
     trials=Trials("Solution", 1, 12, each="c_plan"),

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from decimal import Decimal
 
-from chromata_core.chemistry.standard_potentials import METALS, MetalPair, metal_pairs
+from chromata_core.chemistry.standard_potentials import METALS, MetalPair, gives, metal_pairs, takes
 from chromata_core.declaration.option_kinds import ListOption, Planned
 from chromata_core.engine.context import Context
 
@@ -12,15 +12,13 @@ from chromata_core.engine.context import Context
 @dataclass(frozen=True, slots=True)
 class PairsOption(ListOption):
     """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them: in formulas it stands
-    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals.
+    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals, ``{plus gives}``
+    and ``{plus takes}`` for what happens where that metal is anode or cathode.
     """
 
     def planned(self, text: str) -> list[Planned]:
         """Each pair with its standard potential; ChromataError for metals that are not known, or too few."""
-        return [
-            Planned(Decimal(str(pair.potential)), {"plus": METALS[pair.plus], "minus": METALS[pair.minus]}, named(pair))
-            for pair in metal_pairs(text)
-        ]
+        return [Planned(Decimal(str(pair.potential)), _words(pair), named(pair)) for pair in metal_pairs(text)]
 
     def in_units(self, text: str) -> str:
         """Metals have no unit."""
@@ -29,7 +27,17 @@ class PairsOption(ListOption):
     @property
     def words(self) -> Mapping[str, str]:
         """In texts that are of no pair."""
-        return {"plus": "one metal", "minus": "the other"}
+        return {
+            "plus": "one metal", "minus": "the other", "plus gives": "the one gives electrons", "plus takes": "its ion takes electrons",
+            "minus gives": "the other gives electrons", "minus takes": "its ion takes electrons",
+        }  # fmt: skip
+
+
+def _words(pair: MetalPair) -> dict[str, str]:
+    sides = {"plus": pair.plus, "minus": pair.minus}
+    halves = {f"{side} gives": gives(metal) for side, metal in sides.items()}
+    halves |= {f"{side} takes": takes(metal) for side, metal in sides.items()}
+    return {side: METALS[metal] for side, metal in sides.items()} | halves
 
 
 def named(pair: MetalPair) -> str:

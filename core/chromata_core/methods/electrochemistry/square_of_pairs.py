@@ -6,6 +6,7 @@ from chromata_core.chemistry.standard_potentials import METALS, MetalPair
 from chromata_core.declaration.names import ReadingName
 from chromata_core.engine.context import Context
 from chromata_core.engine.shown import Shown
+from chromata_core.judging.answers import asked_still
 from chromata_core.judging.find import find
 from chromata_core.judging.finding import Finding, gravest
 from chromata_core.methods.electrochemistry.pairs_option import pairs_of
@@ -56,8 +57,9 @@ class SquareOfPairs(Draws):
             return read, SquareCell(column, row, trial, standard, "", f"Standard value of {name}", expected=True)
         percent = (volts - pair.potential) / pair.potential * 100 if pair.potential else 0.0
         off = f"{'+' if percent >= 0.5 else ''}{plain(percent, 0)} %"
+        pole = "" if asked_still(at, trial) else f"{pair.plus if volts >= 0 else pair.minus} +"
         read = SquareCell(
-            row, column, trial, Shown(typed.text, 1, tool.unit), f"{pair.plus if volts >= 0 else pair.minus} +",
+            row, column, trial, Shown(typed.text, 1, tool.unit), pole,
             f"{name}: {typed.text}", level, trial in at.computed.voided,
         )  # fmt: skip
         return read, SquareCell(column, row, trial, standard, off, f"Standard value of {name}", expected=True)

@@ -37,6 +37,9 @@ METHOD = Method(
         ChoiceOption("own_asked", "The difference is worked out", (
             Choice("each", "At the bench, after each pair"), Choice("later", "Afterwards: nothing interrupts the measuring"),
         ), "each"),
+        ChoiceOption("halves", "What happens at the anode", (
+            Choice("each", "Is asked after each pair"), Choice("no", "Is not asked"),
+        ), "each", "One touch: four half-equations stand there, the sign of the reading says which is right."),
         NumberOption("c_ions", "Concentration of every ion", "0.1", "mol/L", help="Standard values hold at 1 mol/L; equal dilution changes pairs of equal charge little.", low="0.0001"),
         NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="0.5", planning=True),
     ),
@@ -47,6 +50,10 @@ METHOD = Method(
         Observation("metals", "Each metal is the one its label says", (Choice("yes", "Looked at each: yes"), Choice("swapped", "Two were swapped: put right now")), until=("yes",),
                     scope="bench", hint="Colour, weight, softness. Two strips swapped in their bags is a common event."),
         Reading("E", "Cell potential, with its sign", "V", "voltmeter", "E", hint="Clips clear of the liquid, metals not touching the bridge; a few seconds."),
+        Observation("anode", "At the anode", (
+            Choice("plus_gives", "{plus gives}"), Choice("plus_takes", "{plus takes}"), Choice("minus_gives", "{minus gives}"), Choice("minus_takes", "{minus takes}"),
+        ), hint="Red is on {plus}, black on {minus}. Which of them gives electrons to the leads?", right={"minus_gives": "E > 0", "plus_gives": "E < 0"},
+            because="At the anode a metal gives electrons and goes into solution. A positive sign: the black lead, on {minus}, is the negative pole.", when={"halves": "each"}),
     ),
     quantities=(
         Quantity("E_cell", "Cell potential", "E", "V", "E_cell", result=True, known="cells"),
@@ -61,6 +68,7 @@ METHOD = Method(
              photo="The set-up: half-cells, bridges, leads", minutes=4),
         Step("read", "Red to {plus}, black to {minus}", "Red lead to {plus}, black lead to {minus}:", "read, with its sign.",
              "Keep the leads so and keep the sign: it names the poles.", reads=("E",)),
+        Step("anode", "Anode", "Say what happens at the anode:", "the sign of your reading tells.", reads=("anode",), when={"halves": "each"}),
         Step("own", "Own calculation", "Work out the difference from the standard value yourself", "and compare.", "Standard value of the red metal less that of the black one.", "trial", ("own.d",), when={"own_asked": "each"}),
         conclusion(3),
         Step("clean", "Collect the solutions", "Collect every solution", "and rinse and dry the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER)),
@@ -74,7 +82,11 @@ METHOD = Method(
     ),
     example=Example((
         ("zero", None, None, "zero"), ("metals", None, None, "yes"),
-        *(("E", n, None, volts) for n, volts in enumerate(("0.421", "0.873", "1.498", "0.449", "1.072", "0.620"), 1)),
+        *(
+            written
+            for n, volts in enumerate(("0.421", "0.873", "1.498", "0.449", "1.072", "0.620"), 1)
+            for written in (("E", n, None, volts), ("anode", n, None, "minus_gives"))
+        ),
     )),
     trials=Trials("Pair", 1, 15, each="cells"),
     slips=(

@@ -7,6 +7,7 @@ import { VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import {
+  asSlot,
   begun,
   meanwhileOf,
   sameSlot,
@@ -181,14 +182,19 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
 }
 
 function Form(props: Props) {
-  const { bench, task, onKeep } = props;
+  const { bench, task, pending, onKeep } = props;
   switch (task.kind) {
     case 'reading':
     case 'own':
     case 'bottle':
       return <ReadingInHand {...props} />;
     case 'observation':
-      return <ObservationInHand bench={bench} task={task} onKeep={onKeep} />;
+      return (
+        <ObservationInHand
+          waiting={pending.some((draft) => sameSlot(asSlot(draft), task))}
+          {...{ bench, task, onKeep }}
+        />
+      );
     case 'answer':
       return <AnswerInHand bench={bench} task={task} onKeep={(text) => onKeep(text, null)} />;
     case 'finished':

@@ -5,17 +5,28 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { ObservationInHand } from './OtherInHand';
 import type { Bench, Task } from './hand';
 
-const TASK = { key: 'end_point', trial: 1, index: null, detail: 'The first pink that stays.' } as Task;
+const TASK = {
+  key: 'end_point',
+  trial: 1,
+  index: null,
+  detail: 'The first pink that stays.',
+  done: false,
+  labels: [] as string[],
+} as Task;
 const CHOICES = [
   { key: 'held', label: 'The colour held' },
   { key: 'overshot', label: 'Overshot' },
 ];
 const bench = (entries: object[], until: string[] = []) =>
-  ({ entries, parts: [{ key: 'end_point', choices: CHOICES, until }] }) as unknown as Bench;
+  ({
+    entries,
+    parts: [{ key: 'end_point', choices: CHOICES, until }],
+    evaluation: { findings: [] },
+  }) as unknown as Bench;
 
-function inHand(entries: object[] = [], until: string[] = []) {
+function inHand(entries: object[] = [], until: string[] = [], done = false) {
   const onKeep = vi.fn();
-  render(<ObservationInHand bench={bench(entries, until)} task={TASK} onKeep={onKeep} />);
+  render(<ObservationInHand bench={bench(entries, until)} task={{ ...TASK, done }} onKeep={onKeep} />);
   return onKeep;
 }
 
@@ -26,6 +37,38 @@ describe('something seen', () => {
     const onKeep = inHand();
     await userEvent.keyboard('{Enter}');
     expect(onKeep).toHaveBeenCalledExactlyOnceWith('held', null);
+  });
+
+  it('has no usual choice where it is a question, and says its choices in the words of this trial', async () => {
+    const onKeep = vi.fn();
+    const asking = {
+      entries: [],
+      parts: [{ key: 'end_point', choices: CHOICES, until: [], asks: true }],
+      evaluation: { findings: [] },
+    } as unknown as Bench;
+    const task = { ...TASK, labels: ['Zn → Zn²⁺ + 2 e⁻', 'Cu → Cu²⁺ + 2 e⁻'] };
+    render(<ObservationInHand bench={asking} task={task} onKeep={onKeep} />);
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).not.toHaveBeenCalled();
+    expect(screen.queryByText(/Enter alone/)).toBeNull();
+    await userEvent.keyboard('2');
+    expect(screen.getByRole('button', { name: 'Cu → Cu²⁺ + 2 e⁻' })).toBe(document.activeElement);
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', null);
+  });
+
+  it('says why an answer does not fit, and takes another one without a reason', async () => {
+    const onKeep = vi.fn();
+    const wrong = { key: 'end_point', trial: 1, index: null };
+    const asked = {
+      entries: [{ ...wrong, id: 'a', text: 'overshot' }],
+      parts: [{ key: 'end_point', choices: CHOICES, until: [], asks: true }],
+      evaluation: { findings: [{ ...wrong, why: 'A positive sign: the black lead is negative.' }] },
+    } as unknown as Bench;
+    render(<ObservationInHand bench={asked} task={TASK} onKeep={onKeep} />);
+    expect(screen.getByText(/A positive sign/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'The colour held' }));
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('held', { supersedes: 'a', reason: 'Thought again' });
   });
 
   it('goes to a choice by its digit, and writes nothing before Enter', async () => {
@@ -45,7 +88,7 @@ describe('something seen', () => {
   });
 
   it('corrects only with a reason', async () => {
-    const onKeep = inHand([{ key: 'end_point', trial: 1, index: null, id: 'a', text: 'held' }]);
+    const onKeep = inHand([{ key: 'end_point', trial: 1, index: null, id: 'a', text: 'held' }], [], true);
     expect(screen.getByRole('button', { name: 'Overshot' })).toHaveProperty('disabled', true);
     await userEvent.click(screen.getByRole('button', { name: 'Mistyped' }));
     await userEvent.click(screen.getByRole('button', { name: 'Overshot' }));

@@ -6,7 +6,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { useChoiceKeys } from './useChoiceKeys';
-import { partOf, standing, type Bench, type Task } from './hand';
+import { partOf, sameSlot, standing, type Bench, type Task } from './hand';
 import { Reason } from './Reason';
 
 /** Where the keys are, seen from an arm's length. */
@@ -17,38 +17,47 @@ type Correction = { supersedes: string; reason: string } | null;
 /** Enter held down is one Enter: what follows is not chosen by the same press. */
 const onlyOnce = (event: KeyboardEvent) => event.key === 'Enter' && event.repeat && event.preventDefault();
 
-/** Something seen: a decision in one touch, or a digit and Enter; the usual one is under Enter at once. */
+/** Something seen: a decision in one touch, or a digit and Enter; the usual one is under Enter at once. A question has none. */
 export function ObservationInHand({
   bench,
   task,
+  waiting = false,
   onKeep,
 }: {
   bench: Bench;
   task: Task;
+  /** Chosen, and on its way to be judged. */
+  waiting?: boolean;
   onKeep: (text: string, correction: Correction) => void;
 }) {
   const [reason, setReason] = useState('');
   const before = standing(bench, task);
   const part = partOf(bench, task.key);
-  const choices = part?.choices ?? [];
+  const asks = Boolean(part?.asks);
+  const choices = (part?.choices ?? []).map((one, place) => ({
+    ...one,
+    label: task.labels[place] ?? one.label,
+  }));
   // Some things are looked at until they are as they should be: looking again is no correction.
-  const again = before && part && part.until.length > 0 && !part.until.includes(before.text);
-  const why = again ? 'Looked again' : reason.trim();
-  const keys = useChoiceKeys(!before || Boolean(again));
+  const again = before && !task.done;
+  const judged = bench.evaluation.findings.find((one) => sameSlot(one, task));
+  const why = again ? (asks ? 'Thought again' : 'Looked again') : reason.trim();
+  const labelOf = (key: string) => choices.find((choice) => choice.key === key)?.label;
+  const keys = useChoiceKeys(!asks && (!before || Boolean(again)));
   return (
     <Box ref={keys} onKeyDown={onlyOnce} sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
       <Box sx={{ color: ink.inkSoft }}>{task.detail}</Box>
       {again && (
-        <VerdictLine level="repeat" lead="Look again.">
-          The last time: {choices.find((choice) => choice.key === before.text)?.label}
+        <VerdictLine level="repeat" lead={asks ? 'Think again.' : 'Look again.'}>
+          {asks && judged ? judged.why : `The last time: ${labelOf(before.text)}`}
         </VerdictLine>
       )}
       {before && !again && <Reason value={reason} onChange={setReason} />}
       {choices.map((choice, place) => (
         <Button
           key={choice.key}
-          variant={place === 0 ? 'contained' : 'outlined'}
-          disabled={Boolean(before) && !why}
+          variant={place === 0 && !asks ? 'contained' : 'outlined'}
+          disabled={waiting || (Boolean(before) && !why)}
           onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason: why } : null)}
           data-choice
           sx={{
@@ -68,7 +77,7 @@ export function ObservationInHand({
         </Button>
       ))}
       <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-        By keys: the digit, then Enter{choices[0] && `; Enter alone is “${choices[0].label}”`}.
+        By keys: the digit, then Enter{choices[0] && !asks && `; Enter alone is “${choices[0].label}”`}.
       </Box>
     </Box>
   );

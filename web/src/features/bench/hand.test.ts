@@ -18,6 +18,7 @@ const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
   done,
   optional: false,
   turn: null,
+  labels: [],
   offer: '',
 });
 const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T12:00:00Z'): Draft => ({

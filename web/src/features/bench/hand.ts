@@ -92,8 +92,9 @@ export const toolOf = (bench: Bench, key: string) =>
 /** What was written, as one says it: a choice by its words, a reading with its unit, nothing for what is ticked off. */
 export function saidAs(bench: Bench, task: Task, text: string): string {
   const part = partOf(bench, task.key);
-  const choice = part?.choices.find((one) => one.key === text);
-  if (choice) return choice.label;
+  const place = part?.choices.findIndex((one) => one.key === text) ?? -1;
+  const choice = part?.choices[place];
+  if (choice) return task.labels[place] ?? choice.label;
   return task.kind === 'reading' ? `${text} ${part?.unit ?? ''}`.trim() : task.kind === 'own' ? text : '';
 }
 

@@ -24,6 +24,7 @@ const task = (key: string, done = false) => ({
   done,
   optional: false,
   turn: null,
+  labels: [],
 });
 const bench = {
   parts: [part('V'), part('start'), part('end'), part('stop', true), part('refilled', true)],

@@ -1,9 +1,19 @@
 import { useEffect, useState } from 'react';
 import { timerKey } from '../../api/places';
-import type { Author } from '../../queue/store';
+import type { Author, Draft } from '../../queue/store';
 import { useOutbox } from '../../queue/useOutbox';
 import type { Asking } from './BenchDialogs';
-import { isOf, nextInStep, rowOfTurn, saidAs, taskInHand, type Bench, type Slot, type Step } from './hand';
+import {
+  isOf,
+  nextInStep,
+  partOf,
+  rowOfTurn,
+  saidAs,
+  taskInHand,
+  type Bench,
+  type Slot,
+  type Step,
+} from './hand';
 import { useTypedAhead } from './useTypedAhead';
 
 const LETTERS: Record<string, Asking> = { r: 'reject', o: 'note', h: 'call', '?': 'keys' };
@@ -22,7 +32,11 @@ export function useAtBench(bench: Bench, me: Author) {
   const [asking, setAsking] = useState<Asking>(null);
   const [part, setPart] = useState<Part>('reading');
   const [kept, setKept] = useState<Kept | null>(null);
-  const task = taskInHand(bench, chosen, outbox.pending);
+  const task = taskInHand(
+    bench,
+    chosen,
+    outbox.online ? outbox.pending.filter(notAsked(bench)) : outbox.pending,
+  );
   const place = `${task.key}/${task.trial}/${task.index}/${chosen ? 'chosen' : 'next'}`;
   const ahead = useTypedAhead(place);
 
@@ -76,6 +90,9 @@ export function useAtBench(bench: Bench, me: Author) {
 }
 
 export type AtBench = ReturnType<typeof useAtBench>;
+
+/** What is asked stays in hand until the server has judged it; without network one goes on. */
+const notAsked = (bench: Bench) => (draft: Draft) => !partOf(bench, draft.key)?.asks;
 
 /** Single letters mean something wherever nobody is writing. */
 function useLetters(listening: boolean, ask: (letter: string) => boolean) {
