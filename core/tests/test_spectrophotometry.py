@@ -174,6 +174,34 @@ class TheInstrument(TestCase):
         self.assertIn("over-full", {f.code for f in evaluate(LINE, Sheet({"scale": "T"}, {}, given)).findings})
 
 
+class TwoCuvettes(TestCase):
+    def test_what_the_second_one_shows_by_itself_is_taken_off_every_reading(self) -> None:
+        """0.012 more in every absorbance, and 0.012 of the cuvette's own: the same unknown as with one cuvette, also
+        through the origin, where a line forgives nothing.
+        """
+        alone = [*standards([("2.00", "0.163"), ("4.00", "0.321"), ("8.00", "0.643")]), *unknown("0.412")]
+        both = [
+            replace(one, text=f"{float(one.text) + 0.012:.3f}") if one.key in ("A_std", "A_x") else one for one in alone
+        ]
+        origin, two = {"fit": "origin"}, {"fit": "origin", "cuvettes": "two"}
+        wanted = first(evaluate(LINE, Sheet(origin, {}, tuple(alone)))).value
+        found = first(evaluate(LINE, Sheet(two, {}, (*both, Given("A_match", "0.012"))))).value
+        left_out = first(evaluate(LINE, Sheet(origin, {}, tuple(both)))).value
+        self.assertAlmostEqual(found / wanted, 1, places=12)
+        self.assertGreater(abs(left_out / wanted - 1), 1e-4)
+
+    def test_they_are_compared_before_the_first_solution(self) -> None:
+        keys = [task.key for task in evaluate(LINE, Sheet({"cuvettes": "two"})).tasks]
+        self.assertLess(keys.index("A_match"), keys.index("A_std"))
+        self.assertNotIn("A_match", [task.key for task in evaluate(LINE, Sheet({})).tasks])
+
+    def test_the_bench_is_told_which_blank(self) -> None:
+        leads = [task.lead for task in evaluate(LINE, Sheet({"blank": "reagents"})).tasks if task.key == "zero"]
+        self.assertEqual(
+            leads, ["Set 520 nm, cuvette with all that is in the solutions but what is coloured in, lid shut,"]
+        )
+
+
 class BackToTheSolid(TestCase):
     @outside("metal-in-alloy", by="atomic weight of copper (CIAAW)")
     def test_from_the_cuvette_to_per_cent(self) -> None:

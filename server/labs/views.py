@@ -4,6 +4,7 @@ from collections.abc import Callable, Mapping
 from typing import Any
 
 from django.db import transaction
+from django.db.models import Case, F, Max, When
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -305,14 +306,16 @@ class SessionState(APIView):
 
 
 class MyBenches(APIView):
-    """The benches I work at, the running one first."""
+    """The benches I work at, the running one first; of its samples the one that was written on last."""
 
     @extend_schema(operation_id="my_benches", responses=shape(BenchPlace)(many=True))
     def get(self, request: Request) -> Response:
         """Empty for who is on no team."""
         person = person_of(request)
-        benches = benches_for(person).filter(team=person).prefetch_related("team")
-        ordered = sorted(
-            benches, key=lambda b: (b.session.state != Session.State.OPEN, -b.session.starts_at.timestamp())
+        mine = benches_for(person).filter(team=person).prefetch_related("team")
+        open_first = Case(When(session__state=Session.State.OPEN, then=0), default=1)
+        last = F("last").desc(nulls_last=True)
+        ordered = mine.annotate(last=Max("entries__received_at")).order_by(
+            open_first, "-session__starts_at", last, "pk"
         )
-        return answer(places_of(ordered))
+        return answer(places_of(list(ordered)))

@@ -72,6 +72,12 @@ class BoardSerializer(serializers.Serializer[Any]):
     text = serializers.CharField(max_length=40)
 
 
+class MessageSerializer(serializers.Serializer[Any]):
+    """A word to the whole room."""
+
+    text = serializers.CharField(max_length=300)
+
+
 class CurveSerializer(serializers.Serializer[Any]):
     """A logged curve: the series and trial it belongs to (none: the bench), and the file as text."""
 

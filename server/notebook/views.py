@@ -30,9 +30,11 @@ from notebook.seals import picture_of
 from notebook.serializers import (
     BoardSerializer,
     CurveSerializer,
+    MessageSerializer,
     TrySerializer,
 )
 from notebook.standing import sheet_of
+from notebook.to_all import say_to_all
 from people.policy import person_of
 
 
@@ -47,6 +49,19 @@ class Board(APIView):
         session, said = session_for(person, session_id), asked(BoardSerializer, request)
         if label := write_on_board(session, person, said["key"], said["text"]):
             note(session, person, f"wrote on the board: {label} {said['text'].strip()}")
+        return Response(status=204)
+
+
+class ToAll(APIView):
+    """One word of the staff to the whole room."""
+
+    throttle_classes = (Writing,)
+
+    @extend_schema(operation_id="say_to_all", request=MessageSerializer, responses={204: None})
+    def post(self, request: Request, session_id: int) -> Response:
+        """At every bench and each of its samples; 422, and said nowhere, where one cannot take it. 204."""
+        person = person_of(request)
+        say_to_all(session_for(person, session_id), person, asked(MessageSerializer, request)["text"])
         return Response(status=204)
 
 

@@ -59,6 +59,7 @@ LABELS = {
     "lead": "Do this",
     "then": "… and then",
     "reads": "Reads",
+    "settles": "Seconds to settle before each",
     "right": "Right answers",
     "because": "Said to who chose another",
     "cycle": "Done in rounds, as long as",

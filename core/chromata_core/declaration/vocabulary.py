@@ -99,7 +99,8 @@ class Series(Reading):
     """Readings of one kind, made again until ``until`` is met. ``beside`` names the series with which this one is read
     in turn, so that the two are pairs; only the first of them has a rule. ``starts``: its first reading is where a
     delivery begins. ``logged`` ones may be taken over from a file, with the one that stands beside: a curve, or a
-    spectrum. ``paced`` ones go on in equal steps, such as a clock or a burette: the next one is offered.
+    spectrum. ``paced`` ones go on in equal steps, such as a clock or a burette: the next one is offered. ``settles``:
+    so many seconds are counted before each is read.
     """
 
     until: SeriesRule | None = None
@@ -107,6 +108,7 @@ class Series(Reading):
     starts: bool = False
     logged: Literal["", "curve", "spectrum"] = ""
     paced: bool = False
+    settles: int = 0
 
 
 @dataclass(frozen=True, slots=True)

@@ -84,7 +84,8 @@ class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
     ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
     may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
-    ``differences`` are those that it is part of. Of an observation that ``asks`` no choice is the usual one.
+    ``differences`` are those that it is part of. Of an observation that ``asks`` no choice is the usual one; a
+    series ``settles`` for so many seconds before each reading.
     """
 
     kind: str
@@ -103,6 +104,7 @@ class PartOut:
     room: bool = False
     differences: list[Difference] = field(default_factory=list)
     asks: bool = False
+    settles: int = 0
 
 
 @dataclass(frozen=True, slots=True)
@@ -252,7 +254,8 @@ def parts_out(bound: Bound) -> list[PartOut]:
             beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
             shared = [one for one in differences if part.key in (*one.plus, *one.minus)]
             found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
-                                 [], [], beside, _often(part), logged, part.room, shared))  # fmt: skip
+                                 [], [], beside, _often(part), logged, part.room, shared,
+                                 settles=part.settles if isinstance(part, Series) else 0))  # fmt: skip
     return found
 
 

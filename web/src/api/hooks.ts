@@ -251,6 +251,19 @@ export function useChangePlan(id: number) {
   });
 }
 
+/** One word to every bench of the room. */
+export function useSayToAll(sessionId: number) {
+  return useMutation({
+    mutationFn: (text: string) =>
+      said(
+        api.POST('/api/sessions/{session_id}/message', {
+          params: { path: { session_id: sessionId } },
+          body: { text },
+        }),
+      ),
+  });
+}
+
 /** Something an instructor writes at a bench from the floor. */
 export function useWriteAt(sessionId: number) {
   const queries = useQueryClient();

@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The benches I work at, the running one first. Empty for who is on no team. */
+        /** @description The benches I work at, the running one first; of its samples the one that was written on last. Empty for who is on no team. */
         get: operations["my_benches"];
         put?: never;
         post?: never;
@@ -727,6 +727,23 @@ export interface paths {
         get: operations["last_time"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/message": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One word of the staff to the whole room. At every bench and each of its samples; 422, and said nowhere, where one cannot take it. 204. */
+        post: operations["say_to_all"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1795,6 +1812,10 @@ export interface components {
          * @enum {string}
          */
         MeniscusEnum: "bottom" | "top";
+        /** @description A word to the whole room. */
+        MessageRequest: {
+            text: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MethodCard: {
             slug: string;
@@ -1962,6 +1983,7 @@ export interface components {
             room: boolean;
             differences: components["schemas"]["Difference"][];
             asks: boolean;
+            settles: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Picture: {
@@ -4591,6 +4613,40 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LastTime"];
                 };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    say_to_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MessageRequest"];
+            };
+        };
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -45,7 +45,7 @@ METHOD = Method(
              cautions=(cautions.GOGGLES, cautions.DYE, cautions.CUVETTE, cautions.DEFER)),
         Step("spectrum", "Find the peak", "Read a standard from one end of its colour to the other,", "until the peak lies behind.", "Set the wavelength to the peak afterwards.",
              "setup", ("lam", "A_lam"), when=_SPECTRUM),
-        *light.setup_steps("water"),
+        *light.SETUP_STEPS,
         light.read_step("Read the unknown", "Blank in, then rinse the cuvette with the unknown,"),
         Step("own", "Own calculation", "Read its concentration off your own line", "and compare.", "Undo every dilution.", "trial", ("own.c",)),
         conclusion(3),

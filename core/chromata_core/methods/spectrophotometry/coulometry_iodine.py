@@ -46,7 +46,7 @@ METHOD = Method(
         NumberOption("z_lit", "Electrons by the equation", "10", symbol="z", low="1", high="20"),
         NumberOption("I_plan", "Current", "0.10", "A", low="0.001", help="Set at the supply; what the meter shows is the record."),
         NumberOption("t_run", "Time of the current", "300", "s", low="10"),
-        *light.options("0.001000", "mol/L", "0.000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "460", "748"),
+        *light.options("0.001000", "mol/L", "0.000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "460", "748", blank="the iodate solution without current"),
         ChoiceOption("rest_by", "While it dissolves", (
             Choice("stir", "It is stirred, covered", words={"rest": "stir, covered,"}),
             Choice("stand", "It stands still: the solid sinks and dissolves", words={"rest": "let it stand, covered,"}),
@@ -100,7 +100,7 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, cell, supply off", "Put goggles on; the supply is off", "until everything is connected.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DEFER)),
-        *light.setup_steps("the iodate solution without current"),
+        *light.SETUP_STEPS,
         Step("cell", "Fill the cell", "Fill the cell with iodate solution and acid", "and write its volume.", "Acid into the solution, never the reverse.", reads=("V", "acid"),
              cautions=(cautions.DILUTE_SULFURIC,), minutes=4),
         Step("current", "Current", "Switch on, start the clock at once, set about {I_plan};", "read the meter every minute to {t_run}.",

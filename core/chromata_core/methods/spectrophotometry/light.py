@@ -29,24 +29,41 @@ from chromata_core.methods.spectrophotometry.light_checks import (
     TooEarly,
     ZeroLine,
 )
+from chromata_core.sentences import first_upper
 from chromata_core.telling.line_charts import CalibrationLine, Residuals
 
 BY_A, BY_T = {"scale": "A"}, {"scale": "T"}
 # The line is measured here, or given as an equation by who measured it before: then there are no standards.
 MEASURED, GIVEN = {"line": "measured"}, {"line": "given"}
 _LINE, _ORIGIN = {"fit": "intercept", **MEASURED}, {"fit": "origin", **MEASURED}
+_ONE, _TWO = {"cuvettes": "one"}, {"cuvettes": "two"}
 _ZERO = (Choice("zero", "Shows zero: 0.000 A, 100.0 %T"), Choice("off", "Shows something else: zero it now"))
 
 
 def options(
-    stock: str, unit: str, limit: str, volumes: str, flask: str, wavelength: str, slope: str, scale: str = "A"
+    stock: str,
+    unit: str,
+    limit: str,
+    volumes: str,
+    flask: str,
+    wavelength: str,
+    slope: str,
+    scale: str = "A",
+    blank: str = "water",
 ) -> tuple[Option, ...]:
     """How it is read, how the line is drawn, and the standards: ``volumes`` of a stock made up to ``flask`` mL. A line
-    that is given rises by ``slope`` L/mol (the absorptivity times 1 cm), known to 1 %.
+    that is given rises by ``slope`` L/mol (the absorptivity times 1 cm), known to 1 %. ``blank`` is the usual one.
     """
     return (
         ChoiceOption("scale", "Read as", (Choice("A", "Absorbance", words={"zero": "0.000"}), Choice("T", "%T", words={"zero": "100.0 %T"})), scale,
                      "A = 2 − log₁₀ %T; both are shown."),
+        ChoiceOption("blank", "The blank is", (
+            Choice("usual", first_upper(blank), words={"blank": blank}),
+            Choice("reagents", "All that is in the solutions but what is coloured", words={"blank": "all that is in the solutions but what is coloured"}),
+        ), "usual", "A reagent of its own colour belongs into the blank; else it is read as what is looked for."),
+        ChoiceOption("cuvettes", "Cuvettes", (
+            Choice("one", "One for all, rinsed each time"), Choice("two", "Two: one keeps the blank, the other is read against it"),
+        ), "one", "Two are never quite alike: what the second one shows with the blank in it is taken off every reading."),
         NumberOption("wavelength", "Wavelength", wavelength, "nm", help="Set before the blank is read.", low="180"),
         ChoiceOption("fit", "Calibration line", (Choice("intercept", "Fitted, with its intercept"), Choice("origin", "Forced through the origin")), "intercept",
                      "Through the origin only if the intercept's own test allows it."),
@@ -90,6 +107,8 @@ def dilution_roles(pipette: str = "pipette-10-a") -> tuple[Role, ...]:
 
 STANDARDS: tuple[Reading | Observation, ...] = (
     Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
+    Reading("A_match", "Second cuvette, blank in it", "", "photometer_a", "A_match", scope="bench", hint="Both hold the blank; the first is set to zero.", when={**BY_A, **_TWO}),
+    Reading("T_match", "Second cuvette, blank in it", "%T", "photometer_t", "T_match", scope="bench", hint="Both hold the blank; the first is set to 100.", when={**BY_T, **_TWO}),
     Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", common=True, hint="The same size for all.", anew="c_std", when=MEASURED),
     Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", common=True, until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered.", when=MEASURED),
     Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", common=True, beside="V_std", when={**BY_A, **MEASURED},
@@ -112,13 +131,25 @@ def unknown() -> tuple[Reading | Observation, ...]:
     )  # fmt: skip
 
 
+def _absorbances(cuvettes: dict[str, str], off: str) -> tuple[Quantity, ...]:
+    """Of standards and unknown, less what the cuvette itself shows."""
+    by_a, by_t = {**BY_A, **cuvettes}, {**BY_T, **cuvettes}
+    standard, unknown = "Absorbance of a standard", "Absorbance of the unknown"
+    return (
+        Quantity("A_s", standard, f"A_std{off}", "", "A", "bench", per="A_std", when={**by_a, **MEASURED}),
+        Quantity("A_s", standard, f"2 - log10(T_std){off}", "", "A", "bench", per="T_std", when={**by_t, **MEASURED}),
+        Quantity("A_r", unknown, f"A_x{off}", "", "A", per="A_x", when=by_a),
+        Quantity("A_r", unknown, f"2 - log10(T_x){off}", "", "A", per="T_x", when=by_t),
+    )
+
+
 _ABSORBANCES = (
-    Quantity("A_s", "Absorbance of a standard", "A_std", "", "A", "bench", per="A_std", when={**BY_A, **MEASURED}),
+    Quantity("A_off", "Second cuvette against the first", "A_match", "", "ΔA", "bench", when={**BY_A, **_TWO}),
     Quantity(
-        "A_s", "Absorbance of a standard", "2 - log10(T_std)", "", "A", "bench", per="T_std", when={**BY_T, **MEASURED}
+        "A_off", "Second cuvette against the first", "2 - log10(T_match)", "", "ΔA", "bench", when={**BY_T, **_TWO}
     ),
-    Quantity("A_r", "Absorbance of the unknown", "A_x", "", "A", per="A_x", when=BY_A),
-    Quantity("A_r", "Absorbance of the unknown", "2 - log10(T_x)", "", "A", per="T_x", when=BY_T),
+    *_absorbances(_ONE, ""),
+    *_absorbances(_TWO, " - A_off"),
     Quantity("A_0", "Absorbance of the unknown", "inside(A_s, mean_last(A_r, p))", "", "A₀", when=MEASURED),
     Quantity("A_0", "Absorbance of the unknown", "mean_last(A_r, p)", "", "A₀", when=GIVEN),
 )
@@ -146,16 +177,16 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
     )  # fmt: skip
 
 
-def setup_steps(solvent: str) -> tuple[Step, ...]:
-    """Warm-up, standards, wavelength and blank, the line."""
-    return (
-        Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
-             "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1),
-        Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {solvent} in, lid shut,".replace("{solvent}", solvent), "set the display to {zero}.",
-             "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3),
-        Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
-             "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25),
-    )  # fmt: skip
+SETUP_STEPS: tuple[Step, ...] = (
+    Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
+         "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1),
+    Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {blank} in, lid shut,", "set the display to {zero}.",
+         "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3),
+    Step("match", "The two cuvettes", "Fill the second cuvette with the blank too", "and read it against the first.",
+         "What it shows is its own; from now on the solutions go into it.", "setup", ("A_match", "T_match"), when=_TWO),
+    Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
+         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25),
+)  # fmt: skip
 
 
 def read_step(title: str, lead: str, when: When = None) -> Step:
@@ -204,6 +235,7 @@ FAULTS = (
 def standards(*points: tuple[str, str]) -> tuple[tuple[str, None, int | None, str], ...]:
     """The line of an example, (stock in mL, absorbance), under both scales."""
     made: list[tuple[str, None, int | None, str]] = [("zero", None, None, "zero"), ("V_flask", None, None, "10.00")]
+    made += [(key, None, None, text) for key, text in both("match", "0.004")]
     for index, (volume, absorbance) in enumerate(points, 1):
         made += [("V_std", None, index, volume), *((key, None, index, text) for key, text in both("std", absorbance))]
     return tuple(made)

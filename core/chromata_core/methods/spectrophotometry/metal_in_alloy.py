@@ -79,7 +79,7 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, gloves, hood", "Put goggles and gloves on", "and check that the hood draws.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.NITRIC, cautions.DYE, cautions.DEFER)),
-        *light.setup_steps("water"),
+        *light.SETUP_STEPS,
         *(step for order in _ORDERS for step in _begin(order)),
         Step("make-up", "Make up, invert", "Rinse it all into the flask, make up to the mark,", "invert ten times.", "What is not mixed is not one solution.", reads=("V_alloy",),
              cautions=(cautions.NITRIC,), minutes=4),

@@ -73,7 +73,7 @@ METHOD = Method(
         Step("warmth", "Temperature", "Read the temperature of the solutions:", "the result belongs to it.", "", "setup", ("T",)),
         Step("precipitate", "Make the solid", "Mix the two solutions slowly, stirring,", "and let {solid} settle.", "What settles is what will be washed; the liquid over it goes into the waste.", "setup",
              wait=Wait("Settling", 300), cautions=(cautions.CHROMATE, cautions.SILVER), minutes=5),
-        *light.setup_steps("water"),
+        *light.SETUP_STEPS,
         Step("tubes", "Into small tubes", "Share most of the solid out to small tubes,", "one for each solution.", "Tubes that stand opposite each other in a centrifuge weigh the same.", "setup",
              cautions=(cautions.CHROMATE,), minutes=4),
         Step("wash", "Wash the solid", "Wash {solid} with {wash} and {part};", "what you washed with goes into the waste.",

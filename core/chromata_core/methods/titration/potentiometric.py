@@ -118,8 +118,11 @@ METHOD = Method(
                     hint="What dissolves later moves the jump."),
         Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=JumpPassed("V", "E", "behind"), starts=True, when={"until": "jump"}),
         Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=RunsTo("V_to"), starts=True, when={"until": "volume"}),
-        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
-        Series("E", "pH", "", "ph_meter", "pH", beside="V", hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
+        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", settles=5, hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
+        Series("E", "pH", "", "ph_meter", "pH", beside="V", settles=5, hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
+        Observation("colour", "Colour past the jump", (
+            Choice("green", "Green"), Choice("yellow", "Green with yellow in it"), Choice("other", "Another"),
+        ), hint="Chromium(III) is green, dichromate left over yellow. Too slow a change to see the end by: hence the electrode.", when={"system": "iron"}),
     ),
     quantities=(
         Quantity("c", "Titrant, in moles", "c_t", "mol/L", "c", "bench", when={"c_given": "molarity"}),
@@ -159,6 +162,7 @@ METHOD = Method(
              guide=JumpAhead("V", "E", "step", "fine_step", "behind"), minutes=25, when={"until": "jump"}),
         Step("curve", "Record the curve", "Add {step}, count to five, read both,", "in equal steps to {V_to}.",
              "When a reading runs away, wait until it stands: there lies the end.", reads=("V", "E"), cautions=("{burn}",), minutes=30, when={"until": "volume"}),
+        Step("colour", "Colour", "Look at the solution", "and say its colour.", reads=("colour",), when={"system": "iron"}),
         Step("own", "Own calculation", "Work out the purity yourself", "and compare.", "From the end point by your own reading of the curve.",
              "closing", ("own.w",)),
         conclusion(3),

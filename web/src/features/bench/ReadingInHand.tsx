@@ -6,7 +6,9 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Drawn } from '../../instruments/Drawn';
 import { Entry } from './Entry';
 import { Keypad } from './Keypad';
+import { partOf } from './hand';
 import { Reason } from './Reason';
+import { Settling } from './Settling';
 import { Stopwatch } from './Stopwatch';
 import { useReading, type Reading, type ReadingProps } from './useReading';
 
@@ -53,9 +55,11 @@ type WrittenProps = ReadingProps & { reading: Reading };
 /** What to read, what stood there before, and the field; a stopwatch runs beside it. */
 function Written({ bench, task, colour, reading }: WrittenProps) {
   const { corrected, unit, tool } = reading;
+  const settles = corrected ? 0 : (partOf(bench, task.key)?.settles ?? 0);
   return (
     <>
-      <Box sx={{ color: ink.inkSoft, minHeight: { sm: 63 } }}>{task.detail}</Box>
+      <Box sx={{ color: ink.inkSoft, minHeight: { sm: settles ? 0 : 63 } }}>{task.detail}</Box>
+      {settles > 0 && <Settling seconds={settles} />}
       {corrected && (
         <Box>
           Written there now: <s style={{ fontFamily: FIGURES }}>{corrected.text}</s>. The old value stays

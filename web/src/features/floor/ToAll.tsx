@@ -3,24 +3,23 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
 import { sentence, type Shapes } from '../../api/client';
-import { useWriteAt } from '../../api/hooks';
+import { useSayToAll } from '../../api/hooks';
 import { VerdictLine } from '../../identity/Verdict';
 
 /** One word to the whole room; it stands at every bench until the next. */
 export function ToAll({ floor }: { floor: Shapes['Floor'] }) {
   const [text, setText] = useState('');
   const [done, setDone] = useState('');
-  const write = useWriteAt(floor.session.id);
-  const send = async () => {
-    setDone('');
-    for (const { id } of floor.benches)
-      await write.mutateAsync({ bench: id, said: [{ key: 'message', text: text.trim() }] });
-    setDone(text.trim());
-    setText('');
-  };
+  const say = useSayToAll(floor.session.id);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    send().catch(() => undefined); // its sentence stands below
+    setDone('');
+    say.mutate(text.trim(), {
+      onSuccess: () => {
+        setDone(text.trim());
+        setText('');
+      },
+    });
   };
   return (
     <Box component="form" onSubmit={submit} sx={{ mt: 2.5, mb: 2 }}>
@@ -39,7 +38,7 @@ export function ToAll({ floor }: { floor: Shapes['Floor'] }) {
           type="submit"
           variant="outlined"
           sx={{ whiteSpace: 'nowrap' }}
-          disabled={!text.trim() || write.isPending}
+          disabled={!text.trim() || say.isPending}
         >
           To all
         </Button>
@@ -49,9 +48,9 @@ export function ToAll({ floor }: { floor: Shapes['Floor'] }) {
           “{done}”
         </VerdictLine>
       )}
-      {write.error && (
+      {say.error && (
         <VerdictLine level="look" lead="Not sent to all.">
-          {sentence(write.error)}
+          {sentence(say.error)}
         </VerdictLine>
       )}
     </Box>

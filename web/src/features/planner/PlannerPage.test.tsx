@@ -70,6 +70,15 @@ describe('the planner', () => {
     }); // prettier-ignore
   });
 
+  it('is called as its experiment where nobody writes a title', async () => {
+    const asked = serve({ ...SERVER, 'POST /api/sessions': { card: { id: 12 } } });
+    show(<PlannerPage />, '/plan?method=acid-base');
+    await title();
+    await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
+    await waitFor(() => expect(asked.some((one) => one.path === '/api/sessions')).toBe(true));
+    expect(asked.find((one) => one.path === '/api/sessions')?.body).toMatchObject({ title: 'Acid and base' });
+  });
+
   it('says why a plan was not saved, and keeps it', async () => {
     serve({ ...SERVER, 'POST /api/sessions': { problems: ['A session needs a title.'] } });
     show(<PlannerPage />, '/plan?method=acid-base');

@@ -55,10 +55,12 @@ export function When({ plan, put, methods, sections }: WhenProps) {
       <Together {...{ plan, put, sections }} />
       <TextField
         label="Title, as the class will see it"
-        required
         value={plan.title}
         onChange={(event) => put({ title: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: 120 } }}
+        slotProps={{
+          htmlInput: { maxLength: 120, placeholder: methods.find((one) => one.slug === plan.method)?.title },
+          inputLabel: { shrink: true },
+        }}
       />
       <WhereAndHowLong {...{ plan, put }} />
     </Fields>

@@ -35,7 +35,12 @@ export function usePlanner(first: Plan, changing?: Changing) {
       (key.endsWith('.limit') ? option.limit : option.default),
     saving: save.isPending,
     refused: save.error,
-    save: () => save.mutate(plan, { onSuccess: (made) => void go(`/sessions/${made.card.id}`) }),
+    // without a title of its own it is called as its experiment
+    save: () =>
+      save.mutate(
+        { ...plan, title: plan.title.trim() || (method?.card.title ?? '') },
+        { onSuccess: (made) => void go(`/sessions/${made.card.id}`) },
+      ),
   };
 }
 
