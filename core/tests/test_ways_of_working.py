@@ -144,10 +144,13 @@ class WaysOfWorking(TestCase):
 
     @practice(WAYS[6])
     def test_the_molar_volume(self) -> None:
-        options = {"question": "V_m", "levels": "equal"}
+        """With the dilution worked out first: 30 mL of 2 mol/L are 10 mL of 6 mol/L and 20 mL of water, water first."""
+        options = {"question": "V_m", "levels": "equal", "acid_made": "worked"}
         bench = Bench("gas-eudometer", options, from_example("gas-eudometer", options))
         report = self.finished(bench)
-        self.assertEqual(bench.order("m", "step.acid", "step.cage"), ["step.acid", "m", "step.cage"])
+        self.assertEqual(bench.order("m", "first", "step.acid", "step.cage"), ["first", "step.acid", "m", "step.cage"])
+        answers = {one.key: one.text for one in bench.entries if one.key in ("volumes", "first")}
+        self.assertEqual(answers, {"volumes": "third", "first": "water"})
         compared = next(r.comparison for r in report.results if r.key == "V_mean")
         assert compared is not None
         self.assertIn("22.414 L/mol", compared.sentence)

@@ -23,6 +23,7 @@ from chromata_core.methods.gas import pressure
 from chromata_core.telling.bar_charts import Bars
 
 _KNOWN_RIBBON = ("R", "V_m", "M")
+_WORKED = {"acid_made": "worked"}
 _LOST = "Gas escaped, or the open end left the water"
 
 METHOD = Method(
@@ -53,6 +54,9 @@ METHOD = Method(
             Choice("equal", "Brought to the same level in a tall cylinder", words={"level": "Bring the levels to the same height in a tall cylinder, then"}),
             Choice("column", "A column is left standing and measured", words={"level": "Leave the tube standing,"}),
         ), "equal", "Equal levels is simply a column of height 0."),
+        ChoiceOption("acid_made", "The acid is", (
+            Choice("told", "Made as the step says"), Choice("worked", "Worked out by each bench: how much, and which goes in first"),
+        ), "told", "Two questions before anything is poured; they stay until they are answered rightly."),
         *pressure.SOURCE, class_units.PRESSURES,
         NumberOption("T_plan", "Expected temperature of the water", "22", "°C", "T_plan", "To foretell the volume before the metal goes in.",
                      low="5", high="40"),
@@ -71,6 +75,13 @@ METHOD = Method(
     ),
     readings=(
         pressure.READING,
+        Observation("volumes", "For 30 mL of 2 mol/L from 6 mol/L acid", (
+            Choice("third", "10 mL of acid, 20 mL of water"), Choice("half", "15 mL of acid, 15 mL of water"),
+            Choice("two-thirds", "20 mL of acid, 10 mL of water"), Choice("added", "10 mL of acid, 30 mL of water"),
+        ), scope="bench", hint="The amount of acid is the same before and after: c₁V₁ = c₂V₂.", right={"third": ""}, when=_WORKED,
+            because="30 mL of 2 mol/L hold 60 mmol of acid. How many mL of 6 mol/L hold 60 mmol, and how much water makes 30 mL of it?"),
+        Observation("first", "Which goes in first?", (Choice("acid", "The acid, then water onto it"), Choice("water", "The water, then acid into it")),
+                    scope="bench", right={"water": ""}, when=_WORKED, because="Water onto strong acid warms at once and spits acid. Acid into water warms all of it a little."),
         Reading("m", "Ribbon", "g", "balance", "m", hint="Sanded bright, under 0.04 g for a 50 mL tube.", echo="V_pred",
                 when={"question": _KNOWN_RIBBON, "metal_by": "mass"}),
         Reading("L", "Length of the ribbon", "mm", "ruler", "L", hint="Sanded bright, straight, under 4 cm.", echo="V_pred",
@@ -126,8 +137,12 @@ METHOD = Method(
              "Gas tube, stopper with a hole, copper wire for a cage, beaker, tall cylinder, thermometer.", "setup",
              cautions=(cautions.GOGGLES, cautions.HYDROGEN, cautions.DEFER)),
         pressure.STEP,
+        Step("plan-acid", "Work the dilution out", "Before you pour:", "how much of each, and which first?", "", "setup", ("volumes", "first"),
+             cautions=(cautions.ACID_6M,), when=_WORKED, minutes=4),
+        Step("acid", "Make the acid", "Make it as you worked it out;", "your instructor looks on.",
+             "Measured in a small cylinder: it is easily too much.", "setup", cautions=(cautions.ACID_6M,), when=_WORKED),
         Step("acid", "Make the acid", "Acid into water:", "20 mL of 2 mol/L hydrochloric acid, or 10 mL of 6 mol/L.",
-             "Measured in a small cylinder: it is easily too much. A third of 6 mol/L acid into two thirds of water gives 2 mol/L.", "setup", cautions=(cautions.ACID_6M,)),
+             "Measured in a small cylinder: it is easily too much. A third of 6 mol/L acid into two thirds of water gives 2 mol/L.", "setup", cautions=(cautions.ACID_6M,), when={"acid_made": "told"}),
         Step("ribbon", "Sand and weigh the ribbon", "Sand the ribbon bright,", "then weigh it.",
              "Oxide weighs and gives no gas.", reads=("m",), when={"question": _KNOWN_RIBBON, "metal_by": "mass"}, minutes=3),
         Step("ribbon", "Sand and measure the ribbon", "Sand the ribbon bright,", "then measure its length.",
@@ -170,7 +185,7 @@ METHOD = Method(
     ),
     example=Example(
         (
-            ("p_bar", None, None, "1009.4"),
+            ("p_bar", None, None, "1009.4"), ("volumes", None, None, "third"), ("first", None, None, "water"),
             ("m", 1, None, "0.0361"), ("L", 1, None, "37.5"), ("bubble", 1, None, "none"), ("end", 1, None, "gone"), ("V", 1, None, "37.36"), ("h", 1, None, "86.5"),
             ("T", 1, None, "21.4"),
             ("m", 2, None, "0.0348"), ("L", 2, None, "36.5"), ("bubble", 2, None, "none"), ("end", 2, None, "gone"), ("V", 2, None, "36.15"), ("h", 2, None, "93.0"),
