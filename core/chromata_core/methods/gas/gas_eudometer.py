@@ -76,8 +76,8 @@ METHOD = Method(
     readings=(
         pressure.READING,
         Observation("volumes", "For 30 mL of 2 mol/L from 6 mol/L acid", (
-            Choice("third", "10 mL of acid, 20 mL of water"), Choice("half", "15 mL of acid, 15 mL of water"),
-            Choice("two-thirds", "20 mL of acid, 10 mL of water"), Choice("added", "10 mL of acid, 30 mL of water"),
+            Choice("added", "10 mL of acid, 30 mL of water"), Choice("half", "15 mL of acid, 15 mL of water"),
+            Choice("third", "10 mL of acid, 20 mL of water"), Choice("two-thirds", "20 mL of acid, 10 mL of water"),
         ), scope="bench", hint="The amount of acid is the same before and after: c₁V₁ = c₂V₂.", right={"third": ""}, when=_WORKED,
             because="30 mL of 2 mol/L hold 60 mmol of acid. How many mL of 6 mol/L hold 60 mmol, and how much water makes 30 mL of it?"),
         Observation("first", "Which goes in first?", (Choice("acid", "The acid, then water onto it"), Choice("water", "The water, then acid into it")),
@@ -138,7 +138,7 @@ METHOD = Method(
              cautions=(cautions.GOGGLES, cautions.HYDROGEN, cautions.DEFER)),
         pressure.STEP,
         Step("plan-acid", "Work the dilution out", "Before you pour:", "how much of each, and which first?", "", "setup", ("volumes", "first"),
-             cautions=(cautions.ACID_6M,), when=_WORKED, minutes=4),
+             when=_WORKED, minutes=4),
         Step("acid", "Make the acid", "Make it as you worked it out;", "your instructor looks on.",
              "Measured in a small cylinder: it is easily too much.", "setup", cautions=(cautions.ACID_6M,), when=_WORKED),
         Step("acid", "Make the acid", "Acid into water:", "20 mL of 2 mol/L hydrochloric acid, or 10 mL of 6 mol/L.",

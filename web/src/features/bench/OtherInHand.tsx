@@ -46,6 +46,7 @@ export function ObservationInHand({
   const keys = useChoiceKeys(!asks && (!before || Boolean(again)));
   return (
     <Box ref={keys} onKeyDown={onlyOnce} sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
+      {asks && <Box sx={{ fontSize: 19, fontWeight: 700 }}>{part?.label}</Box>}
       <Box sx={{ color: ink.inkSoft }}>{task.detail}</Box>
       {again && (
         <VerdictLine level="repeat" lead={asks ? 'Think again.' : 'Look again.'}>
