@@ -98,4 +98,6 @@ class Declared(TestCase):
         self.assertIn("“both”", problems(right={"both": "E > 0"}))
         self.assertIn("Say why", problems(because=""))
         self.assertIn("“EMF”", problems(right={"plus_gives": "EMF > 0"}))
+        # volts against a bare number would be compared in silence
+        self.assertIn("cannot be compared", problems(right={"plus_gives": "E > 1"}))
         self.assertIn("cannot be read", problems(right={"plus_gives": "E >"}))

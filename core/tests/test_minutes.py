@@ -27,7 +27,7 @@ class Minutes(TestCase):
     def test_every_step_of_every_method_takes_some_time_and_a_session_fits_a_school_s_afternoon(self) -> None:
         for slug, declared in methods().items():
             found = evaluate(declared, Sheet(declared.example.options, declared.example.instruments))
-            longest = 200 if slug == "precipitate-yield" else 180  # two filters, each dried to constant mass
+            longest = 220 if slug == "precipitate-yield" else 180  # two filters, each dried to constant mass
             with self.subTest(method=slug):
                 self.assertTrue(all(step.minutes > 0 for step in found.steps))
                 self.assertTrue(25 <= minutes_left(found.steps, _NOW) <= longest, minutes_left(found.steps, _NOW))

@@ -7,6 +7,7 @@ from chromata_core.declaration.vocabulary import Method, Observation
 from chromata_core.errors import ChromataError, unknown
 from chromata_core.formula.condition import (
     Comparison,
+    Condition,
     before,
     comparisons,
     condition_names,
@@ -25,13 +26,14 @@ _MOST = 60  # each may be asked in a hundred rows of forty trials
 
 def unfit_conditions(method: Method) -> Iterator[str]:
     """A sentence for every condition of the method's checks that cannot be asked, or not be told."""
-    if sum(isinstance(check, Whenever) for check in method.checks) > _MOST:
+    questions = [part for part in method.readings if isinstance(part, Observation) and part.right]
+    asked = sum(isinstance(check, Whenever) for check in method.checks) + sum(len(part.right) for part in questions)
+    if asked > _MOST:
         yield f"More than {_MOST} conditions are asked at every reading. Make two methods of it."
         return
     declared = _dimensions(method)
-    for part in method.readings:
-        if isinstance(part, Observation):
-            yield from _unfit_answers(part, declared)
+    for question in questions:
+        yield from (f"“{question.label}”: {problem}" for problem in _unfit_answers(question, declared))
     scaled = {key for key, symbol in _units(method).items() if unit(symbol).offset}
     for check in method.checks:
         if isinstance(check, Whenever):
@@ -44,35 +46,42 @@ def unfit_conditions(method: Method) -> Iterator[str]:
 
 def _unfit_answers(question: Observation, known: Mapping[str, Dimension]) -> Iterator[str]:
     keys = [choice.key for choice in question.choices]
-    yield from (f"“{question.label}”: {unknown('choice', key, keys)}" for key in question.right if key not in keys)
-    if question.right and not question.because:
-        yield f"“{question.label}” has right answers. Say why, for those who choose another."
+    yield from (unknown("choice", key, keys) for key in question.right if key not in keys)
+    if not question.because:
+        yield "It has right answers. Say why, for those who choose another."
     for text in filter(None, question.right.values()):
         try:
-            names_here = condition_names(parse_condition(text))
+            condition = parse_condition(text)
+            yield from _not_there(condition, known) or _unlike(condition, known)
         except ChromataError as error:
-            yield f"“{question.label}”: {error.message}"
-            continue
-        yield from (
-            f"“{question.label}”: {unknown('quantity', name, list(known))}" for name in names_here if name not in known
-        )
+            yield error.message
+
+
+def _not_there(condition: Condition, known: Mapping[str, Dimension]) -> list[str]:
+    return [unknown("quantity", name, list(known)) for name in condition_names(condition) if name not in known]
+
+
+def _unlike(condition: Condition, known: Mapping[str, Dimension]) -> list[str]:
+    sides = [(one, dimension_of(one.left, known), dimension_of(one.right, known)) for one in comparisons(condition)]
+    return [
+        f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
+        for one, left, right in sides
+        if left != right and _ZERO not in (one.left, one.right)  # zero is zero in any unit
+    ]
 
 
 def _problems(check: Whenever, known: Mapping[str, Dimension], scaled: set[str]) -> Iterator[str]:
     condition = parse_condition(check.condition)
-    missing = [name for name in condition_names(condition) if name not in known]
-    if missing:
-        yield from (unknown("quantity", name, list(known)) for name in missing)
+    if missing := _not_there(condition, known):
+        yield from missing
         return
     from_an_own_zero = {name for name, text in check.limits.items() if unit(parse_reading(text).unit).offset}
     here = {**known, **({before(name): kind for name, kind in known.items()} if check.each else {})}
     for one in comparisons(condition):
-        left, right = dimension_of(one.left, here), dimension_of(one.right, here)
         both = isinstance(one.left, Name) and isinstance(one.right, Name)
         if _names(one) & from_an_own_zero and not (both and _names(one) <= from_an_own_zero | scaled):
             yield "A limit in °C is compared with a temperature alone. Write a difference of temperatures in K."
-        if left != right and _ZERO not in (one.left, one.right):  # zero is zero in any unit
-            yield f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
+    yield from _unlike(condition, here)
     for text in (check.what, check.why, check.do, check.word):
         for formula, symbol in PLACEHOLDER.findall(text):
             tree = parse_expression(formula.strip())

@@ -105,7 +105,7 @@ METHOD = Method(
         Step("filter", "Weigh the filter, filter, wash", "Weigh the dry filter, filter, wash three times;", "look at the filtrate.",
              "Small portions of water; the last drops must carry no reagent.", reads=("m_filter", "filtrate"), minutes=12),
         Step("dry", "Dry", "Dry the filter in the oven,", "watch glass open a little.", "", wait=Wait("Drying", 1800, again=(600,)),
-             cautions=(cautions.HOT_GLASS,), minutes=2, meanwhile="filter", cycle="m_dried", again="Put it into the oven again."),
+             cautions=(cautions.HOT_GLASS,), minutes=2, cycle="m_dried", again="Put it into the oven again."),
         drying.weigh_step("m_dried", 600, "dry again until the mass stays.", "10 minutes in the oven between weighings."),
         Step("own", "Own calculation", "Work out the yield yourself", "and compare.",
              "First which of the two runs out.", "closing", ("own.yield_mean",)),

@@ -107,8 +107,8 @@ def dilution_roles(pipette: str = "pipette-10-a") -> tuple[Role, ...]:
 
 STANDARDS: tuple[Reading | Observation, ...] = (
     Observation("zero", "Display with the blank", _ZERO, until=("zero",), scope="bench", hint="Blank in, lid shut."),
-    Reading("A_match", "Second cuvette, blank in it", "", "photometer_a", "A_match", scope="bench", hint="Both hold the blank; the first is set to zero.", when={**BY_A, **_TWO}),
-    Reading("T_match", "Second cuvette, blank in it", "%T", "photometer_t", "T_match", scope="bench", hint="Both hold the blank; the first is set to 100.", when={**BY_T, **_TWO}),
+    Reading("A_match", "Second cuvette, blank in it", "", "photometer_a", "A_match", scope="bench", common=True, hint="Both hold the blank; the first is set to zero.", when={**BY_A, **_TWO}),
+    Reading("T_match", "Second cuvette, blank in it", "%T", "photometer_t", "T_match", scope="bench", common=True, hint="Both hold the blank; the first is set to 100.", when={**BY_T, **_TWO}),
     Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", common=True, hint="The same size for all.", anew="c_std", when=MEASURED),
     Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", common=True, until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered.", when=MEASURED),
     Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", common=True, beside="V_std", when={**BY_A, **MEASURED},
