@@ -160,6 +160,7 @@ class WaysOfWorking(TestCase):
         bench = Bench("alloy-by-gas", {}, from_example("alloy-by-gas", {}))
         report = self.finished(bench)
         self.assertEqual(bench.order("m", "m_pure", "T"), ["T", "m_pure", "m"])
+        self.assertEqual(bench.order("own.w_Al", "hydrogen", "masses"), ["masses", "hydrogen", "own.w_Al"])
         self.assertAlmostEqual(sum(r.value for r in report.results if r.trial is None), 100, 6)
 
     @practice(WAYS[8])

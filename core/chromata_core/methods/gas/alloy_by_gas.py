@@ -88,6 +88,13 @@ METHOD = Method(
                hint="In a tared beaker."),
         Series("m_out", "Portion of water", "g", "water_balance", "m_out", until=Times("portions"), when={"volume_by": _BALANCE},
                hint="In a tared beaker, less than the balance can carry."),
+        Observation("masses", "What do the masses say?", (
+            Choice("amounts", "n(Zn) + n(Al) = m(alloy)"), Choice("masses", "m(Zn) + m(Al) = m(alloy)"), Choice("gas", "m(Zn) + m(Al) = m(H₂)"),
+        ), scope="bench", right={"masses": ""}, because="Masses add up to a mass: two metals make the piece that you weighed."),
+        Observation("hydrogen", "What does the hydrogen say?", (
+            Choice("same", "n(Zn) + n(Al) = n(H₂)"), Choice("turned", "n(Zn) + ⅔ n(Al) = n(H₂)"),
+            Choice("acid", "2 n(Zn) + 3 n(Al) = n(H₂)"), Choice("hydrogen", "n(Zn) + 3⁄2 n(Al) = n(H₂)"),
+        ), scope="bench", right={"hydrogen": ""}, because="Look at the two reactions: one zinc gives one H₂; how many H₂ do two aluminium give?"),
     ),
     quantities=(
         *pressure.AIR,
@@ -130,8 +137,9 @@ METHOD = Method(
              "The outlet stays under water and comes out last.", reads=("outlet",), cautions=(cautions.HYDROGEN,), minutes=6),
         Step("water", "Measure the displaced water", "Pour the displaced water out in portions", "and write each.", "",
              reads=("V_out", "m_out")),
+        Step("equations", "Two equations", "Two unknowns need two equations:", "which are they?", "", "closing", ("masses", "hydrogen"), minutes=2),
         Step("own", "Own calculation", "Work out the share of aluminium yourself", "and compare.",
-             "Two equations: masses add up to the sample, hydrogen adds up to what you collected.", "closing", ("own.w_Al",)),
+             "From your two equations: put one into the other.", "closing", ("own.w_Al",)),
         conclusion(3),
         Step("clean", "Let the gas out, clean up", "Let the gas out under the hood", "and rinse the flask.", "", "closing",
              cautions=(cautions.HYDROGEN, cautions.NEUTRAL_WASTE, cautions.DEFER)),
@@ -152,7 +160,7 @@ METHOD = Method(
     ),
     example=Example(
         (
-            ("p_bar", None, None, "1006.2"), ("T", None, None, "20.8"),
+            ("p_bar", None, None, "1006.2"), ("T", None, None, "20.8"), ("masses", None, None, "masses"), ("hydrogen", None, None, "hydrogen"),
             ("m_pure", None, 1, "0.561"), ("V_pure", None, 1, "212"),
             ("m", 1, None, "0.486"), ("clamp", 1, None, "open"), ("outlet", 1, None, "under"),
             ("V_out", 1, 1, "100.0"), ("V_out", 1, 2, "100.0"), ("V_out", 1, 3, "31.4"),
