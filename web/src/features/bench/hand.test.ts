@@ -74,6 +74,18 @@ describe('the task in hand', () => {
     expect([next.key, next.index, next.title]).toEqual(['m_heated', 4, 'After heating 4, crucible 1']);
   });
 
+  it('begins the next row at its first reading, also when the others of this row are with the server', () => {
+    const row = ['T_a', 'T_b', 't'].map((key) => ({
+      ...task(key, key !== 't'),
+      step: 'run',
+      index: 1,
+      row_title: `${key}, point {row}`,
+    }));
+    const room = { ...bench(row), parts: [] } as unknown as Bench;
+    const next = taskInHand(room, null, [{ ...draft('t'), index: 1 }]);
+    expect([next.key, next.index, next.title]).toEqual(['T_a', 2, 'T_a, point 2']);
+  });
+
   it('goes round in a cycle until the server has looked at it', () => {
     const heat = (turn: number): Task => ({
       ...task('step.heat', false),

@@ -19,12 +19,10 @@ export function taskInHand(bench: Bench, chosen: Slot | null, pending: Draft[]):
   const picked = chosen && [...tasks, ...(another ? [another] : [])].find((task) => sameSlot(task, chosen));
   if (picked) return picked;
   const here = tasks.findIndex((task) => sameSlot(task, hand));
-  const open = tasks
-    .slice(Math.max(here, 0))
-    .find((task) => !task.done && !pending.some((draft) => sameSlot(asSlot(draft), task)));
-  if (hand.kind === 'finished') return hand;
   const ahead = tasks.slice(Math.max(here, 0));
-  return nextRound(ahead, pending) ?? nextOfSeries(bench, ahead, pending) ?? open ?? hand;
+  const open = ahead.find((task) => !task.done && !waits(pending, task));
+  if (hand.kind === 'finished') return hand;
+  return nextRound(tasks, pending) ?? nextOfSeries(bench, tasks, ahead, pending) ?? open ?? hand;
 }
 
 /** A cycle goes on until the server says that it is over: the first of its next round, while its weighing waits. */
@@ -40,9 +38,9 @@ function nextRound(tasks: Task[], pending: Draft[]): Task | undefined {
 }
 
 /** A series goes on until the server says that it is met: its next reading, while its last ones wait to be sent. */
-function nextOfSeries(bench: Bench, tasks: Task[], pending: Draft[]): Task | undefined {
-  const waiting = (task: Task) => pending.some((draft) => sameSlot(asSlot(draft), task));
-  const begun = tasks.find((task) => task.index !== null && task.turn === null && waiting(task));
+function nextOfSeries(bench: Bench, tasks: Task[], ahead: Task[], pending: Draft[]): Task | undefined {
+  const waiting = (task: Task) => waits(pending, task);
+  const begun = ahead.find((task) => task.index !== null && task.turn === null && waiting(task));
   if (!begun) return undefined;
   const row = tasks.filter(
     (task) => task.step === begun.step && task.trial === begun.trial && task.index === begun.index,
