@@ -99,11 +99,12 @@ describe('the task in hand', () => {
     const waiting = [draft('m_before'), draft('step.heat'), { ...draft('m_heated'), index: 1 }];
     expect(taskInHand(room, null, waiting)).toMatchObject({ key: 'step.heat', index: 2 });
     waiting.push({ ...draft('step.heat'), index: 2 }, { ...draft('m_heated'), index: 2 });
-    expect(taskInHand(room, null, waiting)).toMatchObject({
-      key: 'step.heat',
-      index: 3,
-      title: 'Heat, round 3',
-    });
+    const third = { key: 'step.heat', index: 3, title: 'Heat, round 3' };
+    expect(taskInHand(room, null, waiting)).toMatchObject(third);
+    const known = [heat(1), weigh(1), heat(2)].map((one) => ({ ...one, done: true }));
+    const there = bench([...known, weigh(2), task('lid', false)]);
+    expect(taskInHand(there, null, [{ ...draft('m_heated'), index: 2 }])).toMatchObject(third);
+  });
   });
 
   it('goes through a curve pair by pair without the network', () => {
