@@ -4,7 +4,7 @@ import base64
 
 from playwright.sync_api import FilePayload, Page, expect
 
-from e2e.following import BenchCase, looked_at
+from e2e.following import BenchCase, looked_at, touch
 from notebook.tests.test_photos import picture
 
 
@@ -22,10 +22,10 @@ class Rates(BenchCase):
         expect(page.get_by_role("img", name="4 points. They scatter by s =").first).to_be_visible()
 
     def test_the_stopwatch_of_the_bench_runs_through_a_reload(self) -> None:
-        page, _ = self.bench_of("rate-concentration")
+        page, bench = self.bench_of("rate-concentration")
         page.get_by_role("button", name="Done, go on").click()
         self.keep(page, "10.00")
-        page.get_by_role("button", name="Clear", exact=True).click()
+        touch(page, bench, "Clear")
         for celsius in ("21.8", "21.9"):
             self.keep(page, celsius)
         page.get_by_role("button", name="Start the stopwatch").click()

@@ -105,7 +105,6 @@ describe('the task in hand', () => {
     const there = bench([...known, weigh(2), task('lid', false)]);
     expect(taskInHand(there, null, [{ ...draft('m_heated'), index: 2 }])).toMatchObject(third);
   });
-  });
 
   it('goes through a curve pair by pair without the network', () => {
     const pair = ['V', 'E'].map((key) => ({
