@@ -90,7 +90,7 @@ class Cells(BenchCase):
         page.goto(f"{self.live_server_url}/benches/{bench.pk}/report")
         shown = page.get_by_role("img", name="The set-up: half-cells, bridges, leads")
         expect(shown).to_be_visible()
-        self.assertEqual(shown.evaluate("image => image.naturalWidth"), 90)
+        expect(shown).to_have_js_property("naturalWidth", 90)  # it is there before it is loaded
 
     def test_reversed_leads(self) -> None:
         page, bench = self.bench_of("nernst")
