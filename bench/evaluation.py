@@ -19,7 +19,8 @@ from uncertainties import ufloat
 
 from chromata_core.engine.numeric_pass import compute
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.uncertainty.budget import budget
 from chromata_core.uncertainty.columns import contributions_of

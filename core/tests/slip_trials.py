@@ -15,7 +15,8 @@ from chromata_core.errors import ChromataError
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.effects import with_slip

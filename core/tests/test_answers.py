@@ -87,12 +87,12 @@ class HalfEquations(TestCase):
 
 class Declared(TestCase):
     def test_a_question_that_cannot_be_judged_is_refused(self) -> None:
-        def problems(**changes: object) -> str:
-            asked = tuple(
-                replace(part, **changes) if isinstance(part, Observation) and part.key == "anode" else part
-                for part in CELLS.readings
-            )  # type: ignore[arg-type]
-            return " ".join(problems_of(replace(CELLS, readings=asked)))
+        anode = next(part for part in CELLS.readings if isinstance(part, Observation) and part.key == "anode")
+
+        def problems(right: dict[str, str] | None = None, because: str = anode.because) -> str:
+            asked = replace(anode, right=anode.right if right is None else right, because=because)
+            readings = tuple(asked if part is anode else part for part in CELLS.readings)
+            return " ".join(problems_of(replace(CELLS, readings=readings)))
 
         self.assertEqual(problems(), "")
         self.assertIn("“both”", problems(right={"both": "E > 0"}))

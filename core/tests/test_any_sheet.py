@@ -9,8 +9,10 @@ from chromata_core.declaration.vocabulary import Method, Observation, Quantity
 from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.methods.registry import method, methods
-from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Given, Sheet
 from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.understanding import understand
 from chromata_core.telling.effects import what_if
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import explain

@@ -15,7 +15,8 @@ from chromata_core.methods.registry import method
 from chromata_core.quantity.given import limit_in, read_in, written_in
 from chromata_core.quantity.rounding import place_for_figures, with_figures
 from chromata_core.quantity.typed import parse_reading
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.statistics.outliers import dixon
 from chromata_core.statistics.replicates import TooFewError
 

@@ -9,8 +9,10 @@ from unittest import TestCase
 
 from chromata_core.errors import ChromataError
 from chromata_core.methods.registry import method, methods
-from chromata_core.sheet.bound import Given, Sheet, bind, understand
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.understanding import understand
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Evaluation, ResultOut

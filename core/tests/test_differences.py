@@ -9,7 +9,8 @@ from unittest import TestCase
 
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.methods.registry import methods
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.describe import Difference, parts_out
 from chromata_core.telling.evaluate import evaluate

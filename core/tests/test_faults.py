@@ -6,7 +6,7 @@ Facts of the trade: common practice, no published source.
 from unittest import TestCase
 
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import bind
+from chromata_core.sheet.binding import bind
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.effects import what_if
 

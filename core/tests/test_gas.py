@@ -10,7 +10,8 @@ from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method
 from chromata_core.planning.supplies import supplies
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge

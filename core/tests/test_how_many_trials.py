@@ -10,7 +10,8 @@ from chromata_core.errors import SheetError
 from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import predict
 from chromata_core.planning.supplies import supplies
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation
 

@@ -7,7 +7,8 @@ from chromata_core.engine.inputs import inputs_of
 from chromata_core.instruments.calibrated import CalibrationPoint, calibrated
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 
 

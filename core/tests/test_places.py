@@ -8,7 +8,8 @@ from chromata_core.declaration.vocabulary import Observation, Series
 from chromata_core.errors import SheetError
 from chromata_core.loading.load import problems_of
 from chromata_core.methods.registry import method, methods
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 
 TITRATION = method("acid-base-titration")

@@ -9,7 +9,8 @@ from unittest import TestCase
 from chromata_core.declaration.options import resolve_options
 from chromata_core.errors import SheetError
 from chromata_core.methods.registry import method, methods
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.sheet.sheet_file import read_sheet, write_csv
 from chromata_core.telling.evaluate import evaluate

@@ -5,7 +5,8 @@ from unittest import TestCase
 from chromata_core.chemistry.molar_mass import molar_mass
 from chromata_core.methods.registry import method, methods
 from chromata_core.planning.supplies import Supplies, supplies
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 
 
 def planned(slug: str, options: dict[str, str], benches: int = 8) -> Supplies:

@@ -6,7 +6,8 @@ from unittest import TestCase
 
 from chromata_core.methods.registry import method
 from chromata_core.planning.timetable import Timetable, orders, timetables
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 
 BATHS = ("Bath 1", "Bath 2", "Bath 3")
 

@@ -7,7 +7,8 @@ from unittest import TestCase
 
 from chromata_core.declaration.options import resolve_options
 from chromata_core.methods.registry import method
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.follow import follow
 from chromata_core.simulation.readings import Written

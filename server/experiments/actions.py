@@ -21,7 +21,8 @@ from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import ChromataError, SheetError
 from chromata_core.loading.load import load, problems_of
 from chromata_core.methods.registry import methods
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.rehearse import rehearse
 from chromata_core.telling.describe import MethodPage, page
 from chromata_core.telling.evaluate import evaluate

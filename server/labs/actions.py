@@ -16,7 +16,8 @@ from chromata_core.declaration.options import resolve_options
 from chromata_core.declaration.questions import asking
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.planning.timetable import orders
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from config.errors import Refused
 from experiments.declared import keep, method_named
 from labs.around import forget

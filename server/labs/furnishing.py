@@ -5,7 +5,8 @@ from typing import Any
 
 from chromata_core.declaration.options import otherwise, unit_options
 from chromata_core.quantity.given import written_in
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of

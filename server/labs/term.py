@@ -9,7 +9,8 @@ from chromata_core.declaration.options import active, resolve_options
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.planning.timetable import timetables
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
 from labs.instruments import stock_of

@@ -13,7 +13,9 @@ from django.utils import timezone
 
 from chromata_core.declaration.places import REWRITABLE, TALK, Place
 from chromata_core.errors import ChromataError
-from chromata_core.sheet.bound import Bound, Given, Sheet, bind, understand
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Given, Sheet
+from chromata_core.sheet.understanding import understand
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.seals import seal_end

@@ -9,7 +9,7 @@ from uuid import uuid4
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.sheet.bound import bind
+from chromata_core.sheet.binding import bind
 from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Bench, Session

@@ -7,7 +7,8 @@ from django.db import transaction
 from django.utils import timezone
 
 from chromata_core.declaration.vocabulary import Series
-from chromata_core.sheet.bound import Bound, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound
 from chromata_core.sheet.curve_file import read_curve
 from config.errors import Refused
 from labs.declared import method_of

@@ -4,7 +4,8 @@ from collections.abc import Mapping
 from uuid import UUID
 
 from chromata_core.planning.supplies import told_targets
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.describe import parts_out
 from labs.around import around
 from labs.comparison import comparison_view

@@ -12,7 +12,7 @@ from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import ChoiceOption
 from chromata_core.declaration.vocabulary import Fault, Method, Slip
 from chromata_core.errors import ChromataError
-from chromata_core.sheet.bound import bind
+from chromata_core.sheet.binding import bind
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.describe import page, wished
 from chromata_core.telling.effects import slip_effects, what_if

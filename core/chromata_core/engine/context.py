@@ -16,7 +16,8 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.rounding import plain, with_figures
 from chromata_core.quantity.typed import Typed
 from chromata_core.quantity.units import unit
-from chromata_core.sheet.bound import Bound, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.uncertainty.columns import value_of
 
 # A computed quantity and where it stands: in a trial, or (None) on the bench.

@@ -10,7 +10,8 @@ from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.planning.timetable import Timetable, timetables
 from chromata_core.quantity.rounding import with_figures
-from chromata_core.sheet.bound import Bound, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.describe import PartOut, parts_out
 from chromata_core.telling.evaluate import evaluate

@@ -1,33 +1,24 @@
 """A bench's sheet: what was given, and what a method makes of it before anything is computed."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 from decimal import Decimal
 from functools import cached_property
 
-from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import (
     HOW_MANY,
     Asked,
-    Choice,
-    ChoiceOption,
     ListOption,
     NumberOption,
     Planned,
-    SubstanceOption,
 )
-from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
+from chromata_core.declaration.options import active, bottles
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Series, Step
-from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
-from chromata_core.instruments.catalogue import instrument
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Step
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.quantity.given import read_in
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
-from chromata_core.sentences import with_article
 
-_LONGEST_TEXT = 4000
 _MOST_TRIALS = 40
 _MOST_TRIES = 3
 MOST_ROUNDS = 20
@@ -228,186 +219,3 @@ class Bound:
         """The readings of a series in order."""
         found = [(place.row or 0, typed) for place, typed in self.typed.items() if place[:2] == (key, trial)]
         return [typed for _, typed in sorted(found, key=lambda pair: pair[0])]
-
-
-def bind(method: Method, sheet: Sheet) -> Bound:
-    """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
-    options = resolve_options(method, {**sheet.options, **_from_bottles(method, sheet)})
-    problems: list[str] = []
-    instruments = _instruments(method, sheet, problems)
-    readings = active([r for r in method.readings if isinstance(r, Reading)], options)
-    observations = active([o for o in method.readings if isinstance(o, Observation)], options)
-    bound = Bound(
-        method, options, instruments, readings, observations,
-        active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, _planned(method, options),
-    )  # fmt: skip
-    bound = replace(
-        bound,
-        readings=tuple(_as_shown(bound, reading) for reading in readings),
-        quantities=tuple(_in_class_units(bound, quantity) for quantity in bound.quantities),
-    )
-    typed: dict[Place, Typed] = {}
-    texts: dict[Place, str] = {}
-    for given in sheet.given:
-        try:
-            understood = understand(bound, given)
-        except ChromataError as error:
-            problems.append(f"{given.key}: {error.message}")
-            continue
-        if isinstance(understood, Typed):
-            typed[given.place] = understood
-        else:
-            texts[given.place] = understood
-    if problems:
-        raise SheetError(problems)
-    times = {given.place: given.at for given in sheet.given if given.at is not None}
-    return replace(bound, typed=typed, texts=texts, times=times)
-
-
-def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
-    """What bottles' labels say otherwise than planned."""
-    numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
-    written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
-    return {key: text for found in written for key, text in found.items()}
-
-
-def _planned(method: Method, options: Mapping[str, str]) -> int | None:
-    each = next((o for o in method.all_options if o.key == method.trials.each), None)
-    if isinstance(each, ListOption):
-        return len(listed(each, options[each.key]))
-    return int(parse_reading(options[each.key]).value) if each else None
-
-
-def _as_shown(bound: Bound, reading: Reading) -> Reading:
-    """``reading`` in the unit that its instrument shows, its label in the words of the chosen options."""
-    return replace(reading, unit=bound.instruments[reading.role].unit, label=bound.worded(reading.label))
-
-
-def _in_class_units(bound: Bound, quantity: Quantity) -> Quantity:
-    symbol, label = bound.units.get(quantity.unit, quantity.unit), bound.worded(quantity.label)
-    return (
-        quantity if (symbol, label) == (quantity.unit, quantity.label) else replace(quantity, unit=symbol, label=label)
-    )
-
-
-def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:
-    return {name: word for choice in _chosen(method, options) for name, word in choice.words.items()}
-
-
-def _units(method: Method, options: Mapping[str, str]) -> dict[str, str]:
-    return {declared: here for choice in _chosen(method, options) for declared, here in choice.units.items()}
-
-
-def _chosen(method: Method, options: Mapping[str, str]) -> list[Choice]:
-    return [
-        choice
-        for option in method.all_options
-        if isinstance(option, ChoiceOption | SubstanceOption)
-        for choice in option.choices
-        if choice.key == options[option.key]
-    ]
-
-
-def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str, Instrument]:
-    chosen = sheet.instruments
-    roles = {role.key: role for role in method.roles}
-    problems += [unknown("instrument role", key, list(roles)) for key in chosen if key not in roles]
-    found: dict[str, Instrument] = {}
-    for role in method.roles:
-        try:
-            slug = chosen.get(role.key, role.default)
-            picked = sheet.stock.get(slug) or instrument(slug)
-        except ReadingError as error:
-            problems.append(error.message)
-            picked = instrument(role.default)
-        if picked.kind not in role.kinds:
-            fitting = " or ".join(map(with_article, role.kinds))
-            problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose {fitting}.")
-        found[role.key] = picked
-    return found
-
-
-def understand(bound: Bound, given: Given) -> Typed | str:
-    """What ``given`` means: a typed number for readings and own answers, a text for everything else."""
-    text = given.text.strip()
-    if len(text) > _LONGEST_TEXT or "\x00" in text:
-        raise ReadingError(f"This text is too long or holds unreadable characters. Keep it under {_LONGEST_TEXT}.")
-    match bound.part(given.key):
-        case Reading() as reading:
-            _place(reading.label, reading.scope, isinstance(reading, Series), given, bound)
-            return bound.instruments[reading.role].read(text, reading.unit)
-        case Observation() as observation:
-            again = given.index is not None and bound.in_rounds(given.key)
-            if again:
-                _round(observation.label, True, given)
-            _place(observation.label, observation.scope, again, given, bound)
-            keys = [choice.key for choice in observation.choices]
-            if text not in keys:
-                raise ReadingError(unknown(f"choice for “{observation.label}”", text, keys))
-            return text
-        case None:
-            return _common(bound, given, text)
-
-
-def _place(label: str, scope: str, series: bool, given: Given, bound: Bound) -> None:
-    noun = bound.method.trials.noun.lower()
-    if scope == "trial" and given.trial is None:
-        raise ReadingError(f"“{label}” belongs to a {noun}; say which.")
-    if scope == "bench" and given.trial is not None:
-        raise ReadingError(f"“{label}” is read once for the bench, not for each {noun}.")
-    _trial_exists(given, bound)
-    if series != (given.index is not None):
-        raise ReadingError(f"“{label}” {'needs its place in the series' if series else 'is not a series'}.")
-    if given.index is not None and not 1 <= given.index <= 100:
-        raise ReadingError("A series runs from 1 to 100.")
-
-
-def _round(label: str, cycled: bool, given: Given) -> None:
-    """The first round has no number: what is done once and what is done again begin alike."""
-    if given.index is not None and not (cycled and 2 <= given.index <= MOST_ROUNDS):
-        raise ReadingError(f"“{label}” has no round {given.index}.")
-
-
-def _trial_exists(given: Given, bound: Bound) -> None:
-    if given.trial is not None and not (0 if bound.rough else 1) <= given.trial <= bound.most_trials:
-        raise ReadingError(f"There is no {bound.method.trials.noun.lower()} {given.trial}.")
-
-
-def _common(bound: Bound, given: Given, text: str) -> Typed | str:
-    _trial_exists(given, bound)
-    bottle = bound.bottle(given.key)
-    if bottle is not None:
-        _place(bottle.label, "bench", False, given, bound)
-        resolve_options(bound.method, {**bound.options, **on_bottle(given.key, text)})
-        return text
-    kind, name = given.place.kind, given.place.name
-    if kind == "void" and given.trial is not None:
-        return text
-    step = next((step for step in bound.steps if step.key == name), None)
-    if kind in ("tick", "timer") and step is not None:
-        _round(step.title, bool(step.cycle), given)
-        return text
-    results = {q.key: q for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)}
-    if kind == "own" and name in results:
-        return read_in(text, results[name].unit)
-    if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
-        return text
-    part = next((part for part in bound.method.readings if part.key == given.key), None)
-    if part is not None:
-        raise ReadingError(f"“{part.label}” is not read here. {_switched_off(bound, part.when)}")
-    known = [r.key for r in bound.parts]
-    raise ReadingError(unknown("reading", given.key, known))
-
-
-def _switched_off(bound: Bound, when: When) -> str:
-    """Which choices would have to be others for a part to exist."""
-    options = {option.key: option for option in bound.method.all_options}
-    said = []
-    for key, wanted in (when or {}).items():
-        option = options[key]
-        choices = (wanted,) if isinstance(wanted, str) else wanted
-        labels = [c.label for c in getattr(option, "choices", ()) if c.key in choices] or list(choices)
-        if bound.options[key] not in choices:
-            said.append(f"“{option.label}” were “{' or '.join(labels)}”")
-    return f"It would be if {' and '.join(said)}."

@@ -5,7 +5,8 @@ from dataclasses import replace
 
 from chromata_core.declaration.option_kinds import ChoiceOption
 from chromata_core.declaration.vocabulary import Example, Method
-from chromata_core.sheet.bound import Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
 
 
 def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:

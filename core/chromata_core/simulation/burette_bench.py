@@ -12,7 +12,8 @@ import numpy as np
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.rounding import plain
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.uncertainty.source import standard
 
 

@@ -17,7 +17,8 @@ from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import plain
-from chromata_core.sheet.bound import Bound, Given, Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.readings import calibration_of, read
 

@@ -6,7 +6,8 @@ import numpy as np
 
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.quantity.rounding import plain
-from chromata_core.sheet.bound import Sheet, bind
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
 from chromata_core.simulation.readings import Written, calibration_of, read
 
 

@@ -8,7 +8,9 @@ from chromata_core.errors import ChromataError
 from chromata_core.judging.every_sheet import DIGITS
 from chromata_core.judging.find import find
 from chromata_core.judging.finding import gravest
-from chromata_core.sheet.bound import Given, Sheet, bind, understand
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.understanding import understand
 from chromata_core.telling.outcome import Verdict
 
 _FIRST = ("over-range", *DIGITS)  # what the display itself says, before what follows from it

@@ -1,0 +1,119 @@
+"""A sheet and its method brought together: options resolved, instruments found, everything written understood."""
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from chromata_core.declaration.option_kinds import (
+    Choice,
+    ChoiceOption,
+    ListOption,
+    SubstanceOption,
+)
+from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading
+from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
+from chromata_core.instruments.catalogue import instrument
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.quantity.typed import Typed, parse_reading
+from chromata_core.sentences import with_article
+from chromata_core.sheet.bound import Bound, Sheet
+from chromata_core.sheet.understanding import understand
+
+
+def bind(method: Method, sheet: Sheet) -> Bound:
+    """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
+    options = resolve_options(method, {**sheet.options, **_from_bottles(method, sheet)})
+    problems: list[str] = []
+    instruments = _instruments(method, sheet, problems)
+    readings = active([r for r in method.readings if isinstance(r, Reading)], options)
+    observations = active([o for o in method.readings if isinstance(o, Observation)], options)
+    bound = Bound(
+        method, options, instruments, readings, observations,
+        active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
+        _units(method, options), sheet.opened, _planned(method, options),
+    )  # fmt: skip
+    bound = replace(
+        bound,
+        readings=tuple(_as_shown(bound, reading) for reading in readings),
+        quantities=tuple(_in_class_units(bound, quantity) for quantity in bound.quantities),
+    )
+    typed: dict[Place, Typed] = {}
+    texts: dict[Place, str] = {}
+    for given in sheet.given:
+        try:
+            understood = understand(bound, given)
+        except ChromataError as error:
+            problems.append(f"{given.key}: {error.message}")
+            continue
+        if isinstance(understood, Typed):
+            typed[given.place] = understood
+        else:
+            texts[given.place] = understood
+    if problems:
+        raise SheetError(problems)
+    times = {given.place: given.at for given in sheet.given if given.at is not None}
+    return replace(bound, typed=typed, texts=texts, times=times)
+
+
+def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
+    """What bottles' labels say otherwise than planned."""
+    numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
+    written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
+    return {key: text for found in written for key, text in found.items()}
+
+
+def _planned(method: Method, options: Mapping[str, str]) -> int | None:
+    each = next((o for o in method.all_options if o.key == method.trials.each), None)
+    if isinstance(each, ListOption):
+        return len(listed(each, options[each.key]))
+    return int(parse_reading(options[each.key]).value) if each else None
+
+
+def _as_shown(bound: Bound, reading: Reading) -> Reading:
+    """``reading`` in the unit that its instrument shows, its label in the words of the chosen options."""
+    return replace(reading, unit=bound.instruments[reading.role].unit, label=bound.worded(reading.label))
+
+
+def _in_class_units(bound: Bound, quantity: Quantity) -> Quantity:
+    symbol, label = bound.units.get(quantity.unit, quantity.unit), bound.worded(quantity.label)
+    return (
+        quantity if (symbol, label) == (quantity.unit, quantity.label) else replace(quantity, unit=symbol, label=label)
+    )
+
+
+def _words(method: Method, options: Mapping[str, str]) -> dict[str, str]:
+    return {name: word for choice in _chosen(method, options) for name, word in choice.words.items()}
+
+
+def _units(method: Method, options: Mapping[str, str]) -> dict[str, str]:
+    return {declared: here for choice in _chosen(method, options) for declared, here in choice.units.items()}
+
+
+def _chosen(method: Method, options: Mapping[str, str]) -> list[Choice]:
+    return [
+        choice
+        for option in method.all_options
+        if isinstance(option, ChoiceOption | SubstanceOption)
+        for choice in option.choices
+        if choice.key == options[option.key]
+    ]
+
+
+def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str, Instrument]:
+    chosen = sheet.instruments
+    roles = {role.key: role for role in method.roles}
+    problems += [unknown("instrument role", key, list(roles)) for key in chosen if key not in roles]
+    found: dict[str, Instrument] = {}
+    for role in method.roles:
+        try:
+            slug = chosen.get(role.key, role.default)
+            picked = sheet.stock.get(slug) or instrument(slug)
+        except ReadingError as error:
+            problems.append(error.message)
+            picked = instrument(role.default)
+        if picked.kind not in role.kinds:
+            fitting = " or ".join(map(with_article, role.kinds))
+            problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose {fitting}.")
+        found[role.key] = picked
+    return found
