@@ -8,6 +8,11 @@ def first_upper(text: str) -> str:
     return text[:1].upper() + text[1:]
 
 
+def first_lower(text: str) -> str:
+    """``text`` within a sentence: a word begins small, a symbol such as H⁺ or Q₁₀ stays as it is."""
+    return text[:1].lower() + text[1:] if text[1:2].islower() or text[1:2] == " " else text
+
+
 def with_article(noun: str) -> str:
     """“a balance”, “an ammeter”."""
     return f"{'an' if noun[:1].lower() in 'aeiou' else 'a'} {noun}"

@@ -18,9 +18,9 @@ from chromata_core.quantity.units import unit
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.effects import with_slip
 from chromata_core.telling.results import result_places
+from chromata_core.tracing.diagnose import diagnose
 from chromata_core.uncertainty.columns import value_of
 
 _SET = ("clock", "wavelength scale")

@@ -12,8 +12,8 @@ from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.results import result_places
+from chromata_core.tracing.diagnose import diagnose
 
 _METHODS = ("acid-base-titration", "standardisation", "back-titration", "gas-eudometer", "food-calorimetry", "hydrate")
 
@@ -66,8 +66,8 @@ class CopiedWrongly(TestCase):
         answer = parse_reading(f"{0.1026 * titre * 5 / (2 * 20.00):.5f}")
         found = diagnose(at, at.quantity("c_s"), answer)
         self.assertEqual(found.slips, ("transposed", "transposed"), "19.63 for 19.36 moves the mean as far")
-        self.assertIn("burette, end, trial 1, is taken as 18.74 instead of 18.47: two digits changed", found.sentence)
-        self.assertIn("or if burette, end, trial 2, is taken as 19.63 instead of 19.36", found.sentence)
+        self.assertIn("“burette, end”, trial 1, is taken as 18.74 instead of 18.47: two digits changed", found.sentence)
+        self.assertIn("or if “burette, end”, trial 2, is taken as 19.63 instead of 19.36", found.sentence)
 
     def test_one_trial_for_the_mean(self) -> None:
         """60.4 mL warmed by 27.7 K, of 1.07 g: 1.5636 kcal/g in the first trial, 1.54 in the mean of both."""

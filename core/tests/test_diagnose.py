@@ -10,8 +10,8 @@ from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
-from chromata_core.telling.diagnose import Diagnosis, diagnose
 from chromata_core.telling.evaluate import evaluate
+from chromata_core.tracing.diagnose import Diagnosis, Earlier, diagnose
 from tests.sheets import crucible, titration
 from tests.slip_trials import measure
 
@@ -27,7 +27,8 @@ class Titration(TestCase):
     def traced(self, text: str, key: str = "c_s", **earlier: str) -> Diagnosis:
         at = context_of(method("acid-base-titration"), self.sheet)
         quantity = at.quantity(key)
-        return diagnose(at, quantity, parse_reading(text), {k: parse_reading(v) for k, v in earlier.items()})
+        lines = {(k, None): Earlier(at.quantity(k).label, float(v), right=False) for k, v in earlier.items()}
+        return diagnose(at, quantity, parse_reading(text), lines)
 
     def test_right_in_its_own_rounding(self) -> None:
         for text in ("1.107", "1.1065", "1.11"):
@@ -73,12 +74,12 @@ class Titration(TestCase):
     def test_an_answer_whose_doubt_has_no_end_is_still_judged(self) -> None:
         """A report shows “–” for such a result; that is no number of figures."""
         endless = (1.1065, SimpleNamespace(expanded=inf), 1.0)
-        with patch("chromata_core.telling.diagnose.stated", return_value=endless):
+        with patch("chromata_core.tracing.diagnose.stated", return_value=endless):
             self.assertEqual(self.traced("1.107").kind, "right")
 
     def test_one_figure_is_right_only_where_it_says_it_all(self) -> None:
         """Seven waters from 6.97; a concentration of 1.1065 is not “1”, which half of all slips would give too."""
-        self.assertEqual(self.traced("1").kind, "unexplained")
+        self.assertEqual(self.traced("1").kind, "figures")
         at = context_of(method("hydrate"), example_sheet(method("hydrate")))
         x = at.value("x", None) or 0
         self.assertAlmostEqual(x, 5, 1)

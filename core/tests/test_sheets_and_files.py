@@ -57,7 +57,7 @@ class Places(TestCase):
         self.refused(Given("V_start", "1.00", 0), "There is no trial 0", {"rough_trial": "no"})
         self.refused(Given("V_strat", "1.00", 1), "Did you mean “V_start”")
         self.refused(Given("end_point", "maybe", 1), "choice for “End point”")
-        self.refused(Given("own.V_mean", "1", None), "There is no reading")
+        self.refused(Given("own.V_median", "1", None), "There is no reading")
         self.refused(Given("answer.9", "because", None), "There is no reading")
         self.refused(Given("answer.1", "x" * 5000, None), "too long")
 

@@ -15,7 +15,7 @@ BASIS = (
     "CIAAW 2021 standard atomic weights (abridged where an interval is given), each ± taken as rectangular, "
     "correlated within an element"
 )
-_KILO = 1e-3  # atomic weights are g/mol; the engine works in SI, kg/mol
+KILO = 1e-3  # atomic weights are g/mol; the engine works in SI, kg/mol
 _WRITTEN = re.compile(r"[A-Za-z0-9().·*\[\] ]{1,60}")  # the parser knows much more: mixtures, densities, sequences
 _HEAVIEST = 1000.0  # kg/mol
 _WATERS = re.compile(r"[.·*]\s*(?P<count>\d+(?:\.\d+)?)?\s*H2O$")
@@ -25,10 +25,10 @@ _WATERS = re.compile(r"[.·*]\s*(?P<count>\d+(?:\.\d+)?)?\s*H2O$")
 def molar_mass(formula: str) -> Input:
     """Molar mass of ``formula`` in kg/mol with one error source per element. ``CuSO4.5H2O`` and ``CuSO4·5H2O`` work."""
     sources, mass = [], 0.0
-    for (symbol, weight, spread), count in _atoms(formula).items():
-        mass += weight * count * _KILO
+    for (symbol, weight, spread), count in atoms_of(formula).items():
+        mass += weight * count * KILO
         if spread > 0:
-            u = standard(spread * _KILO, "rectangular")
+            u = standard(spread * KILO, "rectangular")
             sources.append(
                 (Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular", unit="g/mol"), float(count))
             )
@@ -37,7 +37,8 @@ def molar_mass(formula: str) -> Input:
     return Input(mass, tuple(sources))
 
 
-def _atoms(formula: str) -> Mapping[tuple[str, float, float], float]:
+def atoms_of(formula: str) -> Mapping[tuple[str, float, float], float]:
+    """How many there are of each element: symbol, atomic weight and its ± in g/mol."""
     from periodictable import formula as parse  # slow to import
 
     if _WRITTEN.fullmatch(formula) is None:

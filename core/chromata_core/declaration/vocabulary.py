@@ -178,6 +178,11 @@ class Quantity:
     aside: bool = False
     when: When = None
 
+    @property
+    def is_line(self) -> bool:
+        """Whether it is one number of the work, that a student may work out: no list, nothing for u alone."""
+        return not (self.per or self.aside)
+
 
 @dataclass(frozen=True, slots=True)
 class Wait:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from decimal import Decimal
 from functools import cached_property
 
-from chromata_core.declaration.option_kinds import NumberOption
+from chromata_core.declaration.option_kinds import ListOption, NumberOption, SubstanceOption
 from chromata_core.declaration.options import listed
 from chromata_core.declaration.places import Place, timer, void
 from chromata_core.declaration.vocabulary import Method, Quantity, Reading, Step
@@ -59,6 +59,12 @@ class Context:
         tries = [n for n in self.computed.trials if self.bound.place(n) == planned]
         return max([n for n in tries if n not in self.computed.voided] or tries, default=planned)
 
+    def not_made(self, trial: int | None) -> set[str]:
+        """Optional readings that were not made in ``trial``: they count as zero, and no formula shows them."""
+        return {
+            r.key for r in self.bound.readings if self.typed(r.key, trial) is None and not self.bound.wanted(r, trial)
+        }
+
     def is_rough(self, trial: int | None) -> bool:
         """Whether ``trial`` is the rough one, which is never judged nor averaged."""
         return self.bound.rough and trial == 0
@@ -81,6 +87,14 @@ class Context:
         reading = self.reading(key)
         assert reading is not None
         return self.bound.instruments[reading.role]
+
+    @cached_property
+    def symbols(self) -> dict[str, str]:
+        """The symbol of everything that may stand in a formula."""
+        options = self.bound.method.all_options
+        found = {o.key: o.symbol for o in options if isinstance(o, NumberOption | SubstanceOption | ListOption)}
+        found |= {reading.key: reading.symbol for reading in self.bound.readings}
+        return found | {quantity.key: quantity.symbol for quantity in self.bound.quantities}
 
     def typed(self, key: str, trial: int | None, index: int | None = None) -> Typed | None:
         """What was typed, if anything was."""

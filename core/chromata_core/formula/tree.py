@@ -63,6 +63,15 @@ def rewritten(node: Node, change: Callable[[Node], Node]) -> Node:
             return change(node)
 
 
+def without(tree: Node, keys: set[str]) -> Node:
+    """``tree`` with terms ``± key`` taken out for every key of ``keys``."""
+    return rewritten(tree, lambda node: node.left if isinstance(node, Binary) and _adds_any(node, keys) else node)
+
+
+def _adds_any(node: Binary, keys: set[str]) -> bool:
+    return node.operator in "+-" and isinstance(node.right, Name) and node.right.key in keys
+
+
 def _walk_names(node: Node) -> list[str]:
     match node:
         case Name(key):

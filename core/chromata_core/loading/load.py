@@ -202,7 +202,7 @@ def _references(method: Method) -> Iterator[str]:
     if method.compares and method.compares not in results:
         yield f"Products are compared by “{method.compares}”, which is not a result."
     known = {part.key for part in method.readings}
-    owns = {own(q.key).key for q in method.quantities if q.result}
+    owns = {own(q.key).key for q in method.quantities if q.is_line}
     answers = {answer(n).key for n in range(1, len(method.questions) + 1)}
     yield from (f"A step reads “{key}”, which is not declared." for key in sorted(reads - known - owns - answers))
     changed = {key for fault in method.faults for key in fault.changes}

@@ -69,9 +69,9 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
         return text
     if kind in ("tick", "timer") and name in [step.key for step in bound.steps]:
         return text
-    results = {q.key: q for q in bound.quantities if q.result and (q.scope == "trial") == (given.trial is not None)}
-    if kind == "own" and name in results:
-        return read_in(text, results[name].unit)
+    lines = {q.key: q for q in bound.quantities if q.is_line and (q.scope == "trial") == (given.trial is not None)}
+    if kind == "own" and name in lines:
+        return read_in(text, lines[name].unit)
     if kind == "answer" and name in [str(n) for n, _ in enumerate(bound.method.questions, 1)]:
         return text
     part = next((part for part in bound.method.readings if part.key == given.key), None)

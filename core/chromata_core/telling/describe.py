@@ -12,11 +12,11 @@ from chromata_core.engine.numeric_pass import mean_of
 from chromata_core.engine.shown import Shown
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Node
+from chromata_core.formula.tree import Binary, Name, Node, without
 from chromata_core.sheet.bound import Bound
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.effects import Effect, slip_effects, what_if
-from chromata_core.telling.explain import constants, explain, option_text, renames, symbols, without
+from chromata_core.telling.explain import constants, explain, option_text, renames
 from chromata_core.telling.outcome import ResultOut, WorkedLine
 from chromata_core.telling.results import results_of
 
@@ -179,7 +179,7 @@ def card(method: Method) -> MethodCard:
 def page(method: Method) -> MethodPage:
     """The method as a page of the method book, under the options of its worked example."""
     at = context_of(method, example_sheet(method))
-    signs = symbols(at)
+    signs = at.symbols
     return MethodPage(
         card=card(method),
         reaction=method.reaction,

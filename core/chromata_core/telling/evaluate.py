@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from chromata_core.declaration.places import answer, own
+from chromata_core.declaration.places import answer
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import Context, context_of
 from chromata_core.judging.find import find
@@ -10,16 +10,11 @@ from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.absent import absent
 from chromata_core.telling.accepted import Accepted, compared, in_class_unit, must_be_accepted
 from chromata_core.telling.chart import Chart, Draws
-from chromata_core.telling.diagnose import diagnose
 from chromata_core.telling.lay_out import lay_out
-from chromata_core.telling.outcome import (
-    Comparison,
-    Evaluation,
-    OwnAnswer,
-    ResultOut,
-)
+from chromata_core.telling.outcome import Comparison, Evaluation, ResultOut
+from chromata_core.telling.own_work import own_answers
 from chromata_core.telling.progress import another, current_task, tasks
-from chromata_core.telling.results import result_places, results_of
+from chromata_core.telling.results import results_of
 from chromata_core.telling.statistics_told import statistics_of
 from chromata_core.telling.steps import hand_for, hand_of, steps_of
 from chromata_core.telling.written import quantities_of, readings_of, trial_of
@@ -55,7 +50,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         settled=[f for f in findings if f.level == "keep" and f.code in _SETTLED],
         replicates_pass=_replicates_pass(at),
         findings=[f for f in findings if f.level != "keep"],
-        own=_own(at),
+        own=own_answers(at),
         answers=[at.bound.texts.get(answer(n), "") for n in range(1, len(method.questions) + 1)],
     )
 
@@ -90,22 +85,3 @@ def _replicates_pass(at: Context) -> bool:
     agreed, asked = at.computed.agreement, at.bound.asked
     made = {at.bound.place(n) for n in at.computed.counted}
     return len(made) >= (at.bound.planned or asked.least) and (agreed is None or agreed.agree)
-
-
-def _own(at: Context) -> list[OwnAnswer]:
-    """The student's own answers, each traced; one may rightly follow from another that was wrong."""
-    places = result_places(at)
-    given = {(q.key, n): typed for q, n in places if (typed := at.bound.typed.get(own(q.key, n)))}
-    found = []
-    for quantity, trial in places:
-        typed = given.get((quantity.key, trial))
-        if typed is None:
-            continue
-        earlier = {key: answer for (key, n), answer in given.items() if key != quantity.key and n == trial}
-        traced = diagnose(at, quantity, typed, earlier, trial)
-        agrees = traced.kind in ("right", "rounded", "carried")
-        label = f"{quantity.label}, {at.trial_name(trial)}" if trial is not None else quantity.label
-        found.append(
-            OwnAnswer(quantity.key, trial, label, typed.text, quantity.unit, agrees, traced.kind, traced.sentence)
-        )
-    return found

@@ -12,7 +12,7 @@ from chromata_core.engine.shown import Shown
 from chromata_core.engine.stated import stated
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Negative, Node, names, rewritten
+from chromata_core.formula.tree import Binary, Name, Negative, Node, names, without
 from chromata_core.quantity.given import written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
@@ -60,23 +60,12 @@ def _kelvin(at: Context, key: str, trial: int | None, row: int | None) -> str:
 def renames(at: Context, quantity: Quantity) -> bool:
     """Whether it only takes something over under the same symbol: m = m is no computation."""
     tree = parse_formula(quantity.formula)
-    return isinstance(tree, Name) and symbols(at)[tree.key] == quantity.symbol
-
-
-def symbols(at: Context) -> dict[str, str]:
-    """The symbol of everything that may stand in a formula."""
-    found = {
-        o.key: o.symbol
-        for o in at.bound.method.all_options
-        if isinstance(o, NumberOption | SubstanceOption | ListOption)
-    }
-    found |= {r.key: r.symbol for r in at.bound.readings}
-    return found | {q.key: q.symbol for q in at.bound.quantities}
+    return isinstance(tree, Name) and at.symbols[tree.key] == quantity.symbol
 
 
 def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = None) -> WorkedLine:
-    tree = without(parse_formula(quantity.formula), absent(at, trial))
-    signs = symbols(at)
+    tree = without(parse_formula(quantity.formula), at.not_made(trial))
+    signs = at.symbols
     answer = _answer(at, quantity, trial) if row is None else at.figured_rows(quantity, trial)[row]
     absolute = set(factors_of(tree))
 
@@ -95,20 +84,6 @@ def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = 
         mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
         f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
     )  # fmt: skip
-
-
-def absent(at: Context, trial: int | None) -> set[str]:
-    """Optional readings that were not made: they count as zero and are left out of the worked line."""
-    return {r.key for r in at.bound.readings if at.typed(r.key, trial) is None and not at.bound.wanted(r, trial)}
-
-
-def without(tree: Node, keys: set[str]) -> Node:
-    """``tree`` with terms ``± key`` taken out for every key of ``keys``."""
-    return rewritten(tree, lambda node: node.left if isinstance(node, Binary) and _adds_any(node, keys) else node)
-
-
-def _adds_any(node: Binary, keys: set[str]) -> bool:
-    return node.operator in "+-" and isinstance(node.right, Name) and node.right.key in keys
 
 
 def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:

@@ -159,7 +159,7 @@ class Hand:
 
 @dataclass(frozen=True, slots=True)
 class OwnAnswer:
-    """A student's own result, traced; ``kind`` is right, rounded, carried, slip or unexplained."""
+    """A line that a student worked out, traced; ``kind`` is right, rounded, carried, figures, slip or unexplained."""
 
     key: str
     trial: int | None

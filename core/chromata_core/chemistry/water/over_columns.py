@@ -1,4 +1,5 @@
-"""Water's properties for columns of temperatures in K, in SI: along the tangent at the columns' mean.
+"""Water's properties for columns of temperatures in K, in SI: along the tangent at each temperature, and for random
+draws at their mean.
 
 Half a degree away that is the curve to 3 × 10⁻⁶ for density and heat capacity, to 5 × 10⁻⁴ for the vapour pressure.
 """
@@ -11,6 +12,8 @@ from chromata_core.chemistry.water.density import density
 from chromata_core.chemistry.water.heat_capacity_iapws_1995 import heat_capacity
 from chromata_core.chemistry.water.vapour_pressure_wagner_1993 import vapour_pressure
 from chromata_core.quantity.column import Column
+
+_FEW = 600  # temperatures of which each has a tangent of its own: ways of working, errors of one reading
 
 
 def density_column(temperature: Column) -> Column:
@@ -29,9 +32,18 @@ def heat_capacity_column(temperature: Column) -> Column:
 
 
 def _along_tangent(of: Callable[[float], float], temperature: Column) -> Column:
-    mean = float(np.real(temperature).mean()) - 273.15
+    celsius = np.real(temperature) - 273.15
+    distinct, place = np.unique(celsius, return_inverse=True)
+    if len(distinct) > _FEW:  # random draws about one temperature
+        distinct, place = np.array([celsius.mean()]), np.zeros(celsius.shape, dtype=int)
+    centres, values, slopes = np.array([_tangent(of, float(mean)) for mean in distinct]).T
+    at = place.reshape(celsius.shape)
+    column: Column = values[at] + slopes[at] * (temperature - 273.15 - centres[at])
+    return column
+
+
+def _tangent(of: Callable[[float], float], mean: float) -> tuple[float, float, float]:
+    """Where it touches, the value there, and the slope."""
     centre = min(max(mean, 0.0), 100.0) if -1 <= mean <= 101 else mean  # a thermometer's error beyond either end
     low, high = max(centre - 1e-3, 0.0), min(centre + 1e-3, 100.0)
-    slope = (of(high) - of(low)) / (high - low)
-    column: Column = of(centre) + slope * (temperature - 273.15 - centre)
-    return column
+    return centre, of(centre), (of(high) - of(low)) / (high - low)
