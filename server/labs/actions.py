@@ -26,6 +26,7 @@ from labs.declared import method_of
 from labs.furnishing import furnish
 from labs.instruments import stock_of, to_freeze
 from labs.models import Deed, Session
+from labs.own_work import chosen_work
 from labs.seals import seal_end
 from labs.teams import deal_teams, lock
 from people.models import Person, Section
@@ -53,15 +54,18 @@ def plan_session(
     guests: Sequence[Section] = (),
     questions: Sequence[str] = (),
     all_samples: bool = False,
+    own_work: Mapping[str, Any] | None = None,
 ) -> Session:
     """A new planned session with its benches; the section's students, and those of ``guests``, are spread over them in
     order of name.
     """
     chosen = asking(method_named(slug, [section.owner]), questions)
-    bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner)))
+    asked = dict(own_work or {})
+    bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner), own_work=chosen_work(asked)))
     session = Session.objects.create(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments), questions=list(questions),
+        own_work=asked,
     )  # fmt: skip
     session.guests.set(guests)
     furnish(session, benches, samples, all_samples)
@@ -82,7 +86,8 @@ def change_plan(
     if revision != session.revision:
         raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
     declared = asking(method_named(slug, [section.owner]), chosen["questions"])
-    bind(declared, Sheet(chosen["options"], chosen["instruments"], stock=instruments_of(section.owner)))
+    own_work = chosen_work(chosen["own_work"])
+    bind(declared, Sheet(chosen["options"], chosen["instruments"], (), instruments_of(section.owner), None, own_work))
     samples, all_samples = chosen.pop("samples"), chosen.pop("all_samples")
     attended = {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:

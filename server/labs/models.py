@@ -12,6 +12,7 @@ class Session(models.Model):
     its plan was changed, so that two people do not undo each other.
 
     ``questions`` are asked at the end instead of the method's own, if there are any.
+    ``own_work`` is what students work out themselves, and what shows when; empty: nothing but the method's own steps.
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
     """
@@ -41,6 +42,7 @@ class Session(models.Model):
     comparison = models.JSONField(default=dict)
     all_samples = models.BooleanField(default=False)
     questions = models.JSONField(default=list)
+    own_work = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(

@@ -54,6 +54,11 @@ def bench_for(person: Person, bench_id: int) -> Bench:
         raise Http404 from None
 
 
+def may_see_worked(person: Person, session: Session) -> bool:
+    """Computed lines that students are to work out first: who teaches always, students once results are released."""
+    return person.teaches or session.released
+
+
 def may_see_accepted(person: Person, session: Session) -> bool:
     """Hidden values: the section's own instructor always, everybody else once they are released."""
     return owns(person, session.section) or session.released

@@ -1,9 +1,10 @@
 """What comes in about sessions."""
 
-from typing import Any
+from typing import Any, get_args
 
 from rest_framework import serializers
 
+from chromata_core.declaration.own_work import MOST_LINES, Hints, Shows
 from chromata_core.declaration.questions import LONGEST_QUESTION, MOST_QUESTIONS
 from config.fields import ShortDict, ShortList
 
@@ -40,6 +41,15 @@ class ComparisonSerializer(serializers.Serializer[Any]):
     file = serializers.CharField(max_length=400_000, allow_blank=True, trim_whitespace=False)
 
 
+class OwnWorkSerializer(serializers.Serializer[Any]):
+    """Which lines students work out, what shows when, and how much a hint tells."""
+
+    shows = serializers.ChoiceField(choices=get_args(Shows), default="at_once")
+    hints = serializers.ChoiceField(choices=get_args(Hints), default="slip")
+    tries = serializers.IntegerField(min_value=0, max_value=9, default=3)
+    lines = ShortList(child=serializers.CharField(max_length=40), default=list, max_length=MOST_LINES)
+
+
 class PlanSerializer(ChoicesSerializer):
     """A session to be planned."""
 
@@ -52,6 +62,7 @@ class PlanSerializer(ChoicesSerializer):
     benches = serializers.IntegerField(min_value=1, max_value=48)
     samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
     all_samples = serializers.BooleanField(default=False)
+    own_work = OwnWorkSerializer(default=dict)
     questions = ShortList(
         child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS
     )

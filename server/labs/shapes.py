@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, field
 
+from chromata_core.declaration.own_work import OwnWork
 from chromata_core.planning.timetable import Timetable
 from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import OptionChosen
@@ -86,6 +87,7 @@ class PlanDraft:
     options: dict[str, str]
     instruments: dict[str, str]
     questions: list[str]
+    own_work: OwnWork
     all_samples: bool
     revision: int
 

@@ -15,6 +15,7 @@ from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench, HiddenValue, Session
+from labs.own_work import own_work_of
 from labs.policy import may_see_accepted
 from labs.remarks import remarks_on, steps_of
 from labs.shapes import (
@@ -96,6 +97,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             session.options,
             session.instruments,
             session.questions,
+            own_work_of(session),
             session.all_samples,
             session.revision,
         ),

@@ -1,5 +1,6 @@
 """What stands on a bench's sheet now: the last entry of every place that was not corrected."""
 
+from collections import Counter
 from collections.abc import Iterable, Mapping
 from uuid import UUID
 
@@ -7,6 +8,7 @@ from chromata_core.declaration.places import Place
 from chromata_core.sheet.bound import Given, Sheet
 from labs.instruments import stock_of
 from labs.models import Bench
+from labs.own_work import own_work_of
 from notebook.models import Entry
 
 
@@ -48,9 +50,11 @@ def superseded(entry: Entry, written: Mapping[UUID, Entry]) -> list[Entry]:
 
 def given_of(entries: Iterable[Entry]) -> tuple[Given, ...]:
     """The entries that count, as the core takes them."""
+    written = list(entries)
+    often = Counter(place(entry) for entry in written)
     return tuple(
-        Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp())
-        for entry in standing(entries)
+        Given(entry.key, entry.text, entry.trial, entry.index, entry.written_at.timestamp(), often[place(entry)])
+        for entry in standing(written)
     )
 
 
@@ -64,5 +68,5 @@ def sheet_with(bench: Bench, given: tuple[Given, ...]) -> Sheet:
     opened = bench.session.opened_at
     return Sheet(
         bench.options, bench.session.instruments, given, stock_of(bench.session),
-        opened.timestamp() if opened else None,
+        opened.timestamp() if opened else None, own_work_of(bench.session),
     )  # fmt: skip

@@ -19,6 +19,7 @@ from chromata_core.telling.outcome import WorkedLine
 from labs.comparison import comparison_view
 from labs.declared import method_of
 from labs.models import Bench
+from labs.own_work import as_seen
 from labs.policy import may_see_accepted
 from labs.term import session_card
 from notebook.desks import evaluation_of, with_accepted
@@ -39,6 +40,8 @@ def report_of(bench: Bench, person: Person) -> Report:
     evaluation = evaluation_of(bench, entries)
     if may_see_accepted(person, bench.session):
         evaluation = with_accepted(bench, evaluation)
+    evaluation = as_seen(evaluation, bench.session, person)
+    whole = not evaluation.veil
     return Report(
         bench_id=bench.pk,
         number=bench.number,
@@ -50,9 +53,9 @@ def report_of(bench: Bench, person: Person) -> Report:
         evaluation=evaluation,
         known=worked.known,
         instruments=_instruments(worked.bound),
-        lines=worked.lines,
-        draws=worked.draws,
-        what_if=worked.what_if,
+        lines=worked.lines if whole else [],
+        draws=worked.draws if whole else [],
+        what_if=worked.what_if if whole else [],
         corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, written))],
         answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],

@@ -12,6 +12,7 @@ from labs.comparison import comparison_view
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench
+from labs.own_work import as_seen
 from labs.policy import may_see_accepted
 from notebook.board import of_room
 from notebook.desks import desks, with_accepted
@@ -32,6 +33,7 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     bound = bind(chosen, Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session)))
     place = samples_here(bench)
     evaluation = with_accepted(bench, desk.state) if may_see_accepted(person, bench.session) else desk.state
+    evaluation = as_seen(evaluation, bench.session, person)
     return BenchView(
         id=bench.pk,
         number=bench.number,

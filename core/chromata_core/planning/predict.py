@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.options import holds
 from chromata_core.declaration.vocabulary import Method, Reading
+from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.planning.supplies import Supplies, supplies
@@ -15,6 +16,7 @@ from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.describe import PartOut, parts_out
 from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.explain import renames
 from chromata_core.telling.outcome import BudgetOut
 
 
@@ -26,6 +28,16 @@ class Alternative:
     instead: str
     percent: float
     text: str
+
+
+@dataclass(frozen=True, slots=True)
+class LineOut:
+    """A line of the work that students may be asked for."""
+
+    key: str
+    label: str
+    unit: str
+    scope: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +60,7 @@ class Prediction:
     warnings: list[str]
     alternatives: list[Alternative]
     improvement: str
+    lines: list[LineOut]
 
 
 def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1) -> Prediction:
@@ -58,11 +71,14 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches * samples_each)
     shared = timetables(bound, benches)
     try:
-        outcome = evaluate(method, _expected(method, bound, plan))
+        expected = _expected(method, bound, plan)
+        outcome = evaluate(method, expected)
     except ChromataError as error:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "")
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "", [])
+    at = context_of(method, expected)
+    lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in bound.quantities if q.is_line and not renames(at, q)]
     if not outcome.results or not outcome.results[0].value:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "")
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "", lines)
     first = outcome.results[0]
     percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
@@ -71,7 +87,7 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     others = _alternatives(method, bound, plan)
     return Prediction(
         filled, parts, needed, shared, first.label, _said(percent), first.budget, first.advice,
-        f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others),
+        f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others), lines,
     )  # fmt: skip
 
 

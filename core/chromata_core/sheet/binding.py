@@ -1,6 +1,6 @@
 """A sheet and its method brought together: options resolved, instruments found, everything written understood."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from chromata_core.declaration.option_kinds import (
@@ -10,8 +10,9 @@ from chromata_core.declaration.option_kinds import (
     SubstanceOption,
 )
 from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
+from chromata_core.declaration.own_work import own_work_problems, worksheet
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading
+from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Step
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.instruments.instrument import Instrument
@@ -31,10 +32,11 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     bound = Bound(
         method, options, instruments, readings, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, _planned(method, options),
+        _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {},
     )  # fmt: skip
+    problems += own_work_problems(method, sheet.own_work)
     bound = replace(
-        bound,
+        _with_worksheet(bound),
         readings=tuple(_as_shown(bound, reading) for reading in readings),
         quantities=tuple(_in_class_units(bound, quantity) for quantity in bound.quantities),
     )
@@ -53,7 +55,27 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     if problems:
         raise SheetError(problems)
     times = {given.place: given.at for given in sheet.given if given.at is not None}
-    return replace(bound, typed=typed, texts=texts, times=times)
+    written = {given.place: given.tries for given in sheet.given}
+    return replace(bound, typed=typed, texts=texts, times=times, written=written)
+
+
+def _with_worksheet(bound: Bound) -> Bound:
+    """The lines that are worked out under these options stand in a step of their own, before the bench is put in
+    order.
+    """
+    asked = replace(bound.own_work, lines=tuple(q.key for q in bound.quantities if q.key in bound.own_work.lines))
+    if not asked.lines:
+        return bound
+    sheet = worksheet(asked)
+    before = [step for step in bound.steps if step.scope != "closing"]
+    closing = [_without(step, sheet.reads) for step in bound.steps[len(before) :]]
+    return replace(bound, own_work=asked, steps=(*before, sheet, *(step for step in closing if step is not None)))
+
+
+def _without(step: Step, reads: Sequence[str]) -> Step | None:
+    """``step`` without what is asked elsewhere already; none where nothing else is done in it."""
+    left = tuple(key for key in step.reads if key not in reads)
+    return step if left == step.reads else replace(step, reads=left) if left else None
 
 
 def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:

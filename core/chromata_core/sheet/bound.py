@@ -13,6 +13,7 @@ from chromata_core.declaration.option_kinds import (
     Planned,
 )
 from chromata_core.declaration.options import active, bottles
+from chromata_core.declaration.own_work import OwnWork
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Step
 from chromata_core.instruments.instrument import Instrument
@@ -27,13 +28,16 @@ _MOST_LISTED = 24
 
 @dataclass(frozen=True, slots=True)
 class Given:
-    """One thing that was written: the text as typed, where it belongs, and when (epoch seconds, None if unknown)."""
+    """One thing that was written: the text as typed, where it belongs, when (epoch seconds, None if unknown), and how
+    often that place was written by now.
+    """
 
     key: str
     text: str
     trial: int | None = None
     index: int | None = None
     at: float | None = None
+    tries: int = 1
 
     @property
     def place(self) -> Place:
@@ -46,7 +50,7 @@ class Sheet:
     """Options, instruments by role, and what stands on the sheet now (corrections already applied).
 
     ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated. ``opened`` is when the
-    session began, epoch seconds, None if it did not.
+    session began, epoch seconds, None if it did not. ``own_work`` is what students work out themselves.
     """
 
     options: Mapping[str, str] = field(default_factory=dict)
@@ -54,6 +58,7 @@ class Sheet:
     given: tuple[Given, ...] = ()
     stock: Mapping[str, Instrument] = field(default_factory=dict)
     opened: float | None = None
+    own_work: OwnWork = field(default_factory=OwnWork)
 
 
 @dataclass(frozen=True)
@@ -74,6 +79,8 @@ class Bound:
     units: Mapping[str, str]  # the class's, by the declared ones
     opened: float | None
     planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
+    own_work: OwnWork
+    written: Mapping[Place, int]  # how often each place was written by now
 
     @property
     def rough(self) -> bool:

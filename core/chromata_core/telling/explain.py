@@ -31,7 +31,7 @@ def explain(at: Context) -> list[WorkedLine]:
             values = at.computed.bench if trial is None else at.computed.trials[trial]
             for quantity in (q for q in wanted if q.key in values and not renames(at, q)):
                 rows: list[int | None] = [*range(len(at.figured_rows(quantity, trial)))] if quantity.per else [None]
-                lines += [_line(at, quantity, trial, row) for row in rows]
+                lines += [worked_line(at, quantity, trial, row) for row in rows]
     return lines
 
 
@@ -63,7 +63,8 @@ def renames(at: Context, quantity: Quantity) -> bool:
     return isinstance(tree, Name) and at.symbols[tree.key] == quantity.symbol
 
 
-def _line(at: Context, quantity: Quantity, trial: int | None, row: int | None = None) -> WorkedLine:
+def worked_line(at: Context, quantity: Quantity, trial: int | None, row: int | None = None) -> WorkedLine:
+    """One line: of a quantity, or of one of its rows."""
     tree = without(parse_formula(quantity.formula), at.not_made(trial))
     signs = at.symbols
     answer = _answer(at, quantity, trial) if row is None else at.figured_rows(quantity, trial)[row]

@@ -43,7 +43,8 @@ def _echo(at: Context, draft: Given) -> str:
         return ""
     tool = at.instrument(draft.key)
     looks = f"Does your {tool.kind} look like the drawing?"
-    value = at.value(reading.echo, draft.trial) if reading.echo else None
+    told = reading.echo and at.bound.own_work.shows == "at_once"
+    value = at.value(reading.echo, draft.trial) if told else None
     if value is None:
         return looks
     quantity = at.quantity(reading.echo)

@@ -135,7 +135,8 @@ class Hand:
 
     ``row_title`` is the title of any row of its series, with ``{row}`` for the number. ``optional`` readings are made
     only if the work needs them. ``offer`` is what a series that goes on in equal steps would come to next. ``labels``
-    are those of an observation's choices, where they are of this trial alone.
+    are those of an observation's choices, where they are of this trial alone; ``unit`` is that of a line to be worked
+    out.
     """
 
     kind: str
@@ -155,11 +156,14 @@ class Hand:
     offer: str = ""
     turn: int | None = None
     labels: list[str] = field(default_factory=list)
+    unit: str = ""
 
 
 @dataclass(frozen=True, slots=True)
 class OwnAnswer:
-    """A line that a student worked out, traced; ``kind`` is right, rounded, carried, figures, slip or unexplained."""
+    """A line that a student worked out, traced; ``kind`` is right, rounded, carried, figures, slip or unexplained, or
+    kept where nothing is told of it. ``tries`` is how often it was written, ``line`` the line itself where it is told.
+    """
 
     key: str
     trial: int | None
@@ -169,6 +173,8 @@ class OwnAnswer:
     agrees: bool
     kind: str
     sentence: str
+    tries: int
+    line: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,6 +182,7 @@ class Evaluation:
     """Everything the core says of one sheet. ``absent`` says what results that are not
     there wait for; ``settled`` are answers of the work that need no more looking at;
     ``replicates_pass``: enough trials, and they agree by the class rule.
+    ``veil`` says what does not show yet, and until when; empty where everything shows.
     ``path`` are the readings and quantities of a trial that lead from what was measured back to the sample.
     """
 
@@ -201,6 +208,7 @@ class Evaluation:
     findings: list[Finding]
     own: list[OwnAnswer]
     answers: list[str] = field(default_factory=list)
+    veil: str = ""
 
 
 @dataclass(frozen=True, slots=True)

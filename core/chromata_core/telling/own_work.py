@@ -2,6 +2,7 @@
 
 from chromata_core.declaration.places import own
 from chromata_core.engine.context import Context, ResultPlace
+from chromata_core.telling.explain import worked_line
 from chromata_core.telling.outcome import OwnAnswer
 from chromata_core.tracing.diagnose import Earlier, diagnose
 
@@ -28,7 +29,16 @@ def own_answers(at: Context) -> list[OwnAnswer]:
         earlier[(quantity.key, trial)] = Earlier(label, float(typed.value), traced.kind in ("right", "rounded"))
         found.append(
             OwnAnswer(
-                quantity.key, trial, label, typed.text, quantity.unit, traced.agrees, traced.kind, traced.sentence
+                quantity.key,
+                trial,
+                label,
+                typed.text,
+                quantity.unit,
+                traced.agrees,
+                traced.kind,
+                traced.sentence,
+                at.bound.written[own(quantity.key, trial)],
+                worked_line(at, quantity, trial).plain,
             )
         )
     return found

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from itertools import groupby
 from typing import Literal
 
+from chromata_core.declaration.own_work import WORKSHEET
 from chromata_core.declaration.places import Place, in_round, tick
 from chromata_core.declaration.vocabulary import Observation, Reading, Series, Step
 from chromata_core.engine.context import Context
@@ -135,12 +136,20 @@ def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None
             found += [] if part.beside else _of_series(at, step, part, trial)
         elif part is not None or Place(key).kind in ("own", "answer"):  # own.… and answer.… stand where their step does
             place = in_round(Place(key, trial), turn) if isinstance(part, Observation) else Place(key, trial)
+            place = _of_worksheet(at, place) if step.key == WORKSHEET else place
             optional = isinstance(part, Reading) and not at.bound.wanted(part, trial)
             if optional and isinstance(part, Reading) and part.follows:
                 continue  # its turn comes with the reading it follows
             done = place in at.bound.typed or _seen(at, part, place)
             found.append(Task(step, trial, place, done, optional, turn))
     return found
+
+
+def _of_worksheet(at: Context, place: Place) -> Place:
+    """A line of the trials is worked out in the first of them that counts."""
+    if at.quantity(place.name).scope != "trial":
+        return place
+    return place._replace(trial=next(iter(at.computed.counted), 1))
 
 
 def _seen(at: Context, part: Reading | Observation | None, place: Place) -> bool:
@@ -201,7 +210,7 @@ def row_title(at: Context, task: Task) -> str:
     """What any task of this series would be called, ``ROW`` standing for its number."""
     key, trial, _ = task.place
     part = at.bound.part(key) or at.bound.bottle(key)
-    title = part.label if part else task.step.title
+    title = part.label if part else at.quantity(task.place.name).label if task.place.kind == "own" else task.step.title
     if isinstance(part, Observation):
         title = task.step.title
     paired = isinstance(part, Series) and (part.beside or any(_stands_beside(p, part) for p in at.bound.readings))

@@ -118,6 +118,7 @@ def hand_for(at: Context, task: Task) -> Hand:
         detail=detail,
         done=task.done,
         optional=task.optional,
+        unit=at.quantity(task.place.name).unit if kind == "own" else "",
         offer="" if task.done else _offer(at, part, trial, index),
         labels=_labels(at, part, trial),
     )

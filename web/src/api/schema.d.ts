@@ -1519,6 +1519,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
+            veil: string;
         };
         /** @description An own experiment as one line. ``changed``: a draft newer than the ready version exists. */
         ExperimentCard: {
@@ -1647,6 +1648,7 @@ export interface components {
             offer: string;
             turn: number | null;
             labels: string[];
+            unit: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Helper: {
@@ -1654,6 +1656,15 @@ export interface components {
             name: string;
             assists: boolean;
         };
+        /**
+         * @description * `none` - none
+         *     * `verdict` - verdict
+         *     * `place` - place
+         *     * `slip` - slip
+         *     * `line` - line
+         * @enum {string}
+         */
+        HintsEnum: "none" | "verdict" | "place" | "slip" | "line";
         /**
          * @description * `names` - names
          *     * `lot` - lot
@@ -1761,6 +1772,13 @@ export interface components {
          * @enum {string}
          */
         LevelEnum: "keep" | "look" | "repeat" | "stop";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        LineOut: {
+            key: string;
+            label: string;
+            unit: string;
+            scope: string;
+        };
         /**
          * @description What a link is for. ``name`` and ``username`` are of the person whose password is set, empty for a new account;
          *     ``sets_up`` one makes the department.
@@ -1937,6 +1955,8 @@ export interface components {
             agrees: boolean;
             kind: string;
             sentence: string;
+            tries: number;
+            line: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnInstrumentOut: {
@@ -1964,6 +1984,23 @@ export interface components {
             numbers_run: components["schemas"]["NumbersRunEnum"] | components["schemas"]["BlankEnum"];
             /** @default  */
             scales: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        OwnWork: {
+            shows: components["schemas"]["ShowsEnum"];
+            hints: components["schemas"]["HintsEnum"];
+            tries: number;
+            lines: string[];
+        };
+        /** @description Which lines students work out, what shows when, and how much a hint tells. */
+        OwnWorkRequest: {
+            /** @default at_once */
+            shows: components["schemas"]["ShowsEnum"];
+            /** @default slip */
+            hints: components["schemas"]["HintsEnum"];
+            /** @default 3 */
+            tries: number;
+            lines?: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartOut: {
@@ -2021,6 +2058,7 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
+            own_work?: components["schemas"]["OwnWorkRequest"];
             questions?: string[];
             revision: number;
         };
@@ -2036,6 +2074,7 @@ export interface components {
                 [key: string]: string;
             };
             questions: string[];
+            own_work: components["schemas"]["OwnWork"];
             all_samples: boolean;
             revision: number;
         };
@@ -2061,6 +2100,7 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
+            own_work?: components["schemas"]["OwnWorkRequest"];
             questions?: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2155,6 +2195,7 @@ export interface components {
             warnings: string[];
             alternatives: components["schemas"]["Alternative"][];
             improvement: string;
+            lines: components["schemas"]["LineOut"][];
         };
         /** @description A plan to be previewed, for how many benches, and how many samples each of them works with. */
         PreviewRequest: {
@@ -2490,6 +2531,14 @@ export interface components {
             doubtful: number;
             unit: string;
         };
+        /**
+         * @description * `at_once` - at_once
+         *     * `after_line` - after_line
+         *     * `after_own` - after_own
+         *     * `after_release` - after_release
+         * @enum {string}
+         */
+        ShowsEnum: "at_once" | "after_line" | "after_own" | "after_release";
         /** @description Staff: name and password. */
         SignInRequest: {
             username: string;

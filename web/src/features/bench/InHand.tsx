@@ -24,6 +24,7 @@ import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
 import type { Kept } from './useAtBench';
+import { Worksheet } from './Worksheet';
 
 interface Props {
   bench: Bench;
@@ -184,8 +185,9 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
 function Form(props: Props) {
   const { bench, task, pending, onKeep } = props;
   switch (task.kind) {
-    case 'reading':
     case 'own':
+      return <Worksheet {...props} />;
+    case 'reading':
     case 'bottle':
       return <ReadingInHand {...props} />;
     case 'observation':

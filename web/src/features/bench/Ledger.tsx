@@ -64,7 +64,8 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       )}
       <Settled evaluation={evaluation} />
       <Findings bench={bench} onChoose={onChoose} />
-      {first ? <ResultCard result={first} colour={colour} /> : <Empty />}
+      {first ? <ResultCard result={first} colour={colour} /> : <Empty veil={evaluation.veil} />}
+      {first && evaluation.veil && <Empty veil={evaluation.veil} />}
       {!square && <TrialResults results={evaluation.results} />}
       <PathBack evaluation={evaluation} colour={colour} />
       {others.length > 0 && (
@@ -135,10 +136,12 @@ function Findings({ bench, onChoose }: { bench: Bench; onChoose: (slot: Slot) =>
   ));
 }
 
-function Empty() {
+/** Why there is nothing to see yet. */
+function Empty({ veil }: { veil: string }) {
   return (
     <Box sx={{ border: `1.5px dashed ${ink.rule}`, borderRadius: 2, p: 2, color: ink.inkSoft }}>
-      The result appears here as soon as one trial is complete, with its uncertainty and what limits it.
+      {veil ||
+        'The result appears here as soon as one trial is complete, with its uncertainty and what limits it.'}
     </Box>
   );
 }

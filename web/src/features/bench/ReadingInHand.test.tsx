@@ -9,7 +9,7 @@ import { ReadingInHand } from './ReadingInHand';
 const TASK = {
   kind: 'reading', key: 'V_end', name: 'V_end', trial: 1, index: null, step: 'run', title: 'Burette, end, trial 1',
   row_title: 'Burette, end, trial 1', lead: '', then: '', aside: 'Trial 1', detail: 'Read at the lowest point.',
-  done: false, optional: false, offer: '', turn: null, labels: [],
+  done: false, optional: false, offer: '', turn: null, labels: [], unit: '',
 } satisfies Task; // prettier-ignore
 const TOOL = {
   slug: 'burette', short: 'Burette 25 mL', kind: 'burette', unit: 'mL', decimals: 2, low: '0', high: '25',

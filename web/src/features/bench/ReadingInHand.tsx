@@ -36,9 +36,7 @@ export function ReadingInHand(props: ReadingProps) {
           onKey={reading.type}
           onErase={reading.erase}
           onKeep={reading.keep}
-          keepLabel={
-            reading.corrected ? 'Keep correction' : props.task.kind === 'own' ? 'Keep answer' : 'Keep reading'
-          }
+          keepLabel={reading.corrected ? 'Keep correction' : 'Keep reading'}
           disabled={!reading.ready}
           sign={reading.sign}
         />

@@ -19,6 +19,7 @@ const task = (key: string, done: boolean, trial: number | null = 1): Task => ({
   optional: false,
   turn: null,
   labels: [],
+  unit: '',
   offer: '',
 });
 const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T12:00:00Z'): Draft => ({

@@ -103,7 +103,7 @@ export const rowOfTurn = (turn: number | null) => (turn === null || turn === 1 ?
 
 /** Whether a task belongs to this step, in this round of its cycle. */
 export const isOf = (step: Step, task: Task) =>
-  step.key === task.step && step.trial === task.trial && step.turn === task.turn;
+  step.key === task.step && (step.trial === task.trial || step.trial === null) && step.turn === task.turn;
 
 /** The step that a task belongs to. */
 export const stepOf = (bench: Bench, task: Task) =>

@@ -69,10 +69,8 @@ export type Reading = ReturnType<typeof useReading>;
 
 /** The sign that such a number may have. */
 const signOf = (task: Task, tool: Shapes['Instrument'] | undefined): '-' | '±' | undefined =>
-  task.kind === 'bottle' ? '±' : task.kind === 'own' || Number(tool?.low ?? 0) < 0 ? '-' : undefined;
+  task.kind === 'bottle' ? '±' : Number(tool?.low ?? 0) < 0 ? '-' : undefined;
 
 /** The unit of an own answer, or of what stands on a bottle. */
 const unitWithoutTool = (bench: Bench, task: Task) =>
-  bench.evaluation.results.find((result) => task.kind === 'own' && result.key === task.name)?.unit ??
-  bench.evaluation.bench.find((one) => one.key === task.key)?.shown.unit ??
-  '';
+  task.unit || (bench.evaluation.bench.find((one) => one.key === task.key)?.shown.unit ?? '');

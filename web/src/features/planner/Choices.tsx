@@ -5,6 +5,7 @@ import { Sheet } from '../../identity/Sheet';
 import { chosenAnew } from './chosenAnew';
 import { Fields } from './Fields';
 import { OptionField } from './OptionField';
+import { OwnWorkField } from './OwnWorkField';
 import { SamplesField } from './SamplesField';
 import type { Planner } from './usePlanner';
 
@@ -36,6 +37,13 @@ export function Choices({ planner, method }: Props) {
           options={method.options}
           all={plan.allSamples}
           onChange={put}
+        />
+      </Sheet>
+      <Sheet title="Own work">
+        <OwnWorkField
+          work={plan.ownWork}
+          lines={planner.prediction.data?.lines ?? []}
+          onChange={(ownWork) => put({ ownWork })}
         />
       </Sheet>
       <Sheet title="Closing questions">

@@ -11,6 +11,7 @@ import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Consequences } from './Consequences';
 import { Choices } from './Choices';
+import { NO_OWN_WORK } from './ownWork';
 import { planOf, tomorrow, type Changing, type Plan } from './usePlan';
 import { usePlanner } from './usePlanner';
 import { When } from './When';
@@ -103,6 +104,7 @@ function NewPlan({ methods, sections }: Known) {
     samples: [],
     allSamples: false,
     questions: [],
+    ownWork: NO_OWN_WORK,
   };
   return <Planner {...{ methods, sections, first }} title="Plan a session" />;
 }

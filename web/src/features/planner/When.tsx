@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { Fields } from './Fields';
+import { NO_OWN_WORK } from './ownWork';
 import type { Plan } from './usePlan';
 
 interface WhenProps {
@@ -25,6 +26,7 @@ export function When({ plan, put, methods, sections }: WhenProps) {
             method: event.target.value,
             options: {},
             instruments: {},
+            ownWork: NO_OWN_WORK,
             samples: [],
             allSamples: false,
             questions: [],

@@ -2,6 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { useEffect, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
 import { date } from '../../identity/time';
+import type { OwnWork } from './ownWork';
 
 export interface Sample {
   name: string;
@@ -26,6 +27,7 @@ export interface Plan {
   allSamples: boolean;
   /** Closing questions instead of the method's own; none: its own. */
   questions: string[];
+  ownWork: OwnWork;
 }
 
 /** Tomorrow at nine, as a date-time field wants it. */
@@ -93,6 +95,7 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
     samples,
     allSamples: draft.all_samples,
     questions: draft.questions,
+    ownWork: draft.own_work,
   };
 }
 
@@ -116,5 +119,6 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     questions: plan.questions.map((one) => one.trim()).filter(Boolean),
     samples: named(plan.samples),
     all_samples: plan.allSamples,
+    own_work: plan.ownWork,
   };
 }

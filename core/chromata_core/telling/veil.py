@@ -1,0 +1,89 @@
+"""What of an evaluation shows before the students' own work stands, and how much is told of that."""
+
+from dataclasses import replace
+
+from chromata_core.declaration.own_work import OwnWork
+from chromata_core.declaration.vocabulary import Method
+from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import names
+from chromata_core.telling.chart import Chart
+from chromata_core.telling.lay_out import lay_out
+from chromata_core.telling.outcome import Evaluation, OwnAnswer
+
+_UNTIL = {
+    "after_line": "Each computed line shows when your own stands.",
+    "after_own": "The computed lines and the result show when all of your own stand.",
+    "after_release": "The computed lines and the result show when your instructor releases them.",
+}
+
+
+def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) -> Evaluation:
+    """``found`` as students see it. ``released``: nothing is held back any more."""
+    if released:
+        return found
+    hidden = hidden_keys(found, method, asked)
+    told = replace(found, own=[_hinted(found, answer, asked) for answer in found.own])
+    if not hidden:
+        return told
+    return replace(
+        told,
+        results=[one for one in found.results if one.key not in hidden],
+        quantities=[one for one in found.quantities if one.key not in hidden],
+        trials=[
+            replace(trial, quantities=[one for one in trial.quantities if one.key not in hidden])
+            for trial in found.trials
+        ],
+        statistics=[],
+        settled=[],
+        charts=[_as_measured(chart) for chart in found.charts],
+        veil=_UNTIL[asked.shows],
+    )
+
+
+def hidden_keys(found: Evaluation, method: Method, asked: OwnWork) -> frozenset[str]:
+    """Quantities that do not show yet: lines that are still to be worked out, and whatever is worked from them."""
+    every = [quantity.key for quantity in method.quantities]
+    open_lines = [key for key in asked.lines if not _stands(found, key, asked)]
+    if asked.shows == "after_release" or (asked.shows == "after_own" and open_lines):
+        return frozenset(every)
+    hidden = set(open_lines) if asked.shows == "after_line" else set[str]()
+    for quantity in method.quantities:  # in the order of the work: what is needed stands before
+        if hidden & set(names(parse_formula(quantity.formula))):
+            hidden.add(quantity.key)
+    return frozenset(hidden)
+
+
+def _stands(found: Evaluation, key: str, asked: OwnWork) -> bool:
+    """Whether the student's own line agrees by now, or was tried often enough."""
+    return any(one.key == key and (one.agrees or _given_up(one, asked)) for one in found.own)
+
+
+def _given_up(answer: OwnAnswer, asked: OwnWork) -> bool:
+    return 0 < asked.tries <= answer.tries
+
+
+def _hinted(found: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAnswer:
+    """As much of it as a hint may tell."""
+    if answer.agrees and asked.hints != "none":
+        return replace(answer, line="", sentence="Right." if asked.hints == "verdict" else answer.sentence)
+    if _given_up(answer, asked) or asked.hints == "line":
+        return answer
+    match asked.hints:
+        case "none":
+            return replace(answer, agrees=True, kind="kept", sentence="Kept.", line="")
+        case "verdict":
+            return replace(answer, kind="unexplained", sentence="Not yet.", line="")
+        case "place":
+            before = [one for one in found.own[: found.own.index(answer)] if not one.agrees]
+            where = f"“{before[0].label}” differs first." if before else "What differs was done in this line."
+            return replace(answer, kind="unexplained", sentence=f"Not yet. {where}", line="")
+    return replace(answer, line="")
+
+
+def _as_measured(chart: Chart) -> Chart:
+    """The points alone: no line through them, no mark, no words on what they come to."""
+    if chart.square:
+        return chart
+    points = [line for line in chart.lines if line.style != "path"]
+    bare = replace(chart, lines=points, marks=[], areas=[], sentence=f"{chart.title}: what was measured.")
+    return replace(bare, plot=lay_out(bare))

@@ -1,0 +1,87 @@
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Shapes } from '../../api/client';
+import { ink } from '../../identity/tokens';
+import { Fields } from './Fields';
+import { HINTS, SHOWS, TRIES, withAllLines, type OwnWork } from './ownWork';
+
+interface Props {
+  work: OwnWork;
+  /** What the method computes under these choices. */
+  lines: Shapes['LineOut'][];
+  onChange: (work: OwnWork) => void;
+}
+
+/** What students work out themselves, when the computed lines show, and how much a hint tells. */
+export function OwnWorkField({ work, lines, onChange }: Props) {
+  const choose = (key: string, on: boolean) =>
+    onChange({
+      ...work,
+      lines: lines.map((one) => one.key).filter((one) => (one === key ? on : work.lines.includes(one))),
+    });
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Fields>
+        <Choice
+          label="The computed lines show"
+          value={work.shows}
+          of={SHOWS}
+          onChange={(shows) => onChange(withAllLines({ ...work, shows }, lines))}
+        />
+        <Choice
+          label="A hint tells"
+          value={work.hints}
+          of={HINTS}
+          onChange={(hints) => onChange({ ...work, hints })}
+        />
+        <Choice
+          label="The line itself is told"
+          value={String(work.tries)}
+          of={TRIES}
+          onChange={(tries) => onChange({ ...work, tries: Number(tries) })}
+        />
+      </Fields>
+      <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+        <Box component="legend" sx={{ color: ink.inkSoft, fontSize: 14, p: 0, mb: 0.5 }}>
+          Worked out by students, in this order; lines of the trials for the first that counts
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+          {lines.map((line) => (
+            <FormControlLabel
+              key={line.key}
+              control={
+                <Checkbox
+                  checked={work.lines.includes(line.key)}
+                  onChange={(event) => choose(line.key, event.target.checked)}
+                />
+              }
+              label={`${line.label}${line.unit ? `, ${line.unit}` : ''}`}
+            />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+interface ChoiceProps<Key extends string> {
+  label: string;
+  value: Key;
+  of: readonly (readonly [Key, string])[];
+  onChange: (key: Key) => void;
+}
+
+function Choice<Key extends string>({ label, value, of, onChange }: ChoiceProps<Key>) {
+  return (
+    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as Key)}>
+      {of.map(([key, words]) => (
+        <MenuItem key={key} value={key}>
+          {words}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
