@@ -35,7 +35,7 @@ def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) ->
         ],
         statistics=[],
         settled=[],
-        charts=[_as_measured(chart) for chart in found.charts],
+        charts=[_as_measured(chart) for chart in found.charts if not _tells(chart, method, hidden)],
         veil=_UNTIL[asked.shows],
     )
 
@@ -78,6 +78,14 @@ def _hinted(found: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAnswer:
             where = f"“{before[0].label}” differs first." if before else "What differs was done in this line."
             return replace(answer, kind="unexplained", sentence=f"Not yet. {where}", line="")
     return replace(answer, line="")
+
+
+def _tells(chart: Chart, method: Method, hidden: frozenset[str]) -> bool:
+    """Whether something hidden could be read off it: it stands at an axis, or as a bar."""
+    words = (chart.x_label, chart.y_label, *(word for _, word in chart.ticks), *(line.label for line in chart.lines))
+    # what stands in braces is another word in each session
+    labels = [quantity.label.partition("{")[0].strip() for quantity in method.quantities if quantity.key in hidden]
+    return any(label and label in word for word in words for label in labels)
 
 
 def _as_measured(chart: Chart) -> Chart:

@@ -10,6 +10,7 @@ import {
   asSlot,
   begun,
   meanwhileOf,
+  ownAnswer,
   sameSlot,
   standing,
   stepOf,
@@ -50,7 +51,7 @@ export function InHand(props: Props) {
     <Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
         <Box component="h1" sx={{ fontSize: { xs: 20, md: 24 }, lineHeight: 1.25, m: 0 }}>
-          {task.title}
+          {task.kind === 'own' ? stepOf(props.bench, task)?.title : task.title}
         </Box>
         {onBack ? (
           <Button size="small" onClick={onBack}>
@@ -61,6 +62,7 @@ export function InHand(props: Props) {
         )}
       </Box>
       <KeptLine kept={props.kept} />
+      <NotYet {...props} />
       {open ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <RemarksHere bench={props.bench} task={task} />
@@ -85,6 +87,22 @@ function OneMore({ bench, task, open, onChoose }: Props) {
     <Button size="small" variant="outlined" onClick={() => onChoose(another)}>
       One more {trial_noun.toLowerCase()}
     </Button>
+  );
+}
+
+/** The line before was the last of its worksheet, and is not right: said while one has gone on already. */
+function NotYet({ bench, task, kept, onChoose }: Props) {
+  const own = kept && task.kind !== 'own' ? ownAnswer(bench, kept.slot) : undefined;
+  if (!kept || !own || own.agrees) return null;
+  return (
+    <Box sx={{ mb: 2, maxWidth: 560 }}>
+      <VerdictLine level="repeat" lead={`${own.label}.`}>
+        {own.sentence}
+        <Button size="small" onClick={() => onChoose(kept.slot)} sx={{ ml: 1, color: 'inherit' }}>
+          Look at it
+        </Button>
+      </VerdictLine>
+    </Box>
   );
 }
 

@@ -1,12 +1,23 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import type { KeyboardEvent } from 'react';
+import { useEffect, type KeyboardEvent } from 'react';
 import type { Shapes } from '../../api/client';
-import { VerdictLine, type Level } from '../../identity/Verdict';
+import { CheckIcon } from '../../identity/Icons';
+import { VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
-import { asSlot, sameSlot, standing, type Bench, type Slot, type Task } from './hand';
+import {
+  asSlot,
+  isOf,
+  ownAnswer,
+  sameSlot,
+  standing,
+  stepOf,
+  type Bench,
+  type Slot,
+  type Task,
+} from './hand';
 import { useReading, type ReadingProps } from './useReading';
 
 interface Props extends ReadingProps {
@@ -16,7 +27,8 @@ interface Props extends ReadingProps {
 /** What is worked out by hand, line by line: the one in hand is written, those before it stand with what is said of them. */
 export function Worksheet(props: Props) {
   const { bench, task } = props;
-  const lines = bench.evaluation.tasks.filter((one) => one.kind === 'own' && isBeside(one, task));
+  const step = stepOf(bench, task);
+  const lines = bench.evaluation.tasks.filter((one) => one.kind === 'own' && step && isOf(step, one));
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: `1px solid ${ink.ruleSoft}` }}>
       {lines.map((line, at) => (
@@ -34,15 +46,13 @@ export function Worksheet(props: Props) {
   );
 }
 
-/** Lines of one worksheet are of one step; where a step belongs to a trial, of that trial. */
-const isBeside = (one: Task, task: Task) => one.step === task.step && one.aside === task.aside;
-
 const ROW = {
   display: 'grid',
   gridTemplateColumns: '28px minmax(0, 1fr)',
   columnGap: 1,
   py: 1,
   borderBottom: `1px solid ${ink.ruleSoft}`,
+  scrollMargin: '96px', // the bar below the page
 };
 const LINE = {
   display: 'grid',
@@ -75,6 +85,9 @@ interface InHandProps extends Props {
 function InHand(props: InHandProps) {
   const { task, colour, before, after, onChoose } = props;
   const { field, text, setText, ready, keep, verdict, onKeyDown: onKey } = useReading(props);
+  useEffect(() => {
+    field.current?.closest('li')?.scrollIntoView?.({ block: 'nearest' }); // it may answer: an effect must not
+  }, [field]);
   const onKeyDown = (event: KeyboardEvent) => {
     const beside = event.key === 'ArrowUp' ? before : event.key === 'ArrowDown' ? after : undefined;
     if (beside) {
@@ -161,20 +174,28 @@ function Unit({ of }: { of: string }) {
   );
 }
 
-const LEVELS: Record<string, Level> = { right: 'keep', kept: 'keep', rounded: 'keep', carried: 'keep' };
-
 /** What is said of a line: by what was read, and by the lines before it. */
 function Told({ bench, line }: { bench: Bench; line: Task }) {
-  const own = bench.evaluation.own.find((one) => one.key === line.name && one.trial === line.trial);
+  const own = ownAnswer(bench, line);
   return own ? <OwnLine own={own} /> : null;
 }
 
 function OwnLine({ own }: { own: Shapes['OwnAnswer'] }) {
+  if (own.agrees)
+    return (
+      <Box
+        role="status"
+        sx={{ gridColumn: 2, mt: 0.5, display: 'flex', gap: 0.75, color: ink.keep, fontSize: 14.5 }}
+      >
+        <CheckIcon sx={{ fontSize: 18 }} />
+        {own.sentence}
+      </Box>
+    );
   return (
     <Box sx={{ gridColumn: 2, mt: 0.75 }}>
-      <VerdictLine level={LEVELS[own.kind] ?? 'repeat'} lead="">
+      <VerdictLine level="repeat" lead="">
         {own.sentence}
-        {own.line && !own.agrees && (
+        {own.line && (
           <Box sx={{ fontFamily: FIGURES, fontSize: 14, mt: 0.5, overflowWrap: 'anywhere' }}>{own.line}</Box>
         )}
       </VerdictLine>

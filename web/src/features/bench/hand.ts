@@ -1,5 +1,5 @@
 import type { Shapes } from '../../api/client';
-import { timerKey } from '../../api/places';
+import { ownKey, timerKey } from '../../api/places';
 import type { Draft } from '../../queue/store';
 
 export type Task = Shapes['Hand'];
@@ -97,6 +97,17 @@ export function saidAs(bench: Bench, task: Task, text: string): string {
 }
 
 export type Step = Shapes['StepOut'];
+
+/** What is said of a line that was worked out, once the server has said it. */
+export const ownAnswer = (bench: Bench, slot: Slot) =>
+  bench.evaluation.own.find((one) => slot.key === ownKey(one.key) && slot.trial === one.trial);
+
+/** The next line of a worksheet that was answered and does not agree yet: who mends one goes on to it. */
+export function lineToMend(bench: Bench, task: Task): Task | undefined {
+  const lines = bench.evaluation.tasks.filter((one) => one.kind === 'own' && one.step === task.step);
+  const after = lines.slice(lines.findIndex((one) => sameSlot(one, task)) + 1);
+  return task.done ? after.find((one) => ownAnswer(bench, one)?.agrees === false) : undefined;
+}
 
 /** Where what is done in rounds stands: the first round has no number. */
 export const rowOfTurn = (turn: number | null) => (turn === null || turn === 1 ? null : turn);

@@ -5,6 +5,7 @@ import { useOutbox } from '../../queue/useOutbox';
 import type { Asking } from './BenchDialogs';
 import {
   isOf,
+  lineToMend,
   nextInStep,
   partOf,
   rowOfTurn,
@@ -23,6 +24,7 @@ export type Part = 'steps' | 'reading' | 'ledger';
 export interface Kept {
   title: string;
   text: string;
+  slot: Slot;
 }
 
 /** What is in hand at a bench, and everything that can be done there. */
@@ -81,9 +83,10 @@ export function useAtBench(bench: Bench, me: Author) {
     keep: (text: string, correction: { supersedes: string; reason: string } | null) => {
       // what is made only if needed may call for more, which the server knows; else one goes on in the step
       const onward = chosen && !task.done && !task.optional;
-      setChosen((onward ? nextInStep(bench, task, outbox.pending) : undefined) ?? null);
+      const next = task.kind === 'own' ? lineToMend(bench, task) : undefined;
+      setChosen(next ?? (onward ? nextInStep(bench, task, outbox.pending) : undefined) ?? null);
       const { key, trial, index } = task;
-      setKept({ title: task.title, text: saidAs(bench, task, text) });
+      setKept({ title: task.title, text: saidAs(bench, task, text), slot: { key, trial, index } });
       ahead.begin(outbox.write({ key, text, trial, index, ...(correction ?? {}) }));
     },
   };

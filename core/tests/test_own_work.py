@@ -1,0 +1,146 @@
+"""Students work it out first: which lines, what shows when, and how much a hint tells.
+
+The numbers are those of the hydrate by hand: 1.109 g of water from 3.074 g, 0.06156 mol for 0.01231 mol of salt.
+"""
+
+from dataclasses import replace
+from typing import cast
+from unittest import TestCase
+
+from chromata_core.declaration.own_work import Hints, OwnWork, Shows
+from chromata_core.errors import SheetError
+from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Given
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.judge import judge
+from chromata_core.telling.outcome import Evaluation
+from chromata_core.telling.veil import veiled
+from tests.sheets import crucible
+
+HYDRATE = method("hydrate")
+LINES = ("m_water", "n_water", "n_salt", "x")
+RIGHT = {"m_water": "1.109", "n_water": "0.06156", "n_salt": "0.01231", "x": "5.00"}
+
+
+def worked(shows: Shows = "at_once", hints: Hints = "slip", tries: int = 3, often: int = 1, **own: str) -> Evaluation:
+    """The hydrate's sheet with these own answers, each written so ``often``, as students see it."""
+    sheet = crucible("33.501", "33.449", "33.447")
+    trials = {"m_water": 1, "n_water": 1, "n_salt": 1, "w_t": 1}
+    given = tuple(Given(f"own.{key}", text, trials.get(key), tries=often) for key, text in own.items())
+    asked = OwnWork(shows, hints, tries, LINES)
+    return veiled(
+        evaluate(HYDRATE, replace(sheet, own_work=asked, given=(*sheet.given, *given))), HYDRATE, asked, False
+    )
+
+
+def seen(found: Evaluation) -> set[str]:
+    """Everything computed that shows."""
+    inside = {quantity.key for trial in found.trials for quantity in trial.quantities}
+    return inside | {one.key for one in found.results} | {one.key for one in found.quantities}
+
+
+class Asked(TestCase):
+    def test_lines_stand_in_their_order_after_the_trials_and_before_the_bench_is_cleared(self) -> None:
+        found = worked()
+        lines = [task for task in found.tasks if task.step == "worksheet"]
+        self.assertEqual([line.name for line in lines], list(LINES))
+        self.assertEqual([line.trial for line in lines], [1, 1, 1, None])
+        self.assertEqual(lines[1].unit, "mol")
+        at = [step.key for step in found.steps].index("worksheet")
+        self.assertTrue(all(step.scope != "closing" for step in found.steps[:at]))
+        self.assertTrue(all(step.scope == "closing" for step in found.steps[at:]))
+
+    def test_what_the_worksheet_asks_is_not_asked_again(self) -> None:
+        asked = [task.key for task in worked().tasks if task.kind == "own"]
+        self.assertEqual(len(asked), len(set(asked)))
+
+    def test_lines_of_trials_go_to_the_next_trial_where_the_first_does_not_count(self) -> None:
+        sheet = crucible("33.501", "33.449", "33.447")
+        void = Given("void", "spilled", 1)
+        found = evaluate(HYDRATE, replace(sheet, own_work=OwnWork(lines=LINES), given=(*sheet.given, void)))
+        self.assertEqual({task.trial for task in found.tasks if task.step == "worksheet"}, {1, None})
+
+    def test_what_cannot_be_asked_is_refused_in_a_sentence(self) -> None:
+        for asked, sentence in (
+            (OwnWork(lines=("n_gold",)), "line of the work"),
+            (OwnWork("after_own"), "nothing would ever show"),
+            (OwnWork(lines=("x", "x")), "each of them once"),
+            (OwnWork(tries=20, lines=("x",)), "tries"),
+            (OwnWork(cast(Shows, "whenever"), lines=("x",)), "chosen from lists"),
+        ):
+            with self.subTest(sentence), self.assertRaisesRegex(SheetError, sentence):
+                evaluate(HYDRATE, replace(crucible("33.501"), own_work=asked))
+
+
+class Shown(TestCase):
+    def test_at_once(self) -> None:
+        self.assertTrue(set(LINES) <= seen(worked()))
+        self.assertEqual(worked().veil, "")
+
+    def test_each_line_after_the_student_s_own_and_nothing_that_is_worked_from_it(self) -> None:
+        found = worked("after_line", m_water="1.109")
+        self.assertIn("m_water", seen(found))
+        self.assertFalse({"n_water", "n_salt", "x", "x_t"} & seen(found))
+        self.assertIn("your own", found.veil)
+
+    def test_all_after_the_own_result(self) -> None:
+        self.assertEqual(seen(worked("after_own", **{**RIGHT, "x": "3.1"})), set())
+        done = worked("after_own", **RIGHT)
+        self.assertTrue(set(LINES) <= seen(done))
+        self.assertEqual(done.veil, "")
+
+    def test_after_release_alone(self) -> None:
+        self.assertEqual(seen(worked("after_release", **RIGHT)), set())
+        asked = OwnWork("after_release", lines=LINES)
+        whole = evaluate(HYDRATE, replace(crucible("33.501", "33.449", "33.447"), own_work=asked))
+        self.assertIn("x", seen(veiled(whole, HYDRATE, asked, released=True)))
+
+    def test_no_chart_and_no_statistic_tells_what_is_hidden(self) -> None:
+        found = worked("after_release")
+        self.assertEqual((found.statistics, found.settled), ([], []))
+        labels = [quantity.label for quantity in HYDRATE.quantities]
+        for chart in found.charts:
+            self.assertFalse([label for label in labels if label in f"{chart.x_label}{chart.y_label}"])
+            self.assertEqual(chart.marks, [])
+
+    def test_a_reading_that_is_typed_does_not_say_what_comes_of_it(self) -> None:
+        declared = method("acid-base-titration")
+        sheet = replace(crucible(), options={}, given=(Given("V_s", "20.00"), Given("V_start", "0.22", 1)))
+        draft = Given("V_end", "18.47", 1)
+        self.assertIn("18.25", judge(declared, sheet, draft).text)
+        asked = OwnWork("after_own", lines=("c_s",))
+        self.assertNotIn("18.25", judge(declared, replace(sheet, own_work=asked), draft).text)
+
+    def test_after_enough_tries_the_line_is_told_and_shows(self) -> None:
+        found = worked("after_line", m_water="0.9", often=3)
+        self.assertIn("m_water", seen(found))
+        self.assertIn("1.109 g", found.own[0].line)
+        self.assertEqual(worked("after_line", tries=0, m_water="0.9", often=9).own[0].line, "")
+
+
+class Hinted(TestCase):
+    """m_water = 1.055 is the first heating taken for the last: 34.556 − 33.501."""
+
+    def told(self, hints: Hints, **own: str) -> list[tuple[str, str, str]]:
+        return [(one.kind, one.sentence, one.line) for one in worked(hints=hints, **own).own]
+
+    def test_nothing(self) -> None:
+        self.assertEqual(self.told("none", m_water="1.055"), [("kept", "Kept.", "")])
+
+    def test_right_or_not_yet(self) -> None:
+        found = self.told("verdict", m_water="1.055", n_salt="0.01231")
+        self.assertEqual([sentence for _, sentence, _ in found], ["Not yet.", "Right."])
+
+    def test_where(self) -> None:
+        found = self.told("place", m_water="1.055", n_water="0.02")
+        self.assertIn("in this line", found[0][1])
+        self.assertIn("“Water driven off, crucible 1” differs first", found[1][1])
+
+    def test_which_slip(self) -> None:
+        [(kind, sentence, line)] = self.told("slip", m_water="1.055")
+        self.assertEqual((kind, line), ("slip", ""))
+        self.assertIn("first", sentence)
+
+    def test_the_line_itself(self) -> None:
+        [(_, _, line)] = self.told("line", m_water="1.055")
+        self.assertIn("34.556 g", line)
