@@ -19,7 +19,7 @@ from labs.tests.room import WHEN, evaluated
 from notebook.standing import entries_of, sheet_of
 
 Mistake = Callable[[Page], None]
-KEEP = re.compile(r"^Keep (reading|answer)$")
+KEEP = re.compile(r"^Keep (reading|this line)$")
 _VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
 
 
@@ -30,7 +30,10 @@ def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
     elif hand.kind == "tick":
         page.get_by_role("button", name="Done, go on").click()
     else:
-        write(page, text or "1.00")
+        if hand.kind == "own":  # it is judged once it is kept
+            page.locator("main input").first.fill(text or "1.00")
+        else:
+            write(page, text or "1.00")
         expect(page.get_by_role("button", name=KEEP)).to_be_enabled()
         page.keyboard.press("Enter")
 
@@ -68,11 +71,18 @@ def _in_step(page: Page, bench: Bench) -> Hand:
     while True:
         bench.refresh_from_db()
         hand = evaluated(bench).hand
-        if hand.kind in ("finished", "answer") or page.locator("main h1").inner_text().strip() == hand.title:
+        if hand.kind in ("finished", "answer") or _at_hand(page, hand):
             return hand
         if time.monotonic() > deadline:
             expect(page.locator("main h1")).to_have_text(hand.title)
         time.sleep(0.05)
+
+
+def _at_hand(page: Page, hand: Hand) -> bool:
+    """Whether the screen has it in hand: a line of a worksheet by its field, everything else by the heading."""
+    if hand.kind == "own":
+        return page.get_by_role("textbox", name=hand.title).is_visible()
+    return page.locator("main h1").inner_text().strip() == hand.title
 
 
 def _kept(bench: Bench, before: int) -> None:
@@ -141,7 +151,7 @@ class BenchCase(BrowserCase):
             before = bench.entries.count()
             if slot in made:
                 made.pop(slot)(page)
-            if page.locator("main h1").inner_text().strip() == hand.title:  # the server may not have it yet
+            if _at_hand(page, hand):  # the server may not have it yet
                 _do(page, hand, bench, texts.get(slot, ""))
             _kept(bench, before)
         raise AssertionError(f"{declared.slug}: the bench does not come to an end")
