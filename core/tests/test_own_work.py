@@ -3,17 +3,21 @@
 The numbers are those of the hydrate by hand: 1.109 g of water from 3.074 g, 0.06156 mol for 0.01231 mol of salt.
 """
 
+from collections.abc import Callable, Iterator
 from dataclasses import replace
 from typing import cast
 from unittest import TestCase
 
 from chromata_core.declaration.own_work import Hints, OwnWork, Shows
+from chromata_core.engine.context import context_of
 from chromata_core.errors import SheetError
-from chromata_core.methods.registry import method
+from chromata_core.methods.registry import method, methods
 from chromata_core.sheet.bound import Given
+from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
-from chromata_core.telling.outcome import Evaluation
+from chromata_core.telling.lines_of_work import lines_of_work, own_answers
+from chromata_core.telling.outcome import Evaluation, OwnAnswer
 from chromata_core.telling.veil import veiled
 from tests.sheets import crucible
 
@@ -144,3 +148,29 @@ class Hinted(TestCase):
     def test_the_line_itself(self) -> None:
         [(_, _, line)] = self.told("line", m_water="1.055")
         self.assertIn("34.556 g", line)
+
+
+class AnyLine(TestCase):
+    """Every line of every method can be answered: rightly, and with whatever somebody types."""
+
+    def answered(self, text: Callable[[float], str]) -> Iterator[tuple[str, OwnAnswer]]:
+        for slug, declared in methods().items():
+            sheet = example_sheet(declared)
+            at = context_of(declared, sheet)
+            own = tuple(
+                Given(f"own.{quantity.key}", text(at.value(quantity.key, trial) or 0.0), trial)
+                for quantity, trial in lines_of_work(at)
+                if trial in (None, 1)
+            )
+            for answer in own_answers(context_of(declared, replace(sheet, given=(*sheet.given, *own)))):
+                yield f"{slug} {answer.key} = {answer.text}: {answer.sentence}", answer
+
+    def test_what_the_readings_give_is_right(self) -> None:
+        kinds = [(what, answer.kind) for what, answer in self.answered(lambda value: f"{value:.6e}")]
+        self.assertGreater(len(kinds), 150)
+        self.assertEqual([what for what, kind in kinds if kind != "right"], [])
+
+    def test_whatever_is_typed_is_judged(self) -> None:
+        for text in ("0", "-1.5e-9", "7.7731", "99999999"):
+            for what, answer in self.answered(lambda _, text=text: text):
+                self.assertRegex(answer.sentence, r"^[A-Z].*\.$", what)

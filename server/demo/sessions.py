@@ -95,10 +95,13 @@ def _shift(text: str, by: str) -> str:
     return str(Decimal(text) + Decimal(by))
 
 
+_OWN = {"shows": "at_once", "hints": "slip", "tries": 3, "lines": ["V_mean", "c_s", "gamma"]}
+
+
 def _running(section: Section, start: datetime) -> None:
     samples = [{"name": "Whey, tank 3", "accepted": {"c_s": f"{_WHEY_TRUE:.4f}"}}]
     session = actions.plan_session(
-        section, _SLUG, "Lactic acid in dairy whey", "Room 2", start, 90, _WHEY, _TOOLS, 8, samples
+        section, _SLUG, "Lactic acid in dairy whey", "Room 2", start, 90, _WHEY, _TOOLS, 8, samples, own_work=_OWN
     )
     actions.open_session(session)
     Session.objects.filter(pk=session.pk).update(opened_at=start)

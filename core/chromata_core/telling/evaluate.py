@@ -11,8 +11,8 @@ from chromata_core.telling.absent import absent
 from chromata_core.telling.accepted import Accepted, compared, in_class_unit, must_be_accepted
 from chromata_core.telling.chart import Chart, Draws
 from chromata_core.telling.lay_out import lay_out
+from chromata_core.telling.lines_of_work import own_answers
 from chromata_core.telling.outcome import Comparison, Evaluation, ResultOut
-from chromata_core.telling.own_work import own_answers
 from chromata_core.telling.progress import another, current_task, tasks
 from chromata_core.telling.results import results_of
 from chromata_core.telling.statistics_told import statistics_of

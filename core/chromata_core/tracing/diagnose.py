@@ -21,7 +21,7 @@ from chromata_core.tracing.answer_written import Written, as_written
 from chromata_core.tracing.behind import feeding
 from chromata_core.tracing.change import Way
 from chromata_core.tracing.rounding_early import rounded_ways
-from chromata_core.tracing.suspects import suspects
+from chromata_core.tracing.suspects import at_once, suspects
 from chromata_core.tracing.working import Own, worked
 
 # A wrong number may lie anywhere within a factor of a hundred or so, and more often near: over these spans (of the
@@ -174,7 +174,7 @@ def _slip(at: Context, place: ResultPlace, answer: Written, own: Own, rarest: fl
     if found is None and own:
         found = _best(answer, singles, worked(at, place, singles, own), _CHANCE)
     if found is None and rarest > EVERY_DAY:
-        pairs = _pairs(singles)
+        pairs = _pairs(singles)[: at_once(at)]
         found = _best(answer, pairs, worked(at, place, pairs), _CHANCE_PAIRS)
     return found
 

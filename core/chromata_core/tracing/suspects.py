@@ -24,6 +24,7 @@ from chromata_core.tracing.other import Signs
 from chromata_core.tracing.shapes_of_slips import otherwise
 from chromata_core.tracing.taken_otherwise import copied_everywhere, inputs_taken, swapped_digits
 
+_WORK, _LEAST = 8000, 200  # ways times trials that are worked in one pass; ways at least
 _MOST_ALONE = 6  # trials of which each is tried alone
 _ZERO_CELSIUS = 273.15
 DECLARED = 0.9  # what a method itself expects is a little more usual than what happens every day
@@ -37,7 +38,13 @@ def suspects(at: Context, place: ResultPlace) -> list[Way]:
     changes += [*_copied_lines(at, place, behind), *_another_result(at, place)]
     changes += after_changes(quantity, any(_takes_logarithm(q) for q in _worked_from(at, behind)))
     several = [Way(together, together[0].says) for together in copied_everywhere(at, behind)]
-    return [*(Way((change,)) for change in _distinct(changes)), *several]
+    ways = [*(Way((change,)) for change in _distinct(changes)), *several]
+    return sorted(ways, key=lambda way: way.cost)[: at_once(at)]
+
+
+def at_once(at: Context) -> int:
+    """How many ways are tried in one pass: of a sheet with very many trials the rarest go untried."""
+    return max(_WORK // max(len(at.computed.trials), 1), _LEAST)
 
 
 def _copied_lines(at: Context, place: ResultPlace, behind: frozenset[str]) -> Iterator[Change]:

@@ -15,7 +15,7 @@ from chromata_core.sentences import first_lower
 from chromata_core.tracing.change import Change
 
 _DIGITS = "two digits changed places"
-_FEW_PLACES = 3
+_FEW_PLACES, _NEAREST = 3, 8
 _LONG_SERIES = 12  # rows: of a whole curve one point hardly shows
 # Gas constants by heart, as bare numbers: J, L·atm, cal, L·mmHg.
 _GAS_CONSTANTS = ("8.314", "0.08206", "1.987", "62.36")
@@ -73,6 +73,7 @@ def _copied(at: Context, reading: Reading) -> Iterator[Change]:
     here = {place: typed for place, typed in at.bound.typed.items() if place.key == reading.key}
     if isinstance(reading, Series) and len(here) > _LONG_SERIES * max(len(at.computed.trials), 1):
         return
+    nearest = dict(list(here.items())[:_NEAREST])
     for place, typed in here.items():
         text = plain(typed.value, typed.decimals).replace("−", "-")
         where = f", {at.trial_name(place.trial)}" if place.trial is not None else ""
@@ -84,7 +85,7 @@ def _copied(at: Context, reading: Reading) -> Iterator[Change]:
         for power, side in ((10, "right"), (0.1, "left")):
             says = f"{name} has its decimal point one place too far {side}"
             yield Change("point", says, 3.0, place=place, instead=_in_si(at, reading, float(typed.value) * power))
-        others = {other.value: n for (_, n, row), other in here.items() if n != place.trial and row == place.row}
+        others = {other.value: n for (_, n, row), other in nearest.items() if n != place.trial and row == place.row}
         for value, trial in others.items():
             if value != typed.value and trial is not None:
                 says = f"{name} is taken from {at.trial_name(trial)}"

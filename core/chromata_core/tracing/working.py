@@ -9,8 +9,8 @@ from chromata_core.declaration.option_kinds import ListOption, Option
 from chromata_core.declaration.vocabulary import Quantity, Reading
 from chromata_core.engine.context import Context, ResultPlace
 from chromata_core.engine.inputs import inputs_of
-from chromata_core.engine.numeric_pass import ColumnAlgebra, by_rows, trial_by_trial
-from chromata_core.engine.walk import walk_summary
+from chromata_core.engine.numeric_pass import ColumnAlgebra, by_rows
+from chromata_core.engine.walk import walk_bench, walk_summary, walk_trial
 from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
@@ -28,11 +28,12 @@ def worked(at: Context, place: ResultPlace, ways: Sequence[Way], own: Own | None
     """The quantity in its unit by every way; from the student's ``own`` values where there are some."""
     quantity, trial = place
     algebra = _ManyWays.of(at, ways, own or {})
-    bench, trials = trial_by_trial(at.bound, algebra)
-    if trial is not None:
-        column = trials[trial].get(quantity.key)
-    else:
-        column = _of_bench(at, quantity, ways, algebra, bench, trials)
+    with np.errstate(all="ignore"):  # what cannot be worked fits no answer
+        bench = walk_bench(at.bound, algebra)
+        if trial is not None:
+            column = walk_trial(at.bound, algebra, bench, trial).get(quantity.key)
+        else:
+            column = _of_bench(at, quantity, ways, algebra, bench)
     scale = unit(quantity.unit)
     values = np.full(len(ways), np.nan) if column is None else (algebra.whole(column) - scale.offset) / scale.factor
     return [_finished(way, float(value)) for way, value in zip(ways, values, strict=True)]
@@ -44,11 +45,11 @@ def _of_bench(
     ways: Sequence[Way],
     algebra: "_ManyWays",
     bench: Mapping[str, Column],
-    trials: Mapping[int, Mapping[str, Column]],
 ) -> Column | None:
     """What the trials give together: those that count, or the ones a way takes instead."""
     usual = at.computed.counted
     taken = [next((change.trials for change in way.changes if change.trials), usual) for way in ways]
+    trials = {n: walk_trial(at.bound, algebra, bench, n) for n in dict.fromkeys(n for some in taken for n in some)}
     found: Column | None = None
     for chosen in dict.fromkeys(taken):
         here = walk_summary(at.bound, algebra, bench, [trials[n] for n in chosen]).get(quantity.key)
@@ -129,13 +130,13 @@ class _ManyWays:
 
     def _by(self, tree: Node, known: Mapping[str, Column], places: Column | None = None) -> Column | None:
         """By ``tree``, for all ways or only for those at ``places``."""
-        if any(name not in known for name in names(tree)):
+        needed = names(tree)
+        used = {name: known[name] for name in needed if name in known}
+        if len(used) < len(needed):
             return None
-        used = {name: known[name] for name in names(tree)}
         if places is not None:
             used = {name: self._cut(column, places) for name, column in used.items()}
-        with np.errstate(all="ignore"):
-            return self._tried(tree, used, self.size if places is None else len(places))
+        return self._tried(tree, used, self.size if places is None else len(places))
 
     def _cut(self, column: Column, places: Column) -> Column:
         return column[..., places] if column.shape[-1] == self.size > 1 else column

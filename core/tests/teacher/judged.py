@@ -11,8 +11,8 @@ from chromata_core.engine.context import context_of
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.lines_of_work import own_answers
 from chromata_core.telling.outcome import OwnAnswer
-from chromata_core.telling.own_work import own_answers
 from tests.teacher import Answer
 
 FAMILIES = ("solutions", "titrations", "weighing", "gases", "heats", "light", "cells_and_rates", "carried")
