@@ -25,7 +25,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("floor-phone", "instructor", "/sessions/10/floor", PHONE, False, []),
     ("class", "instructor", "/sessions/9/floor", (1280, 900), False, []),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
-    ("worksheet", "instructor", "/benches/61", LAPTOP, False, ["click Work it out"]),
+    ("worksheet", "instructor", "/benches/65", LAPTOP, False, ["click Work it out"]),
     ("calibration-line", "instructor", "/benches/36/report", (1280, 1200), False, []),
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
     ("bench", "instructor", "/benches/66", LAPTOP, False, ["type 19.21"]),

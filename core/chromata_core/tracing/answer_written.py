@@ -7,7 +7,7 @@ from math import isfinite
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import conversion
 
-CARRIED = 1e-4  # relative: who carries five figures through the work, and molar masses to 0.01, ends this near
+CARRIED = 6e-5  # relative: who carries five figures through the work, and molar masses to 0.01, ends this near
 _WHOLE_WITH_ZEROS = re.compile(r"\s*[-+−–]?\s*[1-9]\d*?(0+)(?![\d.,])")
 
 

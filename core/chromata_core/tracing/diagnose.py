@@ -26,8 +26,8 @@ from chromata_core.tracing.working import Own, worked
 
 # A wrong number may lie anywhere within a factor of a hundred or so, and more often near: over these spans (of the
 # logarithm, either way) chance matches are counted, and what crowds more tells.
-_SPANS = (log(100), log(2))
-_CHANCE, _CHANCE_PAIRS = 0.04, 0.015
+_SPANS = (log(100), log(2), log(1.1))
+_CHANCE, _CHANCE_PAIRS = 0.04, 0.01
 _MOST_NAMED = 3  # explanations
 EVERY_DAY = 1.0  # what such slips cost
 _MOST_PAIRED = 40  # of them, of which two are tried at once
@@ -193,7 +193,8 @@ def _best(answer: Written, ways: Sequence[Way], values: Sequence[float], limit: 
     for cost, group in groupby(ranked, key=lambda pair: pair[0].cost):
         here = list(group)
         tried |= {float(f"{value:.5g}") for _, value in here if isfinite(value)}
-        if _by_chance(answer, tried) > limit:
+        # what a method itself expects is few, and happens: it need not stand out among its neighbours
+        if _by_chance(answer, tried, _SPANS if cost >= EVERY_DAY else _SPANS[:1]) > limit:
             break
         fitting += [(way, value) for way, value in here if answer.fits(value)]
         if fitting and cost >= EVERY_DAY:  # beside what the method expects may stand what happens every day
@@ -201,12 +202,12 @@ def _best(answer: Written, ways: Sequence[Way], values: Sequence[float], limit: 
     return _said(fitting) if fitting else None
 
 
-def _by_chance(answer: Written, tried: Collection[float]) -> float:
+def _by_chance(answer: Written, tried: Collection[float], spans: Sequence[float] = _SPANS) -> float:
     """How many of the different values tried a number of this precision would meet by chance."""
     if not answer.value:
         return 1.0
     away = [abs(log(value / answer.value)) for value in tried if value / answer.value > 0]
-    return max(sum(distance < span for distance in away) * answer.window / (2 * span) for span in _SPANS)
+    return max(sum(distance < span for distance in away) * answer.window / (2 * span) for span in spans)
 
 
 def _said(fitting: Sequence[tuple[Way, float]]) -> Diagnosis:
