@@ -93,6 +93,15 @@ class Shown(TestCase):
         self.assertTrue(set(LINES) <= seen(done))
         self.assertEqual(done.veil, "")
 
+    def test_a_line_that_these_choices_do_not_have_keeps_nothing_back(self) -> None:
+        """A sample may be worked by other choices: what is not asked there cannot be answered."""
+        sheet = crucible("33.501", "33.449", "33.447")
+        asked = OwnWork("after_own", lines=("x",))
+        given = (*sheet.given, Given("own.x", "5.00"))
+        found = evaluate(HYDRATE, replace(sheet, own_work=asked, given=given))
+        elsewhere = replace(asked, lines=("x", "not_here"))
+        self.assertIn("x", seen(veiled(found, HYDRATE, elsewhere, released=False)))
+
     def test_after_release_alone(self) -> None:
         self.assertEqual(seen(worked("after_release", **RIGHT)), set())
         asked = OwnWork("after_release", lines=LINES)

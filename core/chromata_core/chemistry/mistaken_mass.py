@@ -6,23 +6,30 @@ Which mistakes are made is common practice, no published source; the masses are 
 from collections.abc import Iterator
 
 from chromata_core.chemistry.molar_mass import KILO, atoms_of, formula_text, molar_mass
+from chromata_core.errors import ReadingError
 
 Mistaken = tuple[float, str]  # kg/mol, and what it is of: “the sum without Ca”
 
 
 def mistaken_masses(formula: str, beside: tuple[str, ...] = ()) -> list[Mistaken]:
     """What may be taken for the molar mass of ``formula``; ``beside`` are other substances of the same work."""
-    right = molar_mass(formula).value
-    found = [(molar_mass(other).value, f"that of {formula_text(other)}") for other in beside]
+    right, dry = molar_mass(formula).value, formula.replace("·", ".").partition(".")[0]
+    found = [(_mass(dry), f"that of {formula_text(dry)}, without its water")]
+    found += [(_mass(other), f"that of {formula_text(other)}") for other in beside]
     found += _of_atoms({symbol: count for (symbol, _, _), count in atoms_of(formula).items()})
-    if "." in formula or "·" in formula:
-        dry = formula.replace("·", ".").partition(".")[0]
-        found.insert(0, (molar_mass(dry).value, f"that of {formula_text(dry)}, without its water"))
     distinct: dict[str, Mistaken] = {}
     for mass, says in found:
         if mass > 0 and abs(mass / right - 1) > 1e-4:
             distinct.setdefault(f"{mass:.6g}", (mass, says))
     return list(distinct.values())
+
+
+def _mass(formula: str) -> float:
+    """Zero for what was put together here and is no formula."""
+    try:
+        return molar_mass(formula).value
+    except ReadingError:
+        return 0.0
 
 
 def _of_atoms(counts: dict[str, float]) -> Iterator[Mistaken]:
@@ -48,7 +55,3 @@ def _of_atoms(counts: dict[str, float]) -> Iterator[Mistaken]:
             if 0 < number <= 103:
                 yield float(elements[number].mass) * count * KILO, f"that of {elements[number].symbol}"
         yield whole + float(elements.O.mass) * KILO, "that of its oxide"
-    else:
-        for symbol, count in counts.items():
-            if count == 1:
-                yield whole - weights[symbol], f"the sum without {symbol}"

@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from chromata_core.declaration.own_work import OwnWork
+from chromata_core.declaration.own_work import WORKSHEET, OwnWork
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
@@ -43,7 +43,9 @@ def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) ->
 def hidden_keys(found: Evaluation, method: Method, asked: OwnWork) -> frozenset[str]:
     """Quantities that do not show yet: lines that are still to be worked out, and whatever is worked from them."""
     every = [quantity.key for quantity in method.quantities]
-    open_lines = [key for key in asked.lines if not _stands(found, key, asked)]
+    # under the choices of a sample some lines may not be there
+    lines = [task.name for task in found.tasks if task.step == WORKSHEET]
+    open_lines = [key for key in lines if not _stands(found, key, asked)]
     if asked.shows == "after_release" or (asked.shows == "after_own" and open_lines):
         return frozenset(every)
     hidden = set(open_lines) if asked.shows == "after_line" else set[str]()

@@ -10,7 +10,6 @@ from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.rounding import with_figures
-from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.sentences import counted, first_lower
 from chromata_core.tracing.behind import feeding
@@ -48,7 +47,7 @@ def rounded_ways(at: Context, place: ResultPlace) -> Iterator[Way]:
         for figures in _COST:
             text = with_figures(value / size, figures)
             says = f"{label} is rounded to {text}"
-            wrong = float(parse_reading(text).value) * size
+            wrong = float(_rounding(figures, size)(np.array(value)))
             yield Way((Change(f"rounded:{key}", says, _COST[figures], place=key, instead=wrong),))
 
 

@@ -1,5 +1,6 @@
 """Readings and constants taken otherwise than they were written: copied wrongly, another substance, a usual value."""
 
+import re
 from collections.abc import Iterator
 from itertools import pairwise
 
@@ -14,6 +15,7 @@ from chromata_core.quantity.units import unit
 from chromata_core.sentences import first_lower
 from chromata_core.tracing.change import Change
 
+_POWER = re.compile(r"[eE×x*·⋅]")
 _DIGITS = "two digits changed places"
 _FEW_PLACES, _NEAREST = 3, 8
 _LONG_SERIES = 12  # rows: of a whole curve one point hardly shows
@@ -58,7 +60,7 @@ def _masses(at: Context, option: SubstanceOption) -> Iterator[Change]:
 def _numbers(at: Context, option: NumberOption) -> Iterator[Change]:
     scale, text = unit(option.unit), at.bound.options[option.key]
     if option.fixed:
-        for other in _GAS_CONSTANTS if option.unit == "J/(mol*K)" or option.symbol == "R" else ():
+        for other in _GAS_CONSTANTS if scale.dimension == unit("J/(mol*K)").dimension else ():
             if abs(float(other) / float(at.number(option.key)) - 1) > 0.01:
                 says = f"the gas constant is taken as {other}, which belongs to other units"
                 yield Change("gas-constant", says, 1.0, place=option.key, instead=scale.to_si(float(other)))
@@ -125,8 +127,8 @@ def _usual(at: Context, reading: Reading) -> Iterator[Change]:
 
 
 def swapped_digits(text: str) -> Iterator[str]:
-    """``text`` with each neighbouring pair of different digits the other way round."""
-    digits = [column for column, sign in enumerate(text) if sign.isdigit()]
+    """``text`` with each neighbouring pair of different digits the other way round; a power of ten stays."""
+    digits = [column for column, sign in enumerate(_POWER.split(text)[0]) if sign.isdigit()]
     for left, right in pairwise(digits):
         if text[left] != text[right]:
             yield text[:left] + text[right] + text[left + 1 : right] + text[left] + text[right + 1 :]
