@@ -27,8 +27,9 @@ from labs.furnishing import furnish
 from labs.instruments import stock_of, to_freeze
 from labs.models import Deed, Session
 from labs.own_work import chosen_work
+from labs.parts import follow, not_needed, still_found
 from labs.seals import seal_end
-from labs.teams import deal_teams, lock
+from labs.teams import deal_teams, lock, stand_as_in
 from people.models import Person, Section
 from stock.own import instruments_of
 
@@ -55,21 +56,27 @@ def plan_session(
     questions: Sequence[str] = (),
     all_samples: bool = False,
     own_work: Mapping[str, Any] | None = None,
+    follows: Session | None = None,
+    takes: Mapping[str, Mapping[str, Any]] | None = None,
 ) -> Session:
     """A new planned session with its benches; the section's students, and those of ``guests``, are spread over them in
-    order of name.
+    order of name, or stand as in the session that it ``follows``.
     """
     chosen = asking(method_named(slug, [section.owner]), questions)
     asked = dict(own_work or {})
     bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner), own_work=chosen_work(asked)))
-    session = Session.objects.create(
+    session = Session(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments), questions=list(questions),
         own_work=asked,
     )  # fmt: skip
+    follow(session, follows, takes or {}, chosen)
+    session.save()
     session.guests.set(guests)
     furnish(session, benches, samples, all_samples)
     deal_teams(session, "names")
+    if follows is not None:
+        stand_as_in(session, follows)
     return session
 
 
@@ -92,8 +99,11 @@ def change_plan(
     attended = {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:
         session.comparison = {}
+    follows, takes = chosen.pop("follows"), chosen.pop("takes")
     for field, value in {**chosen, "method": slug, "method_version": declared.version, "section": section}.items():
         setattr(session, field, value)
+    follow(session, follows, takes, declared)
+    still_found(session)
     session.revision += 1
     session.save()
     session.guests.set(guests)
@@ -113,6 +123,7 @@ def delete_plan(session: Session) -> None:
     lock(session)
     if session.opened_at is not None:
         raise Refused("This session was held; its record stays.")
+    not_needed(session)
     session.delete()
 
 

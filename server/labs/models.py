@@ -14,6 +14,8 @@ class Session(models.Model):
     ``questions`` are asked at the end instead of the method's own, if there are any.
     ``own_work`` is what students work out themselves, and what shows when; empty: nothing but the method's own steps.
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
+    ``follows`` is the session whose results it goes on with: ``takes`` says which of them stand for which numbers of
+    this plan, each bench’s own or the mean of the class.
     ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
     """
 
@@ -41,6 +43,8 @@ class Session(models.Model):
     stock = models.JSONField(default=dict)
     comparison = models.JSONField(default=dict)
     all_samples = models.BooleanField(default=False)
+    follows = models.ForeignKey("self", null=True, blank=True, on_delete=models.RESTRICT, related_name="followed_by")
+    takes = models.JSONField(default=dict)
     questions = models.JSONField(default=list)
     own_work = models.JSONField(default=dict)
     released = models.BooleanField(default=False)

@@ -7,6 +7,7 @@ from rest_framework import serializers
 from chromata_core.declaration.own_work import MOST_LINES, Hints, Shows
 from chromata_core.declaration.questions import LONGEST_QUESTION, MOST_QUESTIONS
 from config.fields import ShortDict, ShortList
+from labs.shapes import Of
 
 
 class SampleSerializer(serializers.Serializer[Any]):
@@ -50,6 +51,16 @@ class OwnWorkSerializer(serializers.Serializer[Any]):
     lines = ShortList(child=serializers.CharField(max_length=40), default=list, max_length=MOST_LINES)
 
 
+class TakeSerializer(serializers.Serializer[Any]):
+    """A result of an earlier session that stands for a number of this plan: each bench's own, or the class's mean; of
+    a planned trial, or of the whole bench.
+    """
+
+    key = serializers.CharField(max_length=40)
+    trial = serializers.IntegerField(allow_null=True, default=None)
+    of = serializers.ChoiceField(choices=get_args(Of))
+
+
 class PlanSerializer(ChoicesSerializer):
     """A session to be planned."""
 
@@ -62,6 +73,8 @@ class PlanSerializer(ChoicesSerializer):
     benches = serializers.IntegerField(min_value=1, max_value=48)
     samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
     all_samples = serializers.BooleanField(default=False)
+    follows = serializers.IntegerField(allow_null=True, default=None)
+    takes = ShortDict(child=TakeSerializer(), default=dict)
     own_work = OwnWorkSerializer(default=dict)
     questions = ShortList(
         child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS

@@ -1,6 +1,7 @@
 """What the screens get: core answers with the bench, people and session they belong to."""
 
 from dataclasses import dataclass, field
+from typing import Literal
 
 from chromata_core.declaration.own_work import OwnWork
 from chromata_core.planning.timetable import Timetable
@@ -8,6 +9,9 @@ from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import OptionChosen
 from chromata_core.telling.outcome import ResultOut, TrialOut
 from stock.shapes import Named
+
+# Whose result stands for a number of a later plan.
+Of = Literal["bench", "class"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,6 +82,17 @@ class Comparable:
 
 
 @dataclass(frozen=True, slots=True)
+class TakenFrom:
+    """A result of an earlier session that stands for a number of the plan: each bench's own, or the class's mean; of
+    a planned trial, or of the whole bench.
+    """
+
+    key: str
+    trial: int | None
+    of: Of
+
+
+@dataclass(frozen=True, slots=True)
 class PlanDraft:
     """A plan as it was written, to be changed or used again. ``starts`` is the department's date and time."""
 
@@ -89,6 +104,8 @@ class PlanDraft:
     questions: list[str]
     own_work: OwnWork
     all_samples: bool
+    follows: int | None
+    takes: dict[str, TakenFrom]
     revision: int
 
 

@@ -73,11 +73,23 @@ def _put(session: Session, places: Mapping[int, int]) -> None:
     )
 
 
+def stand_as_in(session: Session, earlier: Session) -> None:
+    """Gives everybody who is expected the place that they had in ``earlier``, where there is one of that number."""
+    there, expected = _numbers(session), set(session.roster.values_list("pk", flat=True))
+    places = {person: number for person, number in _places(earlier).items() if number in there and person in expected}
+    Bench.team.through.objects.filter(bench__session=session, person__in=places).delete()
+    _put(session, places)
+
+
+def _places(session: Session) -> dict[int, int]:
+    benches = session.benches.prefetch_related("team")
+    return {person.pk: bench.number for bench in benches for person in bench.team.all()}
+
+
 def _last_places(session: Session) -> dict[int, int]:
     held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False)
     last = held.filter(opened_at__isnull=False).order_by("-opened_at").first()
-    benches = last.benches.prefetch_related("team") if last else []
-    return {person.pk: bench.number for bench in benches for person in bench.team.all()}
+    return _places(last) if last else {}
 
 
 @transaction.atomic

@@ -28,6 +28,7 @@ from labs.shapes import (
     SessionLine,
     SessionPlan,
     StudentPlace,
+    TakenFrom,
 )
 from people.models import Person
 from people.throttles import kept_out
@@ -99,6 +100,8 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             session.questions,
             own_work_of(session),
             session.all_samples,
+            session.follows_id,
+            {option: TakenFrom(**said) for option, said in session.takes.items()},
             session.revision,
         ),
         log=[

@@ -13,6 +13,7 @@ urlpatterns = [
     path("sessions", views.Sessions.as_view()),
     path("sessions/<int:session_id>", views.SessionDetail.as_view()),
     path("sessions/<int:session_id>/state", views.SessionState.as_view()),
+    path("sessions/<int:session_id>/takings", views.Takings.as_view()),
     path("sessions/<int:session_id>/remarks/<int:remark_id>", views.RemarkEnd.as_view()),
     path("sessions/<int:session_id>/room", views.RoomView.as_view()),
     path("sessions/<int:session_id>/minutes", views.Minutes.as_view()),

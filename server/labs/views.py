@@ -11,6 +11,7 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from chromata_core.choices import CHOICES, ChoiceMade
+from chromata_core.engine.handing import Taking
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.planning.predict import Prediction, predict
@@ -23,10 +24,12 @@ from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.arrangement import arrange, arrangement_of
 from labs.models import Session
+from labs.parts import to_take
 from labs.policy import benches_for, own_session_for, session_for, sessions_for
 from labs.remarks import end_remark
 from labs.serializers import (
     ArrangementSerializer,
+    ChoicesSerializer,
     ComparisonSerializer,
     DealSerializer,
     MinutesSerializer,
@@ -114,6 +117,7 @@ class Sessions(APIView):
         must_own(person)
         said = asked(PlanSerializer, request)
         section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
+        said["follows"] = _followed(person, said["follows"])
         session = actions.plan_session(section, said.pop("method"), **said)
         actions.note(session, person, "planned it")
         made = answer(session_plan(session, person))
@@ -135,6 +139,16 @@ def _open_section(person: Person, section_id: int) -> Section:
     if section is None or not owns(person, section):
         raise Refused("Choose one of your own sections.", 422)
     return section
+
+
+def _followed(person: Person, earlier: int | None) -> Session | None:
+    """The session that a plan goes on with: one of one's own."""
+    if earlier is None:
+        return None
+    found = sessions_for(person).filter(pk=earlier).select_related("section__owner").first()
+    if found is None or not owns(person, found.section):
+        raise Refused("Choose one of your own sessions to go on with.", 422)
+    return found
 
 
 def changed(session: Session, person: Person, what: str) -> Response:
@@ -159,6 +173,7 @@ class SessionDetail(APIView):
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
         section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
+        said["follows"] = _followed(person, said["follows"])
         actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
         return changed(session, person, "changed the plan")
 
@@ -171,6 +186,19 @@ class SessionDetail(APIView):
         actions.note(session, person, f"deleted the plan “{session.title}”")
         actions.delete_plan(session)
         return Response(status=204)
+
+
+class Takings(APIView):
+    """What a later session could take from this one."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="takings", request=ChoicesSerializer, responses=shape(Taking)(many=True))
+    def post(self, request: Request, session_id: int) -> Response:
+        """By the method and the choices of the later one; 422 lists what is wrong with them."""
+        person = person_of(request)
+        earlier, said = own_session_for(person, session_id), asked(ChoicesSerializer, request)
+        return answer(to_take(earlier, method_named(said["method"], owners_for(person)), said["options"]))
 
 
 class RemarkEnd(APIView):

@@ -19,9 +19,9 @@ from chromata_core.sheet.understanding import understand
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.seals import seal_end
-from notebook.desks import entries_at, remember
 from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
+from notebook.remembered import entries_at, remember
 from notebook.seals import BROKEN, end_holds, seal_entry
 from notebook.standing import place, sheet_with, standing
 from people.models import Person

@@ -14,7 +14,7 @@ from config.errors import Refused
 from labs.declared import method_of
 from labs.models import Bench
 from notebook.actions import Draft, Kept, write
-from notebook.standing import sheet_of
+from notebook.handed import sheet_of
 from people.models import Person
 
 

@@ -6,10 +6,14 @@ from uuid import UUID
 
 from chromata_core.declaration.places import Place
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.handed import Handed
 from labs.instruments import stock_of
 from labs.models import Bench
 from labs.own_work import own_work_of
 from notebook.models import Entry
+
+# Numbers of a bench's plan by option, as earlier parts of the work found them.
+Handing = tuple[tuple[str, Handed], ...]
 
 
 def entries_of(bench: Bench) -> list[Entry]:
@@ -58,15 +62,10 @@ def given_of(entries: Iterable[Entry]) -> tuple[Given, ...]:
     )
 
 
-def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
-    """The bench's sheet for the core."""
-    return sheet_with(bench, given_of(entries))
-
-
-def sheet_with(bench: Bench, given: tuple[Given, ...]) -> Sheet:
-    """The bench's sheet with these readings on it."""
+def sheet_with(bench: Bench, given: tuple[Given, ...], handed: Handing = ()) -> Sheet:
+    """The bench's sheet with these readings on it, and what earlier parts of the work found for it."""
     opened = bench.session.opened_at
     return Sheet(
         bench.options, bench.session.instruments, given, stock_of(bench.session),
-        opened.timestamp() if opened else None, own_work_of(bench.session),
+        opened.timestamp() if opened else None, own_work_of(bench.session), dict(handed),
     )  # fmt: skip

@@ -23,9 +23,10 @@ from labs.shapes import SessionPlan
 from labs.views import changed
 from notebook.actions import Kept
 from notebook.board import write_on_board
-from notebook.desks import entries_now
+from notebook.handed import sheet_of
 from notebook.logged import write_curve
 from notebook.remarks import remark
+from notebook.remembered import entries_now
 from notebook.seals import picture_of
 from notebook.serializers import (
     BoardSerializer,
@@ -33,7 +34,6 @@ from notebook.serializers import (
     MessageSerializer,
     TrySerializer,
 )
-from notebook.standing import sheet_of
 from notebook.to_all import say_to_all
 from people.policy import person_of
 

@@ -23,9 +23,10 @@ from labs.own_work import as_seen
 from labs.policy import may_see_accepted
 from labs.term import session_card
 from notebook.desks import evaluation_of, with_accepted
+from notebook.handed import handed_to
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import by_id, entries_of, given_of, place, sheet_with, superseded
+from notebook.standing import Handing, by_id, entries_of, given_of, place, sheet_with, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -36,7 +37,7 @@ def report_of(bench: Bench, person: Person) -> Report:
     """The report as ``person`` may see it."""
     entries = entries_of(bench)
     chosen, written = method_of(bench.session), by_id(entries)
-    worked = _worked(bench.pk, bench.session.state, given_of(entries))
+    worked = _worked(bench.pk, bench.session.state, given_of(entries), handed_to([bench])[bench.pk])
     evaluation = evaluation_of(bench, entries)
     if may_see_accepted(person, bench.session):
         evaluation = with_accepted(bench, evaluation)
@@ -79,10 +80,10 @@ class _Worked:
 
 
 @lru_cache(maxsize=256)
-def _worked(bench_id: int, state: str, given: tuple[Given, ...]) -> _Worked:
+def _worked(bench_id: int, state: str, given: tuple[Given, ...], handed: Handing) -> _Worked:
     """Worked once for what stands on a sheet; asking again and again costs next to nothing."""
     bench = Bench.objects.select_related("session__section").get(pk=bench_id)
-    at = context_of(method_of(bench.session), sheet_with(bench, given))
+    at = context_of(method_of(bench.session), sheet_with(bench, given, handed))
     return _Worked(at.bound, constants(at), explain(at), draw_results(at, _DRAWS, most=1), what_if(at.bound))
 
 

@@ -7,17 +7,20 @@ import io
 import json
 import re
 from collections.abc import Iterable, Sequence
-from dataclasses import asdict
+from dataclasses import asdict, replace
 
 from django.core.cache import caches
 
+from chromata_core.sheet.binding import bind
 from chromata_core.sheet.curve_file import write_spectrum
 from chromata_core.sheet.sheet_file import COLUMNS, FORMULA, csv_head
 from config.errors import Refused
+from labs.declared import method_of
 from labs.models import Bench
+from notebook.handed import sheet_of
 from notebook.models import Entry
 from notebook.seals import picture_of
-from notebook.standing import by_id, sheet_with, standing, superseded
+from notebook.standing import by_id, standing, superseded
 from reports.paper import pdf_of
 from reports.shapes import Report
 
@@ -27,7 +30,7 @@ _PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
 def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
     """The readings that stand, with who and when, under what they were made with; the command line reads it."""
     rows: list[Sequence[object]] = [
-        *csv_head(bench.session.method, sheet_with(bench, ())),
+        *csv_head(bench.session.method, replace(sheet_of(bench, entries), options=_options(bench, entries))),
         [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
     ]
     written = by_id(entries)
@@ -46,6 +49,12 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
             ]
         )
     return _csv(rows)
+
+
+def _options(bench: Bench, entries: Sequence[Entry]) -> dict[str, str]:
+    """What the bench works by, with what it was handed as plain numbers: the file stands for itself."""
+    handed = bind(method_of(bench.session), sheet_of(bench, entries)).handed
+    return bench.options | {name: text for key, one in handed.items() for name, text in one.options(key).items()}
 
 
 def _csv(rows: Iterable[Iterable[object]]) -> str:
@@ -86,7 +95,7 @@ def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:
     return json.dumps(
         {
             "method": bench.session.method,
-            "options": bench.options,
+            "options": _options(bench, entries),
             "instruments": bench.session.instruments,
             "calibrations": bench.session.stock,
             "readings": readings,

@@ -13,14 +13,14 @@ from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench
 from labs.own_work import as_seen
-from labs.policy import may_see_accepted
+from labs.policy import benches_for, may_see_accepted
 from notebook.board import of_room
 from notebook.desks import desks, with_accepted
 from notebook.models import Entry
 from notebook.standing import by_id, standing, superseded
 from people.models import Person
 from results.samples_here import beside_samples, label_of, read_before, samples_here, tabs
-from results.shapes import BenchView, EntryRef, Talk
+from results.shapes import BenchView, EntryRef, PartHere, Talk
 
 _SAID = ("call", "message", "note", "photo")
 
@@ -30,7 +30,8 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     [desk] = desks([bench])
     entries, chosen, written = desk.entries, method_of(bench.session), by_id(desk.entries)
     surroundings = around(bench.session)
-    bound = bind(chosen, Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session)))
+    plan = Sheet(bench.options, bench.session.instruments, stock=stock_of(bench.session), handed=dict(desk.handed))
+    bound = bind(chosen, plan)
     place = samples_here(bench)
     evaluation = with_accepted(bench, desk.state) if may_see_accepted(person, bench.session) else desk.state
     evaluation = as_seen(evaluation, bench.session, person)
@@ -50,9 +51,20 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         remarks=surroundings.remarks,
         targets=told_targets(bound),
         samples=tabs(place),
+        together=_together(bench, person, surroundings.together),
         read_before=read_before(bound, bench, place),
         beside=beside_samples(bench, evaluation, place),
     )
+
+
+def _together(bench: Bench, person: Person, sessions: Mapping[int, str]) -> list[PartHere]:
+    """This place in the sessions that belong together, as far as ``person`` works there; none where there is one."""
+    if len(sessions) < 2:
+        return []
+    here = benches_for(person).filter(session__in=sessions, number=bench.number)
+    turns = sorted(here, key=lambda one: (one.turn != bench.turn, one.turn))
+    by_session = {one.session_id: one.pk for one in reversed(turns)}
+    return [PartHere(by_session[pk], title) for pk, title in sessions.items() if pk in by_session]
 
 
 def _talk(entry: Entry) -> Talk:

@@ -21,7 +21,8 @@ from labs.models import Bench, Session
 from labs.policy import may_see_accepted
 from labs.shapes import Arrangement
 from notebook.board import board_lines
-from notebook.desks import Desk, accepted_values, desks, how_many, with_accepted
+from notebook.desks import Desk, accepted_values, desks, with_accepted
+from notebook.remembered import how_many
 from people.models import Person
 from results.needs import behind, doing, in_order, needs_of, open_call
 from results.samples_here import label_of, tabs

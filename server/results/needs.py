@@ -77,7 +77,7 @@ def _needs(desk: Desk, in_hand: bool) -> list[Need]:
 
 def _need_of(bench: Bench, finding: Finding, level: NeedLevel, entries: list[Entry]) -> Need:
     about = [e.written_at for e in entries if e.key == finding.key and e.trial == finding.trial]
-    since = max(about or [e.written_at for e in entries])
+    since = max(about or [e.written_at for e in entries], default=bench.session.opened_at or timezone.now())
     return Need(
         id=f"{finding.code}:{finding.key}:{finding.trial}:{finding.index}:{since.timestamp():.0f}",
         bench=bench.number,

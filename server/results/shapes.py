@@ -91,6 +91,14 @@ class BesideSample:
 
 
 @dataclass(frozen=True, slots=True)
+class PartHere:
+    """One of the sessions that belong together, and the record of this place there."""
+
+    bench: int
+    title: str
+
+
+@dataclass(frozen=True, slots=True)
 class BenchView:
     """Everything a bench screen shows."""
 
@@ -109,6 +117,7 @@ class BenchView:
     remarks: list[RemarkOut]
     targets: list[TargetOut]
     samples: list[SampleHere]
+    together: list[PartHere]
     read_before: list[ReadBefore]
     beside: list[BesideSample]
 

@@ -8,7 +8,7 @@ from chromata_core.engine.context import context_of
 from chromata_core.telling.storing import StoredCalibration, to_store
 from labs.declared import method_of
 from labs.models import Bench
-from notebook.standing import sheet_of
+from notebook.handed import sheet_of
 from people.models import Person
 from stock.models import Calibration, Solution
 

@@ -30,7 +30,12 @@ def molar_mass(formula: str) -> Input:
         if spread > 0:
             u = standard(spread * KILO, "rectangular")
             sources.append(
-                (Source(f"atomic weight {symbol}", "Atomic weights", u, "rectangular", unit="g/mol"), float(count))
+                (
+                    Source(
+                        f"atomic weight {symbol}", "Atomic weights", u, "rectangular", unit="g/mol", lasts="everywhere"
+                    ),
+                    float(count),
+                )
             )
     if mass > _HEAVIEST:
         raise ReadingError(f"“{formula}” would weigh {mass:.0f} kg/mol. Check its numbers.", formula=formula)

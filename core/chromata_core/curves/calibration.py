@@ -66,6 +66,11 @@ def line_slope(xs: Column, ys: Column) -> Column:
     return _fit(xs, ys, origin=False).slope
 
 
+def line_slope_origin(xs: Column, ys: Column) -> Column:
+    """The slope of the line through the origin; CurveError for fewer than two points."""
+    return _fit(xs, ys, origin=True).slope
+
+
 def line_intercept(xs: Column, ys: Column) -> Column:
     """Its height at x = 0."""
     found = _fit(xs, ys, origin=False)
@@ -77,6 +82,30 @@ def doubt_of_slope(xs: Column, ys: Column) -> Column:
     """Standard uncertainty of the slope from the scatter about the line: s/√Sxx."""
     found = _fit(xs, ys, origin=False)
     column: Column = found.s / np.sqrt(np.real(found.sxx))
+    return column
+
+
+def doubt_of_slope_origin(xs: Column, ys: Column) -> Column:
+    """The same of the line through the origin: s/√Σx²."""
+    found = _fit(xs, ys, origin=True)
+    column: Column = found.s / np.sqrt(np.real(found.sxx))
+    return column
+
+
+def scatter_about(xs: Column, ys: Column) -> Column:
+    """The residual standard deviation of the points about their line, beyond what their own errors make."""
+    return _fit(xs, ys, origin=False).s
+
+
+def scatter_about_origin(xs: Column, ys: Column) -> Column:
+    """The same about the line through the origin."""
+    return _fit(xs, ys, origin=True).s
+
+
+def doubt_of_middle(xs: Column, ys: Column) -> Column:
+    """Standard uncertainty of the line's height at the mean of x, s/√n: it and that of the slope are independent."""
+    found = _fit(xs, ys, origin=False)
+    column: Column = found.s * sqrt(found.share)
     return column
 
 

@@ -159,7 +159,8 @@ class Quantity:
     ``result``: reported with uncertainty, for each trial if it belongs to trials. ``accepted``: it may be compared
     with an accepted value; ``known`` is one that nature fixes, a formula over constants. ``per`` names the series for
     each of whose rows it is worked: it is a list, as that is. ``aside`` ones serve the uncertainty alone and are not
-    shown among the others.
+    shown among the others. ``hands`` names a number of other methods' plans that it can stand for, as the slope of a
+    line does; a result can stand for any that its unit fits.
     ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
     """
 
@@ -176,6 +177,7 @@ class Quantity:
     known: str = ""
     per: ListName = ""
     aside: bool = False
+    hands: str = ""
     when: When = None
 
     @property

@@ -42,6 +42,8 @@ def _constants(bound: Bound) -> dict[object, Input]:
 def _number_input(bound: Bound, option: NumberOption) -> Input:
     scale = unit(option.unit)
     value = scale.to_si(float(bound.number(option.key)))
+    if option.key in bound.handed:
+        return Input(value, bound.handed[option.key].sources)
     limit = float(bound.number(f"{option.key}.limit")) * scale.factor
     if not limit:
         return Input(value)
@@ -72,11 +74,11 @@ def _reading_input(bound: Bound, reading: Reading, place: Place, value: float) -
         if (term.on_delivery and begins_delivery(reading, place)) or (term.scatters and told_elsewhere):
             continue
         half = float(term.half_width) * (1.0 if term.relative else scale)
-        common = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")
-        common = common or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
+        piece = term.cause or (f"{_piece(bound, reading)}:{term.label}" if term.shared else "")
+        common = piece or (f"{reading.role}:{term.label}:{reading.key}" if term.by_load else "")
         source = Source(
             common or f"{term.label}:{place}", term.label, standard(half, term.distribution), term.distribution,
-            unit="%" if term.relative else read_with.unit,
+            unit="%" if term.relative else read_with.unit, lasts="bench" if piece else "",
         )  # fmt: skip
         sources.append((source, true * scale if term.relative else 1.0))
     return Input(unit(reading.unit).to_si(true), tuple(sources))

@@ -235,7 +235,7 @@ def members_of(
 def _estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
     """The degrees of freedom that a quantity tells; at least one."""
     key, _, trial = estimate.partition(":")
-    known = trials.get(int(trial), {}) if trial else bench
+    known = trials.get(int(trial), {}) if trial.isdigit() else bench
     return max(value_of(known[key]), 1.0) if key in known else None
 
 

@@ -37,6 +37,7 @@ def _of_call(function: str, given: list[Dimension]) -> Dimension:
                 f"{function}(…) wants {dimension_name(needed)} but is given {dimension_name(found)}. Divide by a unit."
             )
     answer = _named(rule.gives, given)
+    answer = answer if rule.per is None else Dimension(answer / given[rule.per])
     return answer**0.5 if rule.root else answer
 
 

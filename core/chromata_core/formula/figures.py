@@ -105,6 +105,8 @@ def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Mapping[str,
         return _with_figures(value, others[rule.figures - rule.lists].figures)
     everything = [*lists, *([item] for item in others)]
     source = everything[rule.gives if isinstance(rule.gives, int) else 0]
+    if rule.per is not None:  # in another unit than the list, so its places say nothing
+        return _with_figures(value, min(item.figures for item in source))
     return Figured(value, min(item.place for item in source))
 
 

@@ -22,7 +22,8 @@ class Function:
     unit by its symbol. ``gives`` is the unit of the answer in the same way. The first ``lists`` arguments are whole
     lists; ``linear`` ones gather errors as they gather values. ``exact`` answers are counted, not measured. ``figures``
     is the place of the argument whose significant figures the answer keeps, where it does not keep a list's decimals;
-    ``told`` how many of the arguments are shown on paper, all of them for None.
+    ``told`` how many of the arguments are shown on paper, all of them for None. ``per`` is the place of an
+    argument whose unit divides the answer's, as that of x does a slope's.
     """
 
     apply: Callable[..., Column]
@@ -35,6 +36,7 @@ class Function:
     exact: bool = False
     figures: int | None = None
     told: int | None = None
+    per: int | None = None
 
     @property
     def arity(self) -> int:
@@ -94,6 +96,7 @@ FUNCTIONS: dict[str, Function] = {
     "sum": Function(lambda x: x.sum(axis=0), "sum", lists=1, linear=True),
     "last": Function(lambda x: x[-1], "last", lists=1, linear=True),
     "first": Function(lambda x: x[0], "first", lists=1, linear=True),
+    "largest": Function(lambda x: x[np.real(x).reshape(len(x), -1)[:, 0].argmax()], "largest", lists=1),
     "sd": Function(_standard_deviation, "s", lists=1),
     "doubt_of_sd": Function(_doubt_of_sd, "relative u of s, from", gives="", lists=1, exact=True),
     "count": Function(lambda x: np.array([float(len(x))]), "number", gives="", lists=1, exact=True),
@@ -123,6 +126,17 @@ FUNCTIONS: dict[str, Function] = {
     ),
     "line_slope": Function(calibration.line_slope, "slope", ("", None), 1, lists=2),
     "line_intercept": Function(calibration.line_intercept, "intercept", ("", None), 1, lists=2),
+    "line_rise": Function(calibration.line_slope, "slope", (None, None), 1, lists=2, per=0),
+    "line_rise_origin": Function(calibration.line_slope_origin, "slope through zero", (None, None), 1, lists=2, per=0),
+    "doubt_of_rise": Function(calibration.doubt_of_slope, "u of the slope", (None, None), 1, lists=2, per=0),
+    "doubt_of_rise_origin": Function(
+        calibration.doubt_of_slope_origin, "u of the slope through zero", (None, None), 1, lists=2, per=0
+    ),
+    "scatter_about": Function(calibration.scatter_about, "s about the line", (None, None), 1, lists=2),
+    "scatter_about_origin": Function(
+        calibration.scatter_about_origin, "s about the line through zero", (None, None), 1, lists=2
+    ),
+    "doubt_of_middle": Function(calibration.doubt_of_middle, "u of the middle", (None, None), 1, lists=2),
     "doubt_of_slope": Function(calibration.doubt_of_slope, "u of the slope", ("", None), 1, lists=2),
     "doubt_of_intercept": Function(calibration.doubt_of_intercept, "u of the intercept", ("", None), 1, lists=2),
     "scatter_of_reading": Function(calibration.scatter_of_reading, "s/(b√p)", (None, None, 1, ""), lists=2),

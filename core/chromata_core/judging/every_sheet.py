@@ -16,12 +16,25 @@ DIGITS = ("missing-digit", "too-many-digits")
 
 def every_sheet(at: Context) -> Iterable[Finding]:
     """The checks that need no declaring: digits, impossible values, agreement."""
+    yield from _awaited(at)
     yield from _digits(at)
     yield from _spoiled(at)
     yield from _impossible(at)
     yield from _undefined(at)
     yield from _agreement(at)
     yield from answered(at)
+
+
+def _awaited(at: Context) -> Iterator[Finding]:
+    """A number that another sheet was to find and did not: the result stands on the plan's, and must not seem final."""
+    for option in at.bound.hand_ins if at.bound.typed else ():
+        if option.key in at.bound.awaited:
+            awaited = at.bound.awaited[option.key]
+            yield Finding(
+                f"{option.key}-awaited", "look", f"{option.label}: still the plan's {at.bound.number_text(option)}.",
+                f"{awaited.origin}: {awaited.why}.", "Finish it there; it is taken over by itself.",
+                word="What did you find before, and where does it enter here?",
+            )  # fmt: skip
 
 
 def _digits(at: Context) -> Iterator[Finding]:

@@ -19,12 +19,16 @@ from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.sentences import with_article
 from chromata_core.sheet.bound import Bound, Sheet
+from chromata_core.sheet.handed import Handed
 from chromata_core.sheet.understanding import understand
 
 
 def bind(method: Method, sheet: Sheet) -> Bound:
     """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
-    options = resolve_options(method, {**sheet.options, **_from_bottles(method, sheet)})
+    labels = _from_bottles(method, sheet)
+    handed, awaited = _handed_over(method, sheet, labels)
+    found = {name: text for key, one in handed.items() for name, text in one.options(key).items()}
+    options = resolve_options(method, {**sheet.options, **found, **labels})
     problems: list[str] = []
     instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
@@ -32,7 +36,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     bound = Bound(
         method, options, instruments, readings, observations,
         active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {},
+        _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {}, handed, awaited,
     )  # fmt: skip
     problems += own_work_problems(method, sheet.own_work)
     bound = replace(
@@ -83,6 +87,25 @@ def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
     numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
     written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
     return {key: text for found in written for key, text in found.items()}
+
+
+def _handed_over(
+    method: Method, sheet: Sheet, labels: Mapping[str, str]
+) -> tuple[dict[str, Handed], dict[str, Handed]]:
+    """What another sheet found, unless a bottle's label says otherwise; and what it did not find, or nothing that this
+    method could work with: the plan's number stands then, and the bench is told.
+    """
+    taken, awaited = dict[str, Handed](), dict[str, Handed]()
+    for key, found in sheet.handed.items():
+        if key in labels:
+            continue
+        try:
+            if found.text:
+                resolve_options(method, {**sheet.options, **found.options(key)})
+        except SheetError as error:
+            found = replace(found, text="", why=" ".join(error.problems))
+        (taken if found.text else awaited)[key] = found
+    return taken, awaited
 
 
 def _planned(method: Method, options: Mapping[str, str]) -> int | None:

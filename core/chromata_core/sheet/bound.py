@@ -19,6 +19,7 @@ from chromata_core.declaration.vocabulary import Method, Observation, Quantity, 
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.typed import Typed, parse_reading
 from chromata_core.quantity.units import unit
+from chromata_core.sheet.handed import Handed
 
 _MOST_TRIALS = 40
 _MOST_TRIES = 3
@@ -50,7 +51,8 @@ class Sheet:
     """Options, instruments by role, and what stands on the sheet now (corrections already applied).
 
     ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated. ``opened`` is when the
-    session began, epoch seconds, None if it did not. ``own_work`` is what students work out themselves.
+    session began, epoch seconds, None if it did not. ``own_work`` is what students work out themselves, ``handed``
+    numbers of the plan that are taken from another sheet, by their option.
     """
 
     options: Mapping[str, str] = field(default_factory=dict)
@@ -59,6 +61,7 @@ class Sheet:
     stock: Mapping[str, Instrument] = field(default_factory=dict)
     opened: float | None = None
     own_work: OwnWork = field(default_factory=OwnWork)
+    handed: Mapping[str, Handed] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
@@ -81,6 +84,8 @@ class Bound:
     planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
     own_work: OwnWork
     written: Mapping[Place, int]  # how often each place was written by now
+    handed: Mapping[str, Handed]  # numbers of the plan that were found on another sheet, by their option
+    awaited: Mapping[str, Handed]  # those that could not be taken over from there: the plan's own stand
 
     @property
     def rough(self) -> bool:
@@ -183,6 +188,12 @@ class Bound:
     def wanted(self, reading: Reading, trial: int | None) -> bool:
         """Whether ``reading`` has to be made: always, or for an optional one, once the one it follows was made."""
         return not reading.optional or (reading.follows, trial, None) in self.typed
+
+    @cached_property
+    def hand_ins(self) -> tuple[NumberOption, ...]:
+        """The numbers of this plan that another sheet finds, or should."""
+        numbers = [option for option in self.method.all_options if isinstance(option, NumberOption)]
+        return active([o for o in numbers if o.key in {*self.handed, *self.awaited}], self.options)
 
     @cached_property
     def bottles(self) -> tuple[NumberOption, ...]:

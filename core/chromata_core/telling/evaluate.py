@@ -17,6 +17,7 @@ from chromata_core.telling.progress import another, current_task, tasks
 from chromata_core.telling.results import results_of
 from chromata_core.telling.statistics_told import statistics_of
 from chromata_core.telling.steps import hand_for, hand_of, steps_of
+from chromata_core.telling.taken_over import handed_of
 from chromata_core.telling.written import quantities_of, readings_of, trial_of
 
 _SETTLED = ("identified",)  # good news that is an answer of the work, and not only a step that went well
@@ -51,6 +52,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         replicates_pass=_replicates_pass(at),
         findings=[f for f in findings if f.level != "keep"],
         own=own_answers(at),
+        handed=handed_of(at),
         answers=[at.bound.texts.get(answer(n), "") for n in range(1, len(method.questions) + 1)],
     )
 

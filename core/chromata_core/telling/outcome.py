@@ -178,6 +178,19 @@ class OwnAnswer:
 
 
 @dataclass(frozen=True, slots=True)
+class HandedOut:
+    """A number of the plan that another sheet finds: ``text`` as it was found there; where it was not, as it was
+    planned, and ``why``.
+    """
+
+    key: str
+    label: str
+    text: str
+    origin: str
+    why: str
+
+
+@dataclass(frozen=True, slots=True)
 class Evaluation:
     """Everything the core says of one sheet. ``absent`` says what results that are not
     there wait for; ``settled`` are answers of the work that need no more looking at;
@@ -208,6 +221,7 @@ class Evaluation:
     findings: list[Finding]
     own: list[OwnAnswer]
     answers: list[str] = field(default_factory=list)
+    handed: list[HandedOut] = field(default_factory=list)
     veil: str = ""
 
 

@@ -36,6 +36,8 @@ class Source:
     ``label`` is the line of the budget it belongs to. Sources with the same ``estimate`` were judged from one and the
     same scatter, so that its degrees of freedom count once. ``part`` of that scatter's variance is this source, the
     rest was known before: by so much its few degrees of freedom count.
+    ``lasts`` says where the same cause is at work again: in every reading of its own sheet alone (empty), in whatever
+    else is done at that bench with the same pieces, or, as atomic weights, everywhere.
     """
 
     id: str
@@ -46,6 +48,7 @@ class Source:
     part: float = 1.0
     unit: str = ""
     estimate: str = ""
+    lasts: Literal["", "bench", "everywhere"] = ""
 
 
 @dataclass(frozen=True, slots=True)

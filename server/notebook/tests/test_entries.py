@@ -8,8 +8,8 @@ from django.test import TransactionTestCase
 
 from labs.models import Bench
 from labs.tests.room import Furnished, Room, entry, furnish, record, signed_in, write
-from notebook.desks import entries_now
 from notebook.models import Entry
+from notebook.remembered import entries_now
 from people.models import Person
 
 

@@ -10,7 +10,7 @@ from chromata_core.telling.evaluate import evaluate
 from labs import actions
 from labs.models import Bench
 from labs.tests.room import WHEN, Room, evaluated, filled
-from notebook.standing import sheet_of
+from notebook.handed import sheet_of
 
 
 class Stock(Room):

@@ -104,6 +104,27 @@ export const useSession = (id: number) =>
     queryFn: () => said(api.GET('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
   });
 
+/** What a plan could take from an earlier session, under its method and choices. */
+export function useTakings(
+  earlier: number | null,
+  { method, options }: Pick<Shapes['PlanRequest'], 'method'> & { options: Record<string, string> },
+) {
+  const found = useQuery({
+    queryKey: ['takings', earlier, method, options],
+    enabled: earlier !== null && method !== '',
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      said(
+        api.POST('/api/sessions/{session_id}/takings', {
+          params: { path: { session_id: earlier ?? 0 } },
+          body: { method, options },
+        }),
+      ),
+  });
+  return earlier === null ? [] : (found.data ?? []);
+}
+
 /** The room, asked for every 1.5 s; the server answers 304 while nothing has changed. */
 export const useFloor = (id: number, projector: boolean) =>
   useQuery({

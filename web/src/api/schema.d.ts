@@ -852,6 +852,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/takings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What a later session could take from this one. By the method and the choices of the later one; 422 lists what is wrong with them. */
+        post: operations["takings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/teams": {
         parameters: {
             query?: never;
@@ -1183,6 +1200,7 @@ export interface components {
             remarks: components["schemas"]["RemarkOut"][];
             targets: components["schemas"]["TargetOut"][];
             samples: components["schemas"]["SampleHere"][];
+            together: components["schemas"]["PartHere"][];
             read_before: components["schemas"]["ReadBefore"][];
             beside: components["schemas"]["BesideSample"][];
         };
@@ -1291,6 +1309,16 @@ export interface components {
             key: string;
             label: string;
             sets: {
+                [key: string]: string;
+            };
+        };
+        /** @description Method, options and instruments of a plan. */
+        ChoicesRequest: {
+            method: string;
+            options?: {
+                [key: string]: string;
+            };
+            instruments?: {
                 [key: string]: string;
             };
         };
@@ -1519,6 +1547,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             own: components["schemas"]["OwnAnswer"][];
             answers: string[];
+            handed: components["schemas"]["HandedOut"][];
             veil: string;
         };
         /** @description An own experiment as one line. ``changed``: a draft newer than the ready version exists. */
@@ -1648,6 +1677,21 @@ export interface components {
             offer: string;
             turn: number | null;
             labels: string[];
+            unit: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        HandedOut: {
+            key: string;
+            label: string;
+            text: string;
+            origin: string;
+            why: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        HandedResult: {
+            key: string;
+            trial: number | null;
+            label: string;
             unit: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -1918,6 +1962,12 @@ export interface components {
          * @enum {string}
          */
         NumbersRunEnum: "down" | "up";
+        /**
+         * @description * `bench` - bench
+         *     * `class` - class
+         * @enum {string}
+         */
+        OfEnum: "bench" | "class";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OptionChosen: {
             key: string;
@@ -2003,6 +2053,11 @@ export interface components {
             lines?: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PartHere: {
+            bench: number;
+            title: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartOut: {
             kind: string;
             key: string;
@@ -2058,6 +2113,10 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
+            follows?: number | null;
+            takes?: {
+                [key: string]: components["schemas"]["TakeRequest"];
+            };
             own_work?: components["schemas"]["OwnWorkRequest"];
             questions?: string[];
             revision: number;
@@ -2076,6 +2135,10 @@ export interface components {
             questions: string[];
             own_work: components["schemas"]["OwnWork"];
             all_samples: boolean;
+            follows: number | null;
+            takes: {
+                [key: string]: components["schemas"]["TakenFrom"];
+            };
             revision: number;
         };
         /** @description A session to be planned. */
@@ -2100,6 +2163,10 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
+            follows?: number | null;
+            takes?: {
+                [key: string]: components["schemas"]["TakeRequest"];
+            };
             own_work?: components["schemas"]["OwnWorkRequest"];
             questions?: string[];
         };
@@ -2716,6 +2783,29 @@ export interface components {
             bench: string;
             whole_class: string;
             note: string;
+        };
+        /**
+         * @description A result of an earlier session that stands for a number of this plan: each bench's own, or the class's mean; of
+         *     a planned trial, or of the whole bench.
+         */
+        TakeRequest: {
+            key: string;
+            trial?: number | null;
+            of: components["schemas"]["OfEnum"];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        TakenFrom: {
+            key: string;
+            trial: number | null;
+            of: components["schemas"]["OfEnum"];
+        };
+        /** @description A number of a plan and what it can be taken from; ``usual`` is the one that is made for it, if there is one. */
+        Taking: {
+            option: string;
+            label: string;
+            unit: string;
+            offered: components["schemas"]["HandedResult"][];
+            usual: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Talk: {
@@ -4901,6 +4991,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionLine"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    takings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoicesRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taking"][];
                 };
             };
             400: components["responses"]["Refused400"];

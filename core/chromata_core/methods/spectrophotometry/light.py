@@ -73,6 +73,8 @@ def options(
                      "normal95", "Slope of the given line", low="0.001", when=GIVEN),
         NumberOption("b_line", "Its intercept", "0.002", "", "b", "", "0.003", "normal95", "Intercept of the given line", low="-1", when=GIVEN),
         NumberOption("A_top", "Highest absorbance on it", "0.75", help="Above that nobody has measured it.", low="0.01", high="3", when=GIVEN),
+        NumberOption("s_line", "Scatter of a reading about it", "0.003", "", "s", "The residual standard deviation of the points it was drawn through.", low="0.0001", high="1", when=GIVEN),
+        NumberOption("n_line", "Points it was drawn through", "7", "", "n", low="3", high="1000", when=GIVEN),
         NumberOption("c_stock", "Stock concentration", stock, unit, "c_stock", "", limit, "normal95", "Stock concentration", room=True, when=MEASURED),
         ListOption("V_plan", "Stock for the standards", volumes, "mL", "V_plan", f"Each is pipetted into a {flask} mL flask and made up."),
         NumberOption("p", "Readings of each unknown", "1", symbol="p", help="Cuvette emptied and filled again between them.", low="1", high="10"),
@@ -143,6 +145,7 @@ def _absorbances(cuvettes: dict[str, str], off: str) -> tuple[Quantity, ...]:
     )
 
 
+_THIS_READING = "Scatter about the line, this reading"
 _ABSORBANCES = (
     Quantity("A_off", "Second cuvette against the first", "A_match", "", "ΔA", "bench", when={**BY_A, **_TWO}),
     Quantity(
@@ -151,14 +154,47 @@ _ABSORBANCES = (
     *_absorbances(_ONE, ""),
     *_absorbances(_TWO, " - A_off"),
     Quantity("A_0", "Absorbance of the unknown", "inside(A_s, mean_last(A_r, p))", "", "A₀", when=MEASURED),
-    Quantity("A_0", "Absorbance of the unknown", "mean_last(A_r, p)", "", "A₀", when=GIVEN),
+    Quantity("nu", "Degrees of freedom of the line", "n_line - 2", "", "ν", "bench", aside=True, when=GIVEN),
+    Quantity("u_read", "Scatter of the reading", "s_line / sqrt(p)", "", "u", aside=True, when=GIVEN),
+    Quantity(
+        "A_0",
+        "Absorbance of the unknown",
+        "mean_last(A_r, p)",
+        "",
+        "A₀",
+        when=GIVEN,
+        errors=(OwnError(_THIS_READING, "u_read", "normal", freedom="nu"),),
+    ),
 )
+
+
+_SCATTER = "Scatter about the line"
+# The line itself, for who reads off it later. Its slope and its height in the middle are independent; its intercept is
+# worked from both, so that all that is read off carries what they have in common.
+_LINE_FOUND = (
+    Quantity("A_top_found", "Highest absorbance of the standards", "largest(A_s)", "", "A", "bench", aside=True, hands="A_top", when=MEASURED),
+    Quantity("n_found", "Points of the line", "count(A_s)", "", "n", "bench", aside=True, hands="n_line", when=MEASURED),
+    Quantity("s_found", "Scatter of a reading about the line", "scatter_about(c_std, A_s)", "", "s", "bench", aside=True, hands="s_line", when=_LINE),
+    Quantity("s_found", "Scatter of a reading about the line", "scatter_about_origin(c_std, A_s)", "", "s", "bench", aside=True, hands="s_line", when=_ORIGIN),
+    Quantity("c_mid", "Middle of the standards", "sum(c_std) / count(A_s)", "mol/L", "c̄", "bench", aside=True, when=_LINE),
+    Quantity("u_mid", "Doubt of the line in its middle", "doubt_of_middle(c_std, A_s)", "", "u", "bench", aside=True, when=_LINE),
+    Quantity("A_mid", "Height of the line in its middle", "sum(A_s) / count(A_s)", "", "Ā", "bench", aside=True, when=_LINE,
+             errors=(OwnError(_SCATTER, "u_mid", "normal", freedom="nu", shared=True),)),
+    Quantity("u_rise", "Doubt of the slope", "doubt_of_rise(c_std, A_s)", "L/mol", "u", "bench", aside=True, when=_LINE),
+    Quantity("u_rise", "Doubt of the slope", "doubt_of_rise_origin(c_std, A_s)", "L/mol", "u", "bench", aside=True, when=_ORIGIN),
+    Quantity("rise", "Slope of the line", "line_rise(c_std, A_s)", "L/mol", "a", "bench", aside=True, hands="a_line", when=_LINE,
+             errors=(OwnError(_SCATTER, "u_rise", "normal", freedom="nu", shared=True),)),
+    Quantity("rise", "Slope of the line", "line_rise_origin(c_std, A_s)", "L/mol", "a", "bench", aside=True, hands="a_line", when=_ORIGIN,
+             errors=(OwnError(_SCATTER, "u_rise", "normal", freedom="nu", shared=True),)),
+    Quantity("start", "Intercept of the line", "A_mid - rise * c_mid", "", "b", "bench", aside=True, hands="b_line", when=_LINE),
+    Quantity("start", "Intercept of the line", "0 * A_top_found", "", "b", "bench", aside=True, hands="b_line", when=_ORIGIN),
+)  # fmt: skip
 
 
 def read_off(unit: str) -> tuple[Quantity, ...]:
     """From the standards' line to the concentration in the cuvette and, undiluted, before it."""
     errors = (
-        OwnError("Scatter about the line, this reading", "u_read", "normal", freedom="nu"),
+        OwnError(_THIS_READING, "u_read", "normal", freedom="nu"),
         OwnError("The line itself", "u_line", "normal", freedom="nu", shared=True),
     )
     return (
@@ -170,6 +206,7 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
         Quantity("u_read", "Scatter of one reading", "scatter_of_reading_origin(c_std, A_s, A_0, p)", unit, "u", aside=True, when=_ORIGIN),
         Quantity("u_line", "Doubt of the line", "doubt_of_line(c_std, A_s, A_0)", unit, "u", aside=True, when=_LINE),
         Quantity("u_line", "Doubt of the line", "doubt_of_line_origin(c_std, A_s, A_0)", unit, "u", aside=True, when=_ORIGIN),
+        *_LINE_FOUND,
         Quantity("c_x", "In the cuvette", "line_x(c_std, A_s, A_0)", unit, "c_x", when=_LINE, errors=errors),
         Quantity("c_x", "In the cuvette", "line_x_origin(c_std, A_s, A_0)", unit, "c_x", when=_ORIGIN, errors=errors),
         Quantity("c_x", "In the cuvette", "(A_0 - b_line) / a_line", unit, "c_x", when=GIVEN),

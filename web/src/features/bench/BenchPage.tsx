@@ -16,7 +16,7 @@ import { trialName, type Bench } from './hand';
 import { InHand } from './InHand';
 import { Ledger } from './Ledger';
 import { BesideOthers, Expected, OnRecord } from './OnRecord';
-import { SampleTabs } from './SampleTabs';
+import { PlaceTabs } from './PlaceTabs';
 import { StepsRail } from './StepsRail';
 import { useAtBench, type AtBench, type Part } from './useAtBench';
 
@@ -44,7 +44,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
     <Box sx={PAGE}>
       <BenchHeader bench={bench} outbox={outbox} onCall={() => at.setAsking('call')} />
       <Box>
-        <SampleTabs bench={bench} colour={accent(bench.session.family)} />
+        <PlaceTabs bench={bench} colour={accent(bench.session.family)} />
       </Box>
       <NextSentence bench={bench} task={task} onChoose={at.choose} />
       <Box>

@@ -4,6 +4,7 @@ import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
 import { SquareView } from '../../charts/SquareView';
+import { HandedLines } from '../../identity/HandedLines';
 import { PathBack } from '../../identity/PathBack';
 import { ResultCard } from '../../identity/ResultCard';
 import { TrialResults } from '../../identity/TrialResults';
@@ -44,6 +45,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
         />
       )}
       {chart && <ChartView chart={chart} colour={colour} />}
+      <HandedLines handed={evaluation.handed} />
       <BenchReadings bench={bench} pending={pending} onChoose={onChoose} />
       {!square && (
         <Box sx={{ overflowX: 'auto' }}>

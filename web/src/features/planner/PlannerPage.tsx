@@ -12,6 +12,7 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Consequences } from './Consequences';
 import { Choices } from './Choices';
 import { NO_OWN_WORK } from './ownWork';
+import { PartsField } from './PartsField';
 import { planOf, tomorrow, type Changing, type Plan } from './usePlan';
 import { usePlanner } from './usePlanner';
 import { When } from './When';
@@ -105,6 +106,8 @@ function NewPlan({ methods, sections }: Known) {
     allSamples: false,
     questions: [],
     ownWork: NO_OWN_WORK,
+    follows: null,
+    takes: {},
   };
   return <Planner {...{ methods, sections, first }} title="Plan a session" />;
 }
@@ -133,6 +136,9 @@ function Planner({ methods, sections, title, first, changing }: Props) {
         <Box sx={{ display: 'grid', gap: 3 }}>
           <Sheet title="Which experiment, when and for whom">
             <When {...{ plan, put, methods, sections }} />
+          </Sheet>
+          <Sheet title="Parts of one piece of work">
+            <PartsField {...{ plan, put }} changing={changing?.id} />
           </Sheet>
           {planner.method && <Choices planner={planner} method={planner.method} />}
         </Box>

@@ -30,6 +30,7 @@ export function When({ plan, put, methods, sections }: WhenProps) {
             samples: [],
             allSamples: false,
             questions: [],
+            takes: {},
           })
         }
       >

@@ -28,6 +28,9 @@ export interface Plan {
   /** Closing questions instead of the method's own; none: its own. */
   questions: string[];
   ownWork: OwnWork;
+  /** The session that it goes on with, and what of it stands for which number of this plan. */
+  follows: number | null;
+  takes: Record<string, Shapes['TakenFrom']>;
 }
 
 /** Tomorrow at nine, as a date-time field wants it. */
@@ -96,6 +99,8 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
     allSamples: draft.all_samples,
     questions: draft.questions,
     ownWork: draft.own_work,
+    follows: draft.follows,
+    takes: draft.takes,
   };
 }
 
@@ -120,5 +125,7 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     samples: named(plan.samples),
     all_samples: plan.allSamples,
     own_work: plan.ownWork,
+    follows: plan.follows,
+    takes: plan.takes,
   };
 }

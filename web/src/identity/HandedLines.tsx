@@ -1,0 +1,25 @@
+import Box from '@mui/material/Box';
+import type { Shapes } from '../api/client';
+import { FIGURES, ink } from './tokens';
+
+/** Numbers of the plan that earlier work found: what they are, and where they come from. */
+export function HandedLines({ handed }: { handed: Shapes['HandedOut'][] }) {
+  if (handed.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Found before" sx={{ display: 'grid', gap: 0.5, fontSize: 14 }}>
+      {handed.map((one, place) => (
+        <Box key={one.key}>
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+            <span>{one.label}</span>
+            <span style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{one.text}</span>
+          </Box>
+          {handed[place + 1]?.origin !== one.origin && (
+            <Box sx={{ color: ink.inkSoft }}>
+              {one.why ? `planned; ${one.origin}: ${one.why}` : one.origin}
+            </Box>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
