@@ -182,7 +182,7 @@ class WhatIsMissing(TestCase):
     def test_why_there_is_nothing_yet(self) -> None:
         apart = context_of(ACID_BASE, titration(("0.24", "21.78"), ("0.30", "23.40"), rough=None))
         for at, key, why in (
-            (context_of(ACID_BASE, Sheet()), "c_s", "there is no .* yet"),
+            (context_of(ACID_BASE, Sheet()), "c_s", "is not found yet"),
             (apart, "c_s", "do not agree yet"),
             (apart, "gone", "nothing of that name"),
         ):

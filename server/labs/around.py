@@ -14,7 +14,7 @@ from django.db import transaction
 from labs.models import Session
 from labs.parts import together
 from labs.remarks import remarks_on
-from labs.shapes import RemarkOut, SessionCard
+from labs.shapes import PartOf, RemarkOut, SessionCard
 from labs.term import session_card
 
 _SECONDS, _MOST = 2, 100
@@ -23,13 +23,13 @@ _SECONDS, _MOST = 2, 100
 @dataclass(frozen=True, slots=True)
 class Around:
     """The names of each bench's team in order, by the bench's id; the session; the remarks it shows; and the sessions
-    that belong together with it, by id and title, in the order of the work.
+    that belong together with it, in the order of the work.
     """
 
     teams: dict[int, list[str]]
     session: SessionCard
     remarks: list[RemarkOut]
-    together: dict[int, str]
+    together: list[PartOf]
 
 
 def _which(session: Session) -> tuple[object, ...]:
@@ -43,7 +43,7 @@ def around(session: Session) -> Around:
     placed = session.benches.filter(team__isnull=False).order_by("team__name")
     for bench, name in placed.values_list("pk", "team__name"):
         teams[bench].append(name)
-    parts = {one.pk: one.title for one in together(session)}
+    parts = [PartOf(one.pk, one.title) for one in together(session)]
     return Around(teams, session_card(session), remarks_on(session), parts)
 
 

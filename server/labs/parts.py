@@ -1,7 +1,7 @@
 """Sessions that go on with what an earlier one found: parts of one piece of work, or next week's use of a line."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 from typing import Any
 
 from chromata_core.declaration.option_kinds import NumberOption
@@ -11,6 +11,7 @@ from chromata_core.engine.handing import Taking, takings
 from chromata_core.errors import SheetError
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
+from chromata_core.telling.describe import OptionChosen
 from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of
@@ -91,6 +92,18 @@ def together(session: Session) -> list[Session]:
     for one in found:
         found += [later for later in one.followed_by.order_by("starts_at", "pk") if later not in found]
     return found[: 2 * _LONGEST_CHAIN]
+
+
+def chosen_here(session: Session, options: Sequence[OptionChosen]) -> list[OptionChosen]:
+    """The choices of a plan in words, with where those are from that an earlier session finds."""
+    if session.follows is None:
+        return list(options)
+    whose = {option: _WHOSE[take.of] for option, take in takes_of(session).items()}
+    origin = f"as “{session.follows.title}” finds it"
+    return [replace(one, text=f"{origin}, {whose[one.key]}") if one.key in whose else one for one in options]
+
+
+_WHOSE: dict[Of, str] = {"bench": "each bench’s own", "class": "mean of the class"}
 
 
 def still_found(session: Session) -> None:

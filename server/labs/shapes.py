@@ -140,12 +140,21 @@ class StepName:
 
 
 @dataclass(frozen=True, slots=True)
+class PartOf:
+    """One of the sessions that belong together."""
+
+    id: int
+    title: str
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
-    ``log`` has the latest first.
+    ``log`` has the latest first. ``together`` are the sessions that it is a part with, itself among them.
     """
 
     card: SessionLine
+    together: list[PartOf]
     draft: PlanDraft
     log: list[Done]
     options: list[OptionChosen]

@@ -16,12 +16,14 @@ from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench, HiddenValue, Session
 from labs.own_work import own_work_of
+from labs.parts import chosen_here, together
 from labs.policy import may_see_accepted
 from labs.remarks import remarks_on, steps_of
 from labs.shapes import (
     BenchPlace,
     Comparable,
     Done,
+    PartOf,
     PlanDraft,
     SampleGiven,
     SessionCard,
@@ -91,6 +93,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     places = places_of(session.benches.prefetch_related("team").select_related("sample"))
     return SessionPlan(
         card=session_line(session),
+        together=[PartOf(one.pk, one.title) for one in together(session)],
         draft=PlanDraft(
             session.section_id,
             list(session.guests.values_list("pk", flat=True)),
@@ -108,7 +111,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             Done(deed.at.isoformat(), deed.person.name, deed.what)
             for deed in session.deeds.select_related("person").order_by("-at", "-pk")[:_LOG]
         ],
-        options=options_chosen(chosen, options),
+        options=chosen_here(session, options_chosen(chosen, options)),
         instruments=[Named(label, short) for label, short in tools],
         benches=places,
         students=_students(session),

@@ -14,6 +14,7 @@ from labs.instruments import stock_of
 from labs.models import Bench
 from labs.own_work import as_seen
 from labs.policy import benches_for, may_see_accepted
+from labs.shapes import PartOf
 from notebook.board import of_room
 from notebook.desks import desks, with_accepted
 from notebook.models import Entry
@@ -57,14 +58,14 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     )
 
 
-def _together(bench: Bench, person: Person, sessions: Mapping[int, str]) -> list[PartHere]:
+def _together(bench: Bench, person: Person, sessions: list[PartOf]) -> list[PartHere]:
     """This place in the sessions that belong together, as far as ``person`` works there; none where there is one."""
     if len(sessions) < 2:
         return []
-    here = benches_for(person).filter(session__in=sessions, number=bench.number)
+    here = benches_for(person).filter(session__in=[one.id for one in sessions], number=bench.number)
     turns = sorted(here, key=lambda one: (one.turn != bench.turn, one.turn))
     by_session = {one.session_id: one.pk for one in reversed(turns)}
-    return [PartHere(by_session[pk], title) for pk, title in sessions.items() if pk in by_session]
+    return [PartHere(by_session[one.id], one.title) for one in sessions if one.id in by_session]
 
 
 def _talk(entry: Entry) -> Talk:

@@ -90,6 +90,7 @@ def floor(at: Look) -> Floor:
     comparison = _comparison(room, quantity.key if len(samples) < 2 else ranked)
     return Floor(
         at.around.session,
+        at.around.together,
         quantity.label,
         quantity.unit,
         usual,

@@ -12,7 +12,7 @@ from chromata_core.statistics.class_comparison import ClassComparison
 from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import PartOut
 from chromata_core.telling.outcome import Evaluation
-from labs.shapes import Arrangement, BoardLine, ComparisonView, RemarkOut, SessionCard
+from labs.shapes import Arrangement, BoardLine, ComparisonView, PartOf, RemarkOut, SessionCard
 from notebook.actions import Kept
 
 NeedLevel = Literal["call", "look", "repeat", "stop"]
@@ -175,6 +175,7 @@ class Floor:
     """The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about."""
 
     session: SessionCard
+    together: list[PartOf]
     result_label: str
     unit: str
     minutes_left: int

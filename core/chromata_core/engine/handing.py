@@ -95,7 +95,7 @@ def found_here(at: Context, key: str, trial: int | None, sheet: str, same_pieces
     made = at.last_try(trial) if trial is not None else None
     column = None if made in at.computed.voided else at.computed.column(key, made)
     if column is None:
-        raise SheetError([f"there is no {quantity.label.lower()} yet"])
+        raise SheetError([f"“{quantity.label}” is not found yet"])
     if trial is None and at.computed.agreement is not None and not at.computed.agreement.agree:
         raise SheetError([f"the {at.bound.method.trials.noun.lower()}s there do not agree yet"])
     sources = at.computed.columns.sources
@@ -174,6 +174,6 @@ def as_number(found: Input, symbol: str, origin: str) -> Handed:
     value, limit = scale.from_si(found.value), made.expanded / scale.factor
     shown = report(value, limit)
     if not limit or shown.power:
-        return Handed(origin, f"{value:.5g}" if not limit else repr(value), repr(limit), sources)
+        return Handed(origin, f"{value:.4g}" if not limit else repr(value), repr(limit), sources)
     decimals = len(shown.value.partition(".")[2])
     return Handed(origin, plain(value, decimals), plain(limit, decimals), sources)

@@ -154,10 +154,12 @@ def _worked(text: str, symbol: str, here: str) -> str:
 
 
 def constants(at: Context) -> list[Shown]:
-    """What was taken as known: session values and molar masses, each as a line of text with its unit."""
+    """What was taken as known: session values and molar masses, each as a line of text with its unit. What another
+    sheet found is told by itself.
+    """
     found = []
     used = {name for quantity in at.bound.quantities for name in names(parse_formula(quantity.formula))}
-    for option in (o for o in at.bound.method.all_options if o.key in used):
+    for option in (o for o in at.bound.method.all_options if o.key in used and o not in at.bound.hand_ins):
         if isinstance(option, SubstanceOption):
             mass = number_text(at, option.key, None)
             found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))

@@ -57,7 +57,7 @@ class Parts(Room):
         there, here = self.opened()
         told = self.state(here)["evaluation"]
         self.assertIn("c_t-awaited", [one["code"] for one in told["findings"]])
-        self.assertEqual(told["handed"][0]["why"], "there is no concentration of the sample yet")
+        self.assertEqual(told["handed"][0]["why"], "“Concentration of the sample” is not found yet")
         self.assertAlmostEqual(self.value(here), 0.1 * 17.44 / 20, 9)
         titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
         told = self.state(here)["evaluation"]

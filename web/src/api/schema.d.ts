@@ -1609,6 +1609,7 @@ export interface components {
         /** @description The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about. */
         Floor: {
             session: components["schemas"]["SessionCard"];
+            together: components["schemas"]["PartOf"][];
             result_label: string;
             unit: string;
             minutes_left: number;
@@ -2055,6 +2056,11 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartHere: {
             bench: number;
+            title: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PartOf: {
+            id: number;
             title: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2575,10 +2581,11 @@ export interface components {
         };
         /**
          * @description A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
-         *     ``log`` has the latest first.
+         *     ``log`` has the latest first. ``together`` are the sessions that it is a part with, itself among them.
          */
         SessionPlan: {
             card: components["schemas"]["SessionLine"];
+            together: components["schemas"]["PartOf"][];
             draft: components["schemas"]["PlanDraft"];
             log: components["schemas"]["Done"][];
             options: components["schemas"]["OptionChosen"][];

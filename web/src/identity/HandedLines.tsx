@@ -11,7 +11,11 @@ export function HandedLines({ handed }: { handed: Shapes['HandedOut'][] }) {
         <Box key={one.key}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
             <span>{one.label}</span>
-            <span style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{one.text}</span>
+            <span
+              style={{ fontFamily: FIGURES, whiteSpace: 'nowrap', color: one.why ? ink.inkSoft : ink.ink }}
+            >
+              {one.text}
+            </span>
           </Box>
           {handed[place + 1]?.origin !== one.origin && (
             <Box sx={{ color: ink.inkSoft }}>

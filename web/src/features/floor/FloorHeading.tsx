@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useMinutes, useSessionState } from '../../api/hooks';
 import { dotted } from '../../identity/dotted';
+import { PartLinks } from '../../identity/PartLinks';
 import { clock, day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -42,6 +43,7 @@ export function FloorHeading({ floor, now, projector, onProjector }: Props) {
         <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
           {dotted(session.section, session.room, floor.result_label)}
         </Box>
+        <PartLinks parts={floor.together} here={session.id} to={(id) => `/sessions/${id}/floor`} />
       </Box>
       {session.state === 'open' && (
         <Box sx={{ color: ink.inkSoft, textAlign: 'right' }}>

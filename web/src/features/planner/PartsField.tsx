@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
@@ -8,10 +7,7 @@ import { day } from '../../identity/time';
 import { Fields } from './Fields';
 import type { Plan } from './usePlan';
 
-type Take = Plan['takes'][string];
-
-const NONE = 0;
-const OWN = 'as planned here';
+type Takes = Plan['takes'];
 
 interface Props {
   plan: Plan;
@@ -22,106 +18,104 @@ interface Props {
 
 /** The session whose results this one goes on with, and what is taken from it. */
 export function PartsField({ plan, put, changing }: Props) {
-  const sessions = (useSessions().data ?? []).filter(
+  const earlier = (useSessions().data ?? []).filter(
     (one) => one.id !== changing && one.state !== 'cancelled',
   );
   const offered = useTakings(plan.follows, plan);
-  const usual = offered.filter((one) => one.usual && !plan.takes[one.option]);
-  const take = (chosen: Record<string, Take>) => put({ takes: { ...plan.takes, ...chosen } });
   return (
-    <Box sx={{ display: 'grid', gap: 2 }}>
-      <Fields>
-        <TextField
-          select
-          label="Goes on with"
-          helperText="What was found there stands for numbers of this plan, with its uncertainty; teams stand as there."
-          value={plan.follows ?? NONE}
-          onChange={(event) => put({ follows: Number(event.target.value) || null, takes: {} })}
-        >
-          <MenuItem value={NONE}>nothing: it stands by itself</MenuItem>
-          {sessions.map((one) => (
-            <MenuItem key={one.id} value={one.id}>
-              {one.title}, {day(one.starts_at)}
-            </MenuItem>
-          ))}
-        </TextField>
-      </Fields>
-      {usual.length > 0 && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {(['bench', 'class'] as const).map((of) => (
-            <Button
-              key={of}
-              variant="outlined"
-              onClick={() =>
-                take(
-                  Object.fromEntries(usual.map((one) => [one.option, { key: one.usual, trial: null, of }])),
-                )
-              }
-            >
-              Take the line: {WHOSE[of]}
-            </Button>
-          ))}
+    <Fields>
+      <TextField
+        select
+        label="Goes on with"
+        helperText="What is found there stands for numbers of this plan, with its uncertainty; teams stand as there."
+        value={plan.follows ?? 0}
+        onChange={(event) => put({ follows: Number(event.target.value) || null, takes: {} })}
+      >
+        <MenuItem value={0}>nothing: it stands by itself</MenuItem>
+        {earlier.map((one) => (
+          <MenuItem key={one.id} value={one.id}>
+            {one.title}, {day(one.starts_at)}
+          </MenuItem>
+        ))}
+      </TextField>
+      {plan.follows !== null && offered.length === 0 && (
+        <Box sx={{ fontSize: 14 }}>
+          Nothing that is found there fits a number of this plan. A line fits where the line is given.
         </Box>
       )}
-      {plan.follows !== null && offered.length === 0 && <NothingFits />}
-      <Fields>
-        {offered.map((one) => (
-          <Taken
-            key={one.option}
-            taking={one}
-            take={plan.takes[one.option]}
-            onChange={take}
-            drop={put}
-            plan={plan}
-          />
-        ))}
-      </Fields>
-    </Box>
+      {wanted(offered).map((one) => (
+        <Wanted
+          key={one.label}
+          wanted={one}
+          takes={plan.takes}
+          onChange={(chosen) => {
+            const others = Object.entries(plan.takes).filter(([option]) => !one.options.includes(option));
+            put({ takes: { ...Object.fromEntries(others), ...chosen } });
+          }}
+        />
+      ))}
+    </Fields>
   );
 }
 
-const WHOSE = { bench: 'each bench’s own', class: 'mean of the class' } as const;
-
-function NothingFits() {
-  return (
-    <Box sx={{ fontSize: 14 }}>
-      Nothing that is found there fits a number of this plan. A line can be taken where the line is given.
-    </Box>
-  );
+/** What is taken in one choice: a number of the plan, or all numbers of a line. */
+interface WantedAtOnce {
+  label: string;
+  options: string[];
+  ways: { words: string; takes: Takes }[];
 }
 
-interface TakenProps {
-  taking: Shapes['Taking'];
-  take: Take | undefined;
-  plan: Plan;
-  onChange: (chosen: Record<string, Take>) => void;
-  drop: (change: Partial<Plan>) => void;
+const WHOSE = [
+  ['bench', 'each bench’s own'],
+  ['class', 'mean of the class'],
+] as const;
+
+function wanted(offered: Shapes['Taking'][]): WantedAtOnce[] {
+  const line = offered.filter((one) => one.usual);
+  const whole = line.length > 0 ? [theLine(line)] : [];
+  return [...whole, ...offered.filter((one) => !one.usual).map(oneNumber)];
 }
 
-/** What stands for one number of the plan. */
-function Taken({ taking, take, plan, onChange, drop }: TakenProps) {
-  const ways = taking.offered.flatMap((one) =>
-    (['bench', 'class'] as const).map((of) => ({
-      take: { key: one.key, trial: one.trial, of },
-      words: `${one.label}, ${WHOSE[of]}`,
+const theLine = (line: Shapes['Taking'][]): WantedAtOnce => ({
+  label: 'The line that is given',
+  options: line.map((one) => one.option),
+  ways: WHOSE.map(([of, words]) => ({
+    words: `as found there, ${words}`,
+    takes: Object.fromEntries(line.map((one) => [one.option, { key: one.usual, trial: null, of }])),
+  })),
+});
+
+const oneNumber = ({ option, label, offered }: Shapes['Taking']): WantedAtOnce => ({
+  label,
+  options: [option],
+  ways: offered.flatMap((one) =>
+    WHOSE.map(([of, words]) => ({
+      words: `${one.label}, ${words}`,
+      takes: { [option]: { key: one.key, trial: one.trial, of } },
     })),
-  );
-  const here = ways.findIndex(
-    (way) => way.take.key === take?.key && way.take.trial === take.trial && way.take.of === take.of,
-  );
+  ),
+});
+
+interface WantedProps {
+  wanted: WantedAtOnce;
+  takes: Takes;
+  onChange: (chosen: Takes) => void;
+}
+
+function Wanted({ wanted: { label, options, ways }, takes, onChange }: WantedProps) {
+  const isTaken = (way: WantedAtOnce['ways'][number]) =>
+    options.every((option) => {
+      const [there, here] = [way.takes[option], takes[option]];
+      return there?.key === here?.key && there?.trial === here?.trial && there?.of === here?.of;
+    });
   return (
     <TextField
       select
-      label={taking.label}
-      value={here}
-      onChange={(event) => {
-        const way = ways[Number(event.target.value)];
-        if (way) return onChange({ [taking.option]: way.take });
-        const rest = Object.entries(plan.takes).filter(([option]) => option !== taking.option);
-        drop({ takes: Object.fromEntries(rest) });
-      }}
+      label={label}
+      value={ways.findIndex(isTaken)}
+      onChange={(event) => onChange(ways[Number(event.target.value)]?.takes ?? {})}
     >
-      <MenuItem value={-1}>{OWN}</MenuItem>
+      <MenuItem value={-1}>as planned here</MenuItem>
       {ways.map((way, place) => (
         <MenuItem key={way.words} value={place}>
           {way.words}

@@ -9,6 +9,7 @@ import { Figure } from '../../identity/Figure';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
 import { Folded } from '../../identity/Folded';
+import { HandedLines } from '../../identity/HandedLines';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
@@ -121,6 +122,7 @@ function Work({ report, colour }: PartProps) {
             Taken as known: {report.known.map((one) => one.text).join(' · ')}
           </Box>
         )}
+        <HandedLines handed={report.evaluation.handed} />
         <WorkedLines lines={report.lines} />
         <PathBack evaluation={report.evaluation} colour={colour} />
       </Sheet>

@@ -6,6 +6,7 @@ import { useMe, useSession, useSessionState } from '../../api/hooks';
 import { Lanes } from '../../charts/Lanes';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
+import { PartLinks } from '../../identity/PartLinks';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { dotted } from '../../identity/dotted';
@@ -45,6 +46,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
             {' · '}
             {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
+            <PartLinks parts={plan.together} here={card.id} to={(id) => `/sessions/${id}`} />
           </>
         }
         actions={<Actions card={card} mine={mine} change={change} />}
