@@ -55,6 +55,7 @@ class Shared:
     free_label: str = "Without it"
     after: NumberName = ""
     meanwhile: str = ""
+    when: When = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -9,7 +9,7 @@ from dataclasses import dataclass, field
 from math import ceil
 
 from chromata_core.declaration.option_kinds import ListOption
-from chromata_core.declaration.options import listed
+from chromata_core.declaration.options import active, listed
 from chromata_core.declaration.preparation import Shared
 from chromata_core.sheet.bound import Bound
 
@@ -68,13 +68,13 @@ class _Room:
 
 def timetables(bound: Bound, benches: int) -> list[Timetable]:
     """One for each kind of shared equipment of the method, under these options."""
-    return [timetable(bound, shared, benches) for shared in bound.method.shared]
+    return [timetable(bound, shared, benches) for shared in active(bound.method.shared, bound.options)]
 
 
 def orders(bound: Bound, benches: int) -> dict[int, dict[str, str]]:
     """Each bench's own options: planned lists in the order of its turns, by bench number."""
     found: dict[int, dict[str, str]] = {number: {} for number in range(1, benches + 1)}
-    for shared in bound.method.shared:
+    for shared in active(bound.method.shared, bound.options):
         if shared.planned:
             for order in timetable(bound, shared, benches).orders:
                 found[order.bench][shared.planned] = "; ".join(order.values)

@@ -2,7 +2,7 @@
 
 from chromata_core.declaration import cautions
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
-from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.preparation import Shared, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     SPECTROPHOTOMETRY,
@@ -21,6 +21,7 @@ from chromata_core.methods import natural_constants
 from chromata_core.methods.spectrophotometry import light
 
 _RATIO = "c / c_1"
+_SPUN = {"parting": "spin"}
 
 METHOD = Method(
     slug="solubility-product",
@@ -46,6 +47,10 @@ METHOD = Method(
         ChoiceOption("parting", "Solid and liquid are parted", (
             Choice("spin", "In a centrifuge, balanced", words={"part": "spin it"}), Choice("settle", "By settling and pouring off", words={"part": "let it settle and pour off"}),
         ), "spin"),
+        NumberOption("spinners", "Centrifuges", "1", low="1", high="12", planning=True, when=_SPUN),
+        NumberOption("spin_places", "Benches at one at a time", "3", "", help="Each with a pair of tubes that stand opposite each other.", low="1", high="12", planning=True, when=_SPUN),
+        NumberOption("spin_minutes", "A spin, from loading to taking out", "6", "min", low="1", high="60", planning=True, when=_SPUN),
+        NumberOption("solid_minutes", "Before the first spin", "15", "min", "", "Mixing, settling, sharing out to the tubes, the first washing.", high="120", planning=True, when=_SPUN),
         NumberOption("washes", "How often it is washed", "3", low="1", high="6", help="Three times is common practice.", planning=True),
         NumberOption("Ksp_lit", "Accepted solubility product", "1.1e-12", symbol="K_lit", help="Silver chromate at 25 °C: about 1.1 × 10⁻¹², handbook value from memory."),
         *light.options("0.0002400", "mol/L", "0.0000010", "1.00; 2.00; 4.00; 6.00; 8.00", "10", "405", "3500", "T"),
@@ -123,6 +128,10 @@ METHOD = Method(
         Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "µmol/L", "above what is expected", told=True),
     ),
     supplies=(*light.supplies("Stock of {ion} in the plan's concentration"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
-    shared=light.SHARED,
+    shared=(
+        *light.SHARED,
+        Shared("Centrifuge", "spinners", "spin_places", "spin_minutes", after="solid_minutes",
+               meanwhile="Make the standards; weigh the tubes that will stand opposite each other.", when=_SPUN),
+    ),
     waste="Silver and chromate are collected as hazardous waste, never poured down the sink.",
 )  # fmt: skip

@@ -7,7 +7,10 @@ import { KeyCap } from '../../identity/KeyCap';
 import { clock } from '../../identity/time';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { useNow } from '../../identity/useNow';
+import type { Draft } from '../../queue/store';
 import type { Asking } from './BenchDialogs';
+import { halfHour, named } from './halfHour';
 import { sameSlot, urgent, type Bench, type Slot, type Task } from './hand';
 
 interface NextProps {
@@ -113,16 +116,15 @@ export function Said({
   );
 }
 
-/** The keys, and the caution that always holds. */
-export function BenchFooter({
-  bench,
-  task,
-  onAsk,
-}: {
+interface FooterProps {
   bench: Bench;
   task: Task;
+  pending: Draft[];
   onAsk: (what: Asking) => void;
-}) {
+}
+
+/** The keys, what comes after this, and the caution that always holds. */
+export function BenchFooter({ bench, task, pending, onAsk }: FooterProps) {
   const caution = bench.evaluation.steps.find((step) => step.state === 'now')?.cautions[0];
   return (
     <Box
@@ -145,6 +147,7 @@ export function BenchFooter({
       {task.trial !== null && <Hint letter="R" what="reject this trial" onClick={() => onAsk('reject')} />}
       <Hint letter="O" what="note what you see" onClick={() => onAsk('note')} />
       <Hint letter="?" what="all keys" onClick={() => onAsk('keys')} />
+      <AfterThis bench={bench} pending={pending} />
       <Box
         sx={{
           ml: 'auto',
@@ -158,6 +161,19 @@ export function BenchFooter({
         {caution ?? 'Goggles on.'} Local rules and your instructor decide.
       </Box>
     </Box>
+  );
+}
+
+/** The step after the one in hand, in sight also where the next half hour stands below the fold. */
+function AfterThis({ bench, pending }: { bench: Bench; pending: Draft[] }) {
+  const now = useNow(15_000);
+  const next = halfHour(bench.evaluation.steps, pending, now)[1];
+  if (!next) return null;
+  return (
+    <span>
+      then <b>{named(next.step)}</b>
+      {next.from >= 1 && <>, in about {Math.round(next.from)} min</>}
+    </span>
   );
 }
 

@@ -56,7 +56,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
       {narrow ? (
         <Parts label="Parts of the bench" parts={PARTS} chosen={at.part} onChoose={at.setPart} />
       ) : (
-        <BenchFooter bench={bench} task={task} onAsk={at.setAsking} />
+        <BenchFooter bench={bench} task={task} pending={outbox.pending} onAsk={at.setAsking} />
       )}
       <BenchDialogs
         asking={at.asking}
