@@ -34,7 +34,9 @@ class Parts(BrowserCase):
         there, here = (session.benches.get(team=self.student) for session in (first, second))
         page = self.sign_in(self.student, f"/benches/{here.pk}")
         found_before = page.get_by_role("region", name="Found before")
-        expect(found_before).to_contain_text("planned; “Standardise”, bench 1: “Concentration of the sample” is not found")
+        expect(found_before).to_contain_text(
+            "planned; “Standardise”, bench 1: “Concentration of the sample” is not found"
+        )
         page.get_by_role("link", name="1 · Standardise").click()
         expect(page).to_have_url(f"{self.live_server_url}/benches/{there.pk}")
         titrate(signed_in(self.student), there, *TITRES)

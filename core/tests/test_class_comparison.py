@@ -41,7 +41,7 @@ class Products(TestCase):
 
     def test_a_bench_far_off_is_marked_and_kept(self) -> None:
         found = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
-        self.assertEqual((found.products[0].suspect, len(found.products[0].results)), (6, 6))
+        self.assertEqual((found.products[0].suspects, len(found.products[0].results)), ([6], 6))
         self.assertIn("Bench 6 lies far from the others", found.sentence)
 
     def test_who_came_closest_is_said_where_the_accepted_value_may_be_seen(self) -> None:
@@ -58,8 +58,3 @@ class Products(TestCase):
 
     def test_nothing_yet(self) -> None:
         self.assertIsNone(class_comparison("x", "", []))
-
-    def test_the_axis_holds_every_value_and_the_accepted_one(self) -> None:
-        found = class_comparison("x", "", [BenchResult(1, "a", 1.0, 0.1, accepted=3.0), BenchResult(2, "a", 1.1, 0.1)])
-        assert found
-        self.assertTrue(found.low < 1.0 and found.high > 3.0)

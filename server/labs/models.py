@@ -176,3 +176,15 @@ class Bench(models.Model):
     def options(self) -> dict[str, str]:
         """What this bench works by."""
         return {**self.session.options, **self.own_options}
+
+
+class LeftOut(models.Model):
+    """A bench's record that does not count in the class's means, with the reason; its results are still drawn."""
+
+    bench = models.OneToOneField(Bench, on_delete=models.CASCADE, related_name="left_out")
+    person = models.ForeignKey(Person, on_delete=models.PROTECT, related_name="left_out")
+    reason = models.CharField(max_length=200)
+    at = models.DateTimeField(auto_now_add=True)
+
+    def __str__(self) -> str:
+        return self.reason

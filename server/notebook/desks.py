@@ -2,28 +2,31 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 
-from chromata_core.sheet.bound import Given
-from chromata_core.telling.evaluate import evaluate, held_against
+from chromata_core.engine.context import Context
+from chromata_core.telling.evaluate import held_against
 from chromata_core.telling.outcome import Evaluation
 from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.handed import handed_to
+from notebook.looked import Looked, looked_at
 from notebook.models import Entry
 from notebook.remembered import MOST, entries_now
-from notebook.standing import Handing, given_of, sheet_with
+from notebook.standing import Handing, given_of
 
-_said: dict[int, tuple[tuple[object, ...], Evaluation]] = {}  # under its end, its length, the session's state
+_kept: dict[int, tuple[tuple[object, ...], Looked]] = {}  # under its end, its length, the session's state
 
 
 @dataclass(frozen=True, slots=True)
 class Desk:
-    """A bench, its entries in order, what it is handed, and what the core says of it; without accepted values."""
+    """A bench, its entries in order, what it is handed, its sheet and what the core says of it; without accepted
+    values.
+    """
 
     bench: Bench
     entries: list[Entry]
     handed: Handing
+    at: Context
     state: Evaluation
 
 
@@ -34,34 +37,28 @@ def desks(benches: Sequence[Bench]) -> list[Desk]:
 
 
 def _desk(bench: Bench, entries: list[Entry], handed: Handing) -> Desk:
-    return Desk(bench, entries, handed, _state(bench, entries, handed))
+    looked = _looked(bench, entries, handed)
+    return Desk(bench, entries, handed, looked.at, looked.told)
 
 
-def _state(bench: Bench, entries: list[Entry], handed: Handing) -> Evaluation:
-    """What the core says, remembered under the head; but a plan may still change, and with it what its empty sheets
-    are worth.
+def _looked(bench: Bench, entries: list[Entry], handed: Handing) -> Looked:
+    """Remembered under the head, which costs less than reading what stands on the sheet; not of a plan, whose empty
+    sheets may still change.
     """
     if bench.session.state == Session.State.PLANNED:
-        return _evaluated.__wrapped__(bench, bench.session.state, given_of(entries), handed)
+        return looked_at(bench, given_of(entries), handed)
     under = (entries[-1].hash if entries else "", len(entries), bench.session.state, handed)
-    kept = _said.get(bench.pk)
+    kept = _kept.get(bench.pk)
     if kept is None or kept[0] != under:
-        if len(_said) >= MOST:
-            _said.clear()
-        found = _evaluated(bench, bench.session.state, given_of(entries), handed)
-        _said[bench.pk] = kept = (under, found)
+        if len(_kept) >= MOST:
+            _kept.clear()
+        _kept[bench.pk] = kept = (under, looked_at(bench, given_of(entries), handed))
     return kept[1]
 
 
 def evaluation_of(bench: Bench, entries: Sequence[Entry]) -> Evaluation:
     """What the core says of ``entries``, computed once for what stands on the sheet."""
-    evaluated = _evaluated.__wrapped__ if bench.session.state == Session.State.PLANNED else _evaluated
-    return evaluated(bench, bench.session.state, given_of(entries), handed_to([bench])[bench.pk])
-
-
-@lru_cache(maxsize=MOST)
-def _evaluated(bench: Bench, state: str, given: tuple[Given, ...], handed: Handing) -> Evaluation:
-    return evaluate(method_of(bench.session), sheet_with(bench, given, handed))
+    return looked_at(bench, given_of(entries), handed_to([bench])[bench.pk]).told
 
 
 def accepted_values(bench: Bench) -> dict[str, str]:

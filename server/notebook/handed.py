@@ -4,24 +4,23 @@ that a correction there is followed here.
 
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 
 from django.utils import timezone
 
-from chromata_core.engine.context import Context, context_of
+from chromata_core.engine.context import Context
 from chromata_core.engine.handing import as_number, found_here, mean_of_benches
 from chromata_core.errors import SheetError
-from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.handed import Handed
-from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.veil import hidden_keys
 from chromata_core.uncertainty.source import Input
 from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.own_work import own_work_of
 from labs.parts import Take, takes_of
+from notebook.looked import Looked, looked_at
 from notebook.models import Entry
-from notebook.remembered import MOST, entries_now
+from notebook.remembered import entries_now
 from notebook.standing import Handing, given_of, sheet_with
 
 
@@ -57,8 +56,9 @@ class _Earlier:
         for bench in benches:
             bench.session = session
         entries, handed = entries_now(benches), handed_to(benches)
-        seen = {b: _seen(b, session.state, session.released, given_of(entries[b.pk]), handed[b.pk]) for b in benches}
-        return cls(session, {b: at for b, (at, _) in seen.items()}, {b: kept for b, (_, kept) in seen.items()})
+        seen = {bench: looked_at(bench, given_of(entries[bench.pk]), handed[bench.pk]) for bench in benches}
+        hidden = {bench: _to_be_worked_out(session, looked) for bench, looked in seen.items()}
+        return cls(session, {bench: looked.at for bench, looked in seen.items()}, hidden)
 
     def handed(self, session: Session, bench: Bench) -> Handing:
         """What ``bench`` of a later ``session`` takes from here."""
@@ -98,6 +98,14 @@ class _Earlier:
         return otherwise if self.found else "it has not begun yet"
 
 
+def _to_be_worked_out(session: Session, looked: Looked) -> frozenset[str]:
+    """What of a sheet its own students are still to work out."""
+    asked = own_work_of(session)
+    if asked.shows == "at_once" or session.released:
+        return frozenset()
+    return hidden_keys(looked.told, method_of(session), asked)
+
+
 def _all(bench: Bench, at: Context, wanted: Sequence[Take]) -> dict[Take, Input] | None:
     """All that is ``wanted`` as one bench found it; None where something is missing."""
     try:
@@ -113,13 +121,3 @@ def _sheet(bench: Bench) -> str:
 def _one_day(one: Session, other: Session) -> bool:
     """Whether both are held on one day of the department: then the bench keeps its pieces, and the room its warmth."""
     return timezone.localdate(one.starts_at) == timezone.localdate(other.starts_at)
-
-
-@lru_cache(maxsize=MOST)
-def _seen(
-    bench: Bench, state: str, released: bool, given: tuple[Given, ...], handed: Handing
-) -> tuple[Context, frozenset[str]]:
-    """A sheet computed, and what of it its own students are still to work out."""
-    method, sheet, asked = method_of(bench.session), sheet_with(bench, given, handed), own_work_of(bench.session)
-    waits = asked.shows != "at_once" and not released
-    return context_of(method, sheet), hidden_keys(evaluate(method, sheet), method, asked) if waits else frozenset()

@@ -9,7 +9,6 @@ from chromata_core.chemistry.molar_mass import BASIS
 from chromata_core.declaration.option_kinds import SubstanceOption
 from chromata_core.declaration.places import Kind
 from chromata_core.declaration.vocabulary import Method
-from chromata_core.engine.context import context_of
 from chromata_core.engine.shown import Shown
 from chromata_core.sheet.bound import Bound, Given
 from chromata_core.telling.drawn_results import DrawnResult, draw_results
@@ -24,9 +23,10 @@ from labs.policy import may_see_accepted
 from labs.term import session_card
 from notebook.desks import evaluation_of, with_accepted
 from notebook.handed import handed_to
+from notebook.looked import looked_at
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import Handing, by_id, entries_of, given_of, place, sheet_with, superseded
+from notebook.standing import Handing, by_id, entries_of, given_of, place, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
 
@@ -83,7 +83,7 @@ class _Worked:
 def _worked(bench_id: int, state: str, given: tuple[Given, ...], handed: Handing) -> _Worked:
     """Worked once for what stands on a sheet; asking again and again costs next to nothing."""
     bench = Bench.objects.select_related("session__section").get(pk=bench_id)
-    at = context_of(method_of(bench.session), sheet_with(bench, given, handed))
+    at = looked_at(bench, given, handed).at
     return _Worked(at.bound, constants(at), explain(at), draw_results(at, _DRAWS, most=1), what_if(at.bound))
 
 

@@ -11,6 +11,7 @@ from chromata_core.judging.finding import SEVERITY
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+from chromata_core.telling.class_plot import class_plot
 from chromata_core.telling.describe import told_of_trials
 from chromata_core.telling.minutes import minutes_left
 from chromata_core.telling.outcome import Evaluation, ResultOut, TrialOut
@@ -99,6 +100,7 @@ def floor(at: Look) -> Floor:
         board_lines([(desk.bench, desk.entries) for desk in room]),
         at.arrangement,
         comparison,
+        class_plot(comparison) if comparison else None,
     )
 
 

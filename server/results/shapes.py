@@ -10,6 +10,9 @@ from chromata_core.planning.supplies import TargetOut
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
 from chromata_core.telling.beside import Beside
+from chromata_core.telling.chart import Chart
+from chromata_core.telling.class_causes import Cause
+from chromata_core.telling.class_plot import ClassPlot
 from chromata_core.telling.describe import PartOut
 from chromata_core.telling.outcome import Evaluation
 from labs.shapes import Arrangement, BoardLine, ComparisonView, PartOf, RemarkOut, SessionCard
@@ -184,6 +187,54 @@ class Floor:
     board: list[BoardLine]
     arrangement: Arrangement
     class_comparison: ClassComparison | None
+    class_plot: ClassPlot | None
+
+
+@dataclass(frozen=True, slots=True)
+class ClassBench:
+    """A bench's record in its class; ``left_out`` says why it does not count, where somebody decided so."""
+
+    id: int
+    number: int
+    sample: str
+    team: list[str]
+    left_out: str
+
+
+@dataclass(frozen=True, slots=True)
+class ClassResult:
+    """One result of the whole class, of all trials together or of a planned one; the faults that would explain values
+    that miss the accepted one, what the mean would be without what went wrong, and how the students' own fared.
+    """
+
+    key: str
+    trial: int | None
+    trial_name: str
+    comparison: ClassComparison
+    plot: ClassPlot
+    faults: list[Cause]
+    without: str
+    own: str
+
+
+@dataclass(frozen=True, slots=True)
+class ClassPooled:
+    """One picture of all benches, with what all trials together give, in words."""
+
+    chart: Chart
+    results: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class ClassPage:
+    """A class after its session; only benches at which something was written."""
+
+    session: SessionCard
+    together: list[PartOf]
+    benches: list[ClassBench]
+    results: list[ClassResult]
+    causes: list[Cause]
+    pooled: list[ClassPooled]
 
 
 @dataclass(frozen=True, slots=True)

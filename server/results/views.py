@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from django.db import transaction
 from django.http.response import HttpResponseBase
 from django.utils.cache import get_conditional_response
 from drf_spectacular.utils import OpenApiParameter, extend_schema
@@ -18,9 +19,11 @@ from notebook.actions import Draft, Kept, write
 from notebook.serializers import BatchSerializer, EntrySerializer
 from people.policy import person_of
 from results.bench import bench_view
+from results.class_view import class_page
 from results.floor import floor, look
+from results.leaving_out import leave_out
 from results.lessons import last_time
-from results.shapes import BenchView, Floor, LastTime, Written
+from results.shapes import BenchView, ClassPage, Floor, LastTime, Written
 from results.storing import store
 from stock.shapes import Stock
 from stock.views import stock_now
@@ -30,6 +33,12 @@ class NameSerializer(serializers.Serializer[Any]):
     """What the thing will be called in plans."""
 
     name = serializers.CharField(max_length=60)
+
+
+class ReasonSerializer(serializers.Serializer[Any]):
+    """Why a bench does not count; empty: it counts."""
+
+    reason = serializers.CharField(max_length=200, allow_blank=True)
 
 
 class BenchNow(APIView):
@@ -84,6 +93,34 @@ class FloorNow(APIView):
         answered.headers["ETag"] = stamp
         answered.headers["Cache-Control"] = "private, no-cache"
         return answered
+
+
+class ClassNow(APIView):
+    """A class after its session."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(
+        operation_id="class_page", parameters=[OpenApiParameter("projector", bool)], responses=shape(ClassPage)
+    )
+    def get(self, request: Request, session_id: int) -> Response:
+        """On a projector without names and hidden values; 403 for students."""
+        person, projector = person_of(request), request.query_params.get("projector") == "true"
+        return answer(class_page(session_for(person, session_id), person, projector))
+
+
+class LeavingOut(APIView):
+    """Whether a bench counts in the class's means."""
+
+    @extend_schema(operation_id="leave_out", request=ReasonSerializer, responses=shape(ClassPage))
+    @transaction.atomic
+    def put(self, request: Request, bench_id: int) -> Response:
+        """Left out with a reason; counts again without one. Only by the section’s instructor."""
+        person = person_of(request)
+        bench = bench_for(person, bench_id)
+        session = own_session_for(person, bench.session_id)
+        leave_out(bench, person, asked(ReasonSerializer, request)["reason"])
+        return answer(class_page(session, person, projector=False))
 
 
 class Last(APIView):

@@ -104,8 +104,7 @@ def compare(options: argparse.Namespace) -> Said:
     for product in compared.products:
         mean, s = with_figures(product.mean, 5), with_figures(product.s, 2)
         lines.append(f"  {product.label}: n = {len(product.results)}, mean {mean}, s {s}")
-        if product.suspect is not None:
-            lines.append(f"    {options.files[product.suspect - 1]} lies far from the others (Grubbs, 95 %).")
+        lines += [f"    {options.files[n - 1]} lies far from the others (ESD, 95 %)." for n in product.suspects]
     if middle:
         mean, s = with_figures(middle.huber_mean, 5), with_figures(middle.huber_s, 2)
         lines.append(f"  Robust (Huber): mean {mean}, s {s}")

@@ -16,6 +16,7 @@ from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Quantity
 from chromata_core.engine.context import Context
 from chromata_core.errors import SheetError
+from chromata_core.quantity.column import Column
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain
 from chromata_core.quantity.units import NO_DIMENSION, unit
@@ -98,13 +99,20 @@ def found_here(at: Context, key: str, trial: int | None, sheet: str, same_pieces
         raise SheetError([f"“{quantity.label}” is not found yet"])
     if trial is None and at.computed.agreement is not None and not at.computed.agreement.agree:
         raise SheetError([f"the {at.bound.method.trials.noun.lower()}s there do not agree yet"])
+    return as_input(at, column, sheet, same_pieces, one_scatter=bool(quantity.hands))
+
+
+def as_input(at: Context, column: Column, sheet: str, same_pieces: bool, one_scatter: bool = False) -> Input:
+    """A column of one sheet as an input of another; ``one_scatter``: the other goes on with the same scatter, and names
+    its estimate alike.
+    """
     sources = at.computed.columns.sources
     contributions = contributions_of(column + np.zeros(max(len(sources), 1)))[: len(sources)]
     least = _NOTHING * max(np.abs(contributions), default=0.0)
     return Input(
         value_of(column),
         tuple(
-            _handed(source, float(amount), sheet, same_pieces, bool(quantity.hands))
+            _handed(source, float(amount), sheet, same_pieces, one_scatter)
             for source, amount in zip(sources, contributions, strict=True)
             if abs(amount) > least
         ),
@@ -112,7 +120,6 @@ def found_here(at: Context, key: str, trial: int | None, sheet: str, same_pieces
 
 
 def _handed(source: Source, amount: float, sheet: str, same_pieces: bool, one_scatter: bool) -> tuple[Source, float]:
-    """``one_scatter``: the taker names the estimate as the giver does, for it goes on with the same scatter."""
     if source.lasts == "everywhere" or (same_pieces and source.lasts == "bench"):
         return source, amount / source.u
     named = source.estimate if one_scatter and source.estimate else f"{sheet}: {source.estimate or source.id}"

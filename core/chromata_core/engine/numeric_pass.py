@@ -212,7 +212,7 @@ def _with_freedom(
         if source.id in members:
             averaged = members[source.id]
             return replace(source, dof=float(max(len(averaged) - 1, 1)), part=columns.spread(averaged).part)
-        return replace(source, dof=_estimated(source.estimate, bench, trials) or source.dof)
+        return replace(source, dof=estimated(source.estimate, bench, trials) or source.dof)
 
     return replace(columns, sources=tuple(map(freed, columns.sources)))
 
@@ -232,7 +232,7 @@ def members_of(
     return np.stack(np.broadcast_arrays(*found)) if found and len(found) == len(counted) else None
 
 
-def _estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
+def estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
     """The degrees of freedom that a quantity tells; at least one."""
     key, _, trial = estimate.partition(":")
     known = trials.get(int(trial), {}) if trial.isdigit() else bench

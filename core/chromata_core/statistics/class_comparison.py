@@ -9,46 +9,52 @@ from math import isclose
 
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.sentences import joined
-from chromata_core.statistics.comparing import welch
-from chromata_core.statistics.outliers import grubbs
+from chromata_core.statistics.comparing import against, welch
+from chromata_core.statistics.outliers import apart
 from chromata_core.statistics.replicates import replicates
+from chromata_core.statistics.robust import robust
 
 _CHANCE = 0.05
+_MOST_APART = 6  # one in so many values may be told to stand apart
 
 
 @dataclass(frozen=True, slots=True)
 class BenchResult:
-    """One bench's result: value and expanded uncertainty in the result's unit; ``accepted`` where it may be seen."""
+    """One bench's result: value and expanded uncertainty in the result's unit; ``accepted`` where it may be seen.
+    ``left_out`` says why it does not count, where somebody decided so.
+    """
 
     bench: int
     product: str
     value: float
     expanded: float
     accepted: float | None = None
+    left_out: str = ""
 
 
 @dataclass(frozen=True, slots=True)
 class Product:
-    """All benches with one product. ``s`` has n − 1; 0 for a single bench. ``suspect`` is a bench far from the others
-    (Grubbs, 95 %): marked and looked at, never dropped by itself.
+    """All benches with one product. Mean, ``s`` (n − 1; 0 for a single bench) and ``robust`` mean (Huber's, of three
+    and more) are of those ``n`` that count. ``suspects`` stand apart from the others (generalised ESD, 95 %): marked
+    and looked at, never dropped by themselves.
     """
 
     label: str
     results: list[BenchResult]
+    n: int
     mean: float
     s: float
+    robust: float | None
     accepted: float | None
-    suspect: int | None
+    suspects: list[int]
 
 
 @dataclass(frozen=True, slots=True)
 class ClassComparison:
-    """Products, the greatest mean first, the axis they share, and what can be said of them in one sentence."""
+    """Products, the greatest mean first, and what can be said of them in one sentence."""
 
     label: str
     unit: str
-    low: float
-    high: float
     products: list[Product]
     sentence: str
 
@@ -60,42 +66,56 @@ def class_comparison(label: str, unit: str, results: Sequence[BenchResult]) -> C
     names = dict.fromkeys(result.product for result in results)
     products = [_product(name, [r for r in results if r.product == name]) for name in names]
     products.sort(key=lambda product: -product.mean)
-    low, high = _axis(results)
-    return ClassComparison(label, unit, low, high, products, _sentence(products, unit))
+    return ClassComparison(label, unit, products, _sentence(products, unit))
 
 
 def _product(name: str, results: list[BenchResult]) -> Product:
-    summary = replicates([result.value for result in results])
-    return Product(name, results, summary.mean, summary.s, results[0].accepted, _suspect(results))
-
-
-def _suspect(results: list[BenchResult]) -> int | None:
-    if len(results) < 3:
-        return None
-    found = grubbs([result.value for result in results])
-    return results[found.index].bench if found.outlier else None
-
-
-def _axis(results: Sequence[BenchResult]) -> tuple[float, float]:
-    """From the lowest to the highest interval; one bench that is far off does not squeeze the others to a point."""
-    values = [result.value for result in results] + [r.accepted for r in results if r.accepted is not None]
-    spread = sorted(result.expanded for result in results)[len(results) // 2]
-    margin = max(spread, (max(values) - min(values)) * 0.06) * 1.2 or abs(values[0]) * 0.01 or 1.0
-    return min(values) - margin, max(values) + margin
+    """Where nobody counts, all do: there is always something to draw them about."""
+    counting = [result for result in results if not result.left_out] or results
+    values = [result.value for result in counting]
+    summary = replicates(values)
+    middle = robust(values).huber_mean if len(values) >= 3 else None
+    suspects = [counting[i].bench for i in apart(values, max(len(values) // _MOST_APART, 1))]
+    return Product(name, results, summary.n, summary.mean, summary.s, middle, results[0].accepted, sorted(suspects))
 
 
 def _sentence(products: list[Product], unit: str) -> str:
-    suspects = [f"Bench {p.suspect} lies far from the others; look at its record." for p in products if p.suspect]
-    closest = [said for product in products if (said := _closest(product, len(products) > 1))]
-    return " ".join([_found(products, unit), *suspects, *closest])
+    several = len(products) > 1
+    apart_ones = [said for product in products if (said := _apart(product))]
+    biased = [said for product in products if (said := _bias(product, several))]
+    closest = [said for product in products if (said := _closest(product, several))]
+    return " ".join([_found(products, unit), *biased, *apart_ones, *closest])
+
+
+def _apart(product: Product) -> str:
+    if not product.suspects:
+        return ""
+    one = len(product.suspects) == 1
+    who = f"Bench{'' if one else 'es'} {joined([str(bench) for bench in product.suspects])}"
+    return f"{who} {'lies' if one else 'lie'} far from the others; look at {'its record' if one else 'their records'}."
+
+
+def _bias(product: Product, named: bool) -> str:
+    """How far the mean is from the accepted value, and whether chance does that (Student's t)."""
+    if not product.accepted or product.n < 3 or not product.s:
+        return ""
+    away = (product.mean / product.accepted - 1) * 100
+    p = against([r.value for r in product.results if not r.left_out], product.accepted).p
+    who = f"With {product.label} the class" if named else "The class"
+    said = f"{who} reads {with_figures(abs(away), 2)} % {'high' if away > 0 else 'low'}"
+    return f"{said}, more than chance does (t, {_p(p)})." if p < _CHANCE else f"{said}, within chance (t, {_p(p)})."
+
+
+def _p(p: float) -> str:
+    return f"p = {with_figures(p, 2)}" if p >= 0.0001 else "p < 0.0001"
 
 
 def _closest(product: Product, named: bool) -> str:
     """Who came nearest to the accepted value, several where they came equally near; empty without one, or alone."""
-    if product.accepted is None or len(product.results) < 2:
+    if product.accepted is None or product.n < 2:
         return ""
     accepted = product.accepted
-    away = {result.bench: abs(result.value - accepted) for result in product.results}
+    away = {result.bench: abs(result.value - accepted) for result in product.results if not result.left_out}
     least = min(away.values())
     benches = sorted(bench for bench, distance in away.items() if isclose(distance, least, rel_tol=1e-9, abs_tol=1e-12))
     who = f"bench {benches[0]}" if len(benches) == 1 else f"benches {joined(map(str, benches))}"
@@ -106,7 +126,7 @@ def _closest(product: Product, named: bool) -> str:
 def _found(products: list[Product], unit: str) -> str:
     if len(products) == 1:
         only = products[0]
-        n = len(only.results)
+        n = only.n
         spread = f", s = {with_figures(only.s, 2)} {unit}".rstrip() if n > 1 else ""
         return f"Mean of {n} bench{'es' if n > 1 else ''}: {with_figures(only.mean, 4)} {unit}".rstrip() + f"{spread}."
     order = "; ".join(f"{p.label} {with_figures(p.mean, 3)} {unit}".rstrip() for p in products)
@@ -114,10 +134,10 @@ def _found(products: list[Product], unit: str) -> str:
 
 
 def _difference(first: Product, second: Product) -> str:
-    if min(len(first.results), len(second.results)) < 2:
+    if min(first.n, second.n) < 2:
         return "At least two benches with each are needed to tell them apart."
-    p = welch(*([r.value for r in product.results] for product in (first, second))).p
-    said = f"p = {with_figures(p, 2)}" if p >= 0.0001 else "p < 0.0001"
+    p = welch(*([r.value for r in product.results if not r.left_out] for product in (first, second))).p
+    said = _p(p)
     if p < _CHANCE:
         return f"{first.label} holds more than {second.label}; chance alone hardly does that (Welch t, {said})."
     return f"{first.label} and {second.label} cannot be told apart by these results (Welch t, {said})."

@@ -1,4 +1,4 @@
-"""Whether two sets of results differ in their means: Welch's test (Biometrika 34 (1947) 28), by scipy."""
+"""Whether a mean differs from others' (Welch's test, Biometrika 34 (1947) 28) or from a value; by scipy."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -25,3 +25,14 @@ def welch(one: Sequence[float], other: Sequence[float]) -> TestOutcome:
         return TestOutcome(0.0, float(a.n + b.n - 2), 1.0 if a.mean == b.mean else 0.0)
     found = ttest_ind(one, other, equal_var=False)
     return TestOutcome(float(found.statistic), float(found.df), float(found.pvalue))
+
+
+def against(values: Sequence[float], true: float) -> TestOutcome:
+    """Whether the mean of ``values`` differs from a ``true`` one (Student's t, n − 1). Without spread p is 1 or 0."""
+    from scipy.stats import ttest_1samp  # slow to import
+
+    summary = at_least(values, 2, "A spread")
+    if not summary.s:
+        return TestOutcome(0.0, float(summary.n - 1), 1.0 if summary.mean == true else 0.0)
+    found = ttest_1samp(values, true)
+    return TestOutcome(float(found.statistic), float(summary.n - 1), float(found.pvalue))

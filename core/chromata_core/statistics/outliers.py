@@ -1,8 +1,8 @@
-"""One suspect value in a set: Dixon's Q and Grubbs' G, with critical values computed, not copied.
+"""Suspect values in a set: Dixon's Q and Grubbs' G, with critical values computed, not copied.
 
 Grubbs: critical value from Student's t (F. E. Grubbs, Technometrics 11 (1969) 1; NIST/SEMATECH e-Handbook 1.3.5.17.1).
 Dixon: r10 ratio; its critical value is the quantile of the exact distribution for a normal sample, by integration
-(W. J. Dixon, Ann. Math. Stat. 22 (1951) 68). Never more than one value is suspected, and it is marked, never dropped.
+(W. J. Dixon, Ann. Math. Stat. 22 (1951) 68). Whatever is suspected is marked, never dropped.
 """
 
 from collections.abc import Sequence
@@ -53,6 +53,18 @@ def grubbs(values: Sequence[float], confidence: float = 0.95) -> Suspect:
     index = max(range(summary.n), key=lambda i: abs(values[i] - summary.mean))
     ratio = abs(values[index] - summary.mean) / summary.s if summary.s else 0.0
     return Suspect("Grubbs", index, values[index], ratio, grubbs_critical(summary.n, confidence))
+
+
+def apart(values: Sequence[float], most: int, confidence: float = 0.95) -> list[int]:
+    """The positions of up to ``most`` values that stand apart, the farthest first: generalised ESD, which two that
+    stand together cannot deceive (B. Rosner, Technometrics 25 (1983) 165; NIST/SEMATECH e-Handbook 1.3.5.17.3).
+    """
+    left, taken, outliers = list(range(len(values))), list[int](), 0
+    while len(left) >= 3 and len(taken) < most:
+        found = grubbs([values[i] for i in left], confidence)
+        taken.append(left.pop(found.index))
+        outliers = len(taken) if found.outlier else outliers
+    return taken[:outliers]
 
 
 @lru_cache(maxsize=256)

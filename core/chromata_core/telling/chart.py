@@ -1,6 +1,7 @@
 """A chart as plain data: what a screen or a page draws without knowing any chemistry. Values are in declared units."""
 
 from abc import ABC, abstractmethod
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
@@ -117,6 +118,10 @@ class Draws(Drawing, ABC):
     @abstractmethod
     def draw(self, at: Context) -> Chart | None:
         """The chart, None while there is nothing to see."""
+
+    def pooled(self, benches: Mapping[str, Context]) -> Chart | None:
+        """The same of a whole class, by benches' names; None where each bench's picture stands for itself."""
+        return None
 
     def statistics(self, at: Context) -> list[Statistic]:
         """Numbers that are quoted with it; none for most."""

@@ -26,7 +26,12 @@ _SETTLED = ("identified",)  # good news that is an answer of the work, and not o
 def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> Evaluation:
     """Everything the core says of ``sheet``. ``accepted`` holds accepted values by result key, in the result's unit."""
     must_be_accepted(method, accepted or {})
-    at = context_of(method, sheet)
+    return told_of(context_of(method, sheet), accepted or {})
+
+
+def told_of(at: Context, accepted: Accepted) -> Evaluation:
+    """Everything the core says of a sheet that is computed already."""
+    method = at.bound.method
     findings = find(at)
     planned = tasks(at)
     needed = [task.done for task in planned if not task.optional]
@@ -42,7 +47,7 @@ def evaluate(method: Method, sheet: Sheet, accepted: Accepted | None = None) -> 
         bench=readings_of(at, None, findings),
         trials=[trial_of(at, n, findings) for n in at.trials(valid=False)],
         quantities=quantities_of(at, None),
-        results=results_of(at, accepted or {}),
+        results=results_of(at, accepted),
         absent=absent(at),
         statistics=statistics_of(at),
         charts=charts_of(at),

@@ -134,7 +134,23 @@ class CalibrationLine(Draws):
         """The line through the standards, as it is chosen; None while there are too few."""
         return _line(self._standards(at), at.bound.options.get("fit") == "origin")
 
+    def pooled(self, benches: Mapping[str, Context]) -> Chart | None:
+        """The standards of all benches, and one line through them."""
+        points = [point for at in benches.values() for point in self._standards(at)]
+        fitted = _line(points)
+        if fitted is None:
+            return None
+        at = next(iter(benches.values()))
+        xs = [x for x, _ in points]
+        return Chart(
+            self.key, f"{self.title}, all benches", axis("Concentration", at.quantity(self.found).unit), self.up,
+            f"{len(points)} standards of all benches; they scatter by s = {with_figures(fitted.s, 2)} about one line.",
+            [ChartLine("Standards", "dots", points), _drawn("Line", fitted, min(0.0, *xs), max(xs))], [], [],
+        )  # fmt: skip
+
     def _standards(self, at: Context) -> list[Point]:
+        if self.concentrations not in [quantity.key for quantity in at.bound.quantities]:  # the line is given
+            return []
         return list(zip(at.listed(self.concentrations, None), at.listed(self.signals, None), strict=False))
 
     def _sentence(self, at: Context, fitted: Line | None, unknowns: list[tuple[int, float, float]]) -> str:
@@ -188,10 +204,17 @@ class AcrossLine(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """Drawn as soon as one trial is there."""
-        points = self._points(at)
+        return self._drawn(at, self._points(at), self.title)
+
+    def pooled(self, benches: Mapping[str, Context]) -> Chart | None:
+        """All trials of all benches, and one line through them."""
+        points = [point for at in benches.values() for point in self._points(at)]
+        return self._drawn(next(iter(benches.values())), points, f"{self.title}, all benches") if benches else None
+
+    def _drawn(self, at: Context, points: list[Point], title: str) -> Chart | None:
         if not points:
             return None
-        across, up, fitted = at.quantity(self.across), at.quantity(self.up), self.line(at)
+        across, up, fitted = at.quantity(self.across), at.quantity(self.up), _line(points)
         lines = [ChartLine(up.label, "dots", points)]
         said = "A line needs three points."
         if fitted:
@@ -199,7 +222,7 @@ class AcrossLine(Draws):
             s, slope = with_figures(fitted.s, 2), with_figures(fitted.slope, 3)
             said = f"They scatter by s = {s} about their line, slope {slope}."
         return Chart(
-            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
+            self.key, title, axis(across.label, across.unit), axis(up.label, up.unit),
             f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
         )  # fmt: skip
 

@@ -1,5 +1,7 @@
 """What a student worked out: every line with an answer, in the order of the work, traced beside those before it."""
 
+from math import isfinite
+
 from chromata_core.declaration.places import own
 from chromata_core.engine.context import Context, ResultPlace
 from chromata_core.telling.explain import worked_line
@@ -39,6 +41,13 @@ def own_answers(at: Context) -> list[OwnAnswer]:
                 traced.sentence,
                 at.bound.written[own(quantity.key, trial)],
                 worked_line(at, quantity, trial).plain,
+                traced.says,
+                _away(at, (quantity, trial), float(typed.value)),
             )
         )
     return found
+
+
+def _away(at: Context, place: ResultPlace, value: float) -> float | None:
+    right = at.value(place[0].key, place[1])
+    return (value / right - 1) * 100 if right and isfinite(right) else None

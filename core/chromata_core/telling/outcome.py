@@ -163,6 +163,7 @@ class Hand:
 class OwnAnswer:
     """A line that a student worked out, traced; ``kind`` is right, rounded, carried, figures, slip or unexplained, or
     kept where nothing is told of it. ``tries`` is how often it was written, ``line`` the line itself where it is told.
+    For who teaches: ``says`` names the slip, ``away`` by how many per cent it is off what the readings give.
     """
 
     key: str
@@ -175,6 +176,8 @@ class OwnAnswer:
     sentence: str
     tries: int
     line: str
+    says: str
+    away: float | None
 
 
 @dataclass(frozen=True, slots=True)

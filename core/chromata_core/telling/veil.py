@@ -22,7 +22,7 @@ def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) ->
     if released:
         return found
     hidden = hidden_keys(found, method, asked)
-    told = replace(found, own=[_hinted(found, answer, asked) for answer in found.own])
+    told = replace(found, own=[replace(_hinted(found, answer, asked), says="", away=None) for answer in found.own])
     if not hidden:
         return told
     return replace(

@@ -139,6 +139,34 @@ export const useFloor = (id: number, projector: boolean) =>
       ),
   });
 
+/** The class after its session. */
+export const useClass = (id: number, projector: boolean) =>
+  useQuery({
+    queryKey: ['class', id, projector],
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      said(
+        api.GET('/api/sessions/{session_id}/class', {
+          params: { path: { session_id: id }, query: { projector } },
+        }),
+      ),
+  });
+
+/** Leaves a bench out of its class's means for a reason, or lets it count again for none. */
+export function useLeaveOut(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ bench, reason }: { bench: number; reason: string }) =>
+      said(
+        api.PUT('/api/benches/{bench_id}/left-out', {
+          params: { path: { bench_id: bench } },
+          body: { reason },
+        }),
+      ),
+    onSuccess: (page) => queries.setQueryData(['class', session, false], page),
+  });
+}
+
 export const useMyBenches = () =>
   useQuery({ queryKey: ['benches'], queryFn: () => said(api.GET('/api/benches')) });
 

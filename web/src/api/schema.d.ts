@@ -93,6 +93,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/left-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Whether a bench counts in the class's means. Left out with a reason; counts again without one. Only by the section’s instructor. */
+        put: operations["leave_out"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/photos/{content}": {
         parameters: {
             query?: never;
@@ -682,6 +699,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/class": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A class after its session. On a projector without names and hidden values; 403 for students. */
+        get: operations["class_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/comparison": {
         parameters: {
             query?: never;
@@ -1182,6 +1216,7 @@ export interface components {
             expanded: number;
             /** Format: double */
             accepted: number | null;
+            left_out: string;
         };
         /** @description Everything a bench screen shows. */
         BenchView: {
@@ -1263,6 +1298,21 @@ export interface components {
             found_at: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Cause: {
+            kind: components["schemas"]["CauseKindEnum"];
+            label: string;
+            benches: number[];
+            text: string;
+        };
+        /**
+         * @description * `own` - own
+         *     * `unexplained` - unexplained
+         *     * `reading` - reading
+         *     * `fault` - fault
+         * @enum {string}
+         */
+        CauseKindEnum: "own" | "unexplained" | "reading" | "fault";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Chart: {
             key: string;
             title: string;
@@ -1323,15 +1373,67 @@ export interface components {
             };
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassBench: {
+            id: number;
+            number: number;
+            sample: string;
+            team: string[];
+            left_out: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ClassComparison: {
             label: string;
             unit: string;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
             products: components["schemas"]["Product"][];
             sentence: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassDot: {
+            bench: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+            standing: components["schemas"]["StandingEnum"];
+            beyond: boolean;
+        };
+        /** @description A class after its session; only benches at which something was written. */
+        ClassPage: {
+            session: components["schemas"]["SessionCard"];
+            together: components["schemas"]["PartOf"][];
+            benches: components["schemas"]["ClassBench"][];
+            results: components["schemas"]["ClassResult"][];
+            causes: components["schemas"]["Cause"][];
+            pooled: components["schemas"]["ClassPooled"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassPlot: {
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            strips: components["schemas"]["Strip"][];
+            ticks: number[][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassPooled: {
+            chart: components["schemas"]["Chart"];
+            results: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassResult: {
+            key: string;
+            trial: number | null;
+            trial_name: string;
+            comparison: components["schemas"]["ClassComparison"];
+            plot: components["schemas"]["ClassPlot"];
+            faults: components["schemas"]["Cause"][];
+            without: string;
+            own: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparable: {
@@ -1618,6 +1720,7 @@ export interface components {
             board: components["schemas"]["BoardLine"][];
             arrangement: components["schemas"]["Arrangement"];
             class_comparison: components["schemas"]["ClassComparison"] | null;
+            class_plot: components["schemas"]["ClassPlot"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorBench: {
@@ -2008,6 +2111,9 @@ export interface components {
             sentence: string;
             tries: number;
             line: string;
+            says: string;
+            /** Format: double */
+            away: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnInstrumentOut: {
@@ -2288,13 +2394,16 @@ export interface components {
         Product: {
             label: string;
             results: components["schemas"]["BenchResult"][];
+            n: number;
             /** Format: double */
             mean: number;
             /** Format: double */
             s: number;
             /** Format: double */
+            robust: number | null;
+            /** Format: double */
             accepted: number | null;
-            suspect: number | null;
+            suspects: number[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         QuantityLine: {
@@ -2333,6 +2442,10 @@ export interface components {
             shown: components["schemas"]["Shown"];
             level: components["schemas"]["LevelEnum"];
             beside: string;
+        };
+        /** @description Why a bench does not count; empty: it counts. */
+        ReasonRequest: {
+            reason: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         RecordCheck: {
@@ -2676,6 +2789,13 @@ export interface components {
             column: number;
         };
         /**
+         * @description * `counts` - counts
+         *     * `apart` - apart
+         *     * `left out` - left out
+         * @enum {string}
+         */
+        StandingEnum: "counts" | "apart" | "left out";
+        /**
          * @description * `open` - open
          *     * `close` - close
          *     * `reopen` - reopen
@@ -2742,6 +2862,19 @@ export interface components {
             instruments: components["schemas"]["OwnInstrumentOut"][];
             calibrations: components["schemas"]["CalibrationOut"][];
             solutions: components["schemas"]["SolutionOut"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Strip: {
+            label: string;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            base: number;
+            dots: components["schemas"]["ClassDot"][];
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            accepted: number | null;
         };
         /** @description A student as they shall be, and in which section. */
         StudentChangeRequest: {
@@ -3204,6 +3337,41 @@ export interface operations {
                     "text/csv": string;
                     "application/json": string;
                     "chemical/x-jcamp-dx": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    leave_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReasonRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassPage"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4660,6 +4828,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    class_page: {
+        parameters: {
+            query?: {
+                projector?: boolean;
+            };
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassPage"];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

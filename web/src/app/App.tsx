@@ -12,6 +12,7 @@ const view = <Name extends string, Props>(
 
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
+const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage');
 const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
 const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
@@ -78,6 +79,7 @@ function SignedIn() {
                 <Route path="/sessions/:session" element={<SessionPage />} />
                 <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
+                <Route path="/sessions/:session/class" element={<ClassPage />} />
                 <Route path="/benches/:bench/report" element={<ReportPage />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Route>

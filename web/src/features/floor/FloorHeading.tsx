@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useMinutes, useSessionState } from '../../api/hooks';
 import { dotted } from '../../identity/dotted';
@@ -62,6 +63,9 @@ export function FloorHeading({ floor, now, projector, onProjector }: Props) {
         sx={{ display: { xs: 'none', sm: 'inline-flex' } }}
       >
         Projector
+      </Button>
+      <Button component={Link} to={`/sessions/${session.id}/class`}>
+        The class
       </Button>
       {mine && !session.released && session.state === 'closed' && (
         <Button variant="outlined" disabled={change.isPending} onClick={() => change.mutate('release')}>

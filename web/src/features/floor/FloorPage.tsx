@@ -4,13 +4,14 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useFloor } from '../../api/hooks';
+import { ClassPlot } from '../../charts/ClassPlot';
 import { Loaded } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
 import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
 import { Arrange } from './Arrange';
 import { Board } from './Board';
-import { ClassDots } from './ClassDots';
 import { Counts } from './Counts';
 import { FloorHeading } from './FloorHeading';
 import { Needs } from './Needs';
@@ -116,8 +117,17 @@ function OnThePhone({ floor, projector, onProjector }: Props) {
 }
 
 function TheClass({ floor }: { floor: Shapes['Floor'] }) {
-  const { class_comparison: comparison, session } = floor;
-  return comparison && <ClassDots comparison={comparison} colour={accent(session.family)} />;
+  const { class_comparison: comparison, class_plot: plot, session } = floor;
+  if (!comparison || !plot) return null;
+  const { label, unit, sentence } = comparison;
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Sheet title={`${label}${unit && `, ${unit}`}: the class`}>
+        <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{sentence}</Box>
+        <ClassPlot plot={plot} sentence={sentence} colour={accent(session.family)} />
+      </Sheet>
+    </Box>
+  );
 }
 
 /** What is said or written once for everybody. */

@@ -35,7 +35,10 @@ const SERVER = {
   'GET /api/stock': { solutions: [], instruments: [] },
   'GET /api/instruments': [{ slug: 'burette-25', kind: 'burette', short: 'Burette 25 mL' }],
   'POST /api/predict': PREDICTION,
+  'GET /api/sessions': [],
 };
+const saved = (asked: ReturnType<typeof serve>) =>
+  asked.find((one) => one.method === 'POST' && one.path === '/api/sessions')?.body;
 const title = () => screen.findByRole('textbox', { name: /Title, as the class/ });
 
 describe('the planner', () => {
@@ -63,8 +66,8 @@ describe('the planner', () => {
     await userEvent.clear(benches);
     await userEvent.type(benches, '6');
     await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
-    await waitFor(() => expect(asked.some((one) => one.path === '/api/sessions')).toBe(true));
-    expect(asked.find((one) => one.path === '/api/sessions')?.body).toMatchObject({
+    await waitFor(() => expect(saved(asked)).toBeTruthy());
+    expect(saved(asked)).toMatchObject({
       method: 'acid-base', section: 4, guests: [], title: 'Which sample is stronger?', benches: 6, minutes: 120,
       options: {}, instruments: {}, questions: [], samples: [],
     }); // prettier-ignore
@@ -75,8 +78,42 @@ describe('the planner', () => {
     show(<PlannerPage />, '/plan?method=acid-base');
     await title();
     await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
-    await waitFor(() => expect(asked.some((one) => one.path === '/api/sessions')).toBe(true));
-    expect(asked.find((one) => one.path === '/api/sessions')?.body).toMatchObject({ title: 'Acid and base' });
+    await waitFor(() => expect(saved(asked)).toBeTruthy());
+    expect(saved(asked)).toMatchObject({ title: 'Acid and base' });
+  });
+
+  it('goes on with an earlier session, all numbers of a line at once', async () => {
+    const line = ['a_line', 'b_line'].map((option) => ({
+      option, label: option, unit: '', usual: `found ${option}`,
+      offered: [{ key: `found ${option}`, trial: null, label: 'Slope', unit: '' }],
+    })); // prettier-ignore
+    const one = { option: 'c_t', label: 'Titrant', unit: 'mol/L', usual: '', offered: [{ key: 'c', trial: 2, label: 'Second', unit: 'mol/L' }] }; // prettier-ignore
+    const asked = serve({
+      ...SERVER,
+      'GET /api/sessions': [
+        { id: 7, title: 'Standards', state: 'closed', starts_at: '2026-03-02T09:00:00Z' },
+      ],
+      'POST /api/sessions/7/takings': [...line, one],
+      'POST /api/sessions': { card: { id: 12 } },
+    });
+    show(<PlannerPage />, '/plan?method=acid-base');
+    const choose = async (field: RegExp, way: RegExp) => {
+      await userEvent.click(await screen.findByRole('combobox', { name: field }));
+      await userEvent.click(await screen.findByRole('option', { name: way }));
+    };
+    await choose(/Goes on with/, /Standards/);
+    await choose(/The line that is given/, /mean of the class/);
+    await choose(/^Titrant$/, /Second, each bench’s own/);
+    await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
+    await waitFor(() => expect(saved(asked)).toBeTruthy());
+    expect(saved(asked)).toMatchObject({
+      follows: 7,
+      takes: {
+        a_line: { key: 'found a_line', trial: null, of: 'class' },
+        b_line: { key: 'found b_line', trial: null, of: 'class' },
+        c_t: { key: 'c', trial: 2, of: 'bench' },
+      },
+    });
   });
 
   it('says why a plan was not saved, and keeps it', async () => {

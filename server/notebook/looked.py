@@ -1,0 +1,34 @@
+"""A sheet with all that the core says of it, computed once for what stands on it."""
+
+from dataclasses import dataclass
+from functools import lru_cache
+
+from chromata_core.engine.context import Context, context_of
+from chromata_core.sheet.bound import Given
+from chromata_core.telling.evaluate import told_of
+from chromata_core.telling.outcome import Evaluation
+from labs.declared import method_of
+from labs.models import Bench, Session
+from notebook.remembered import MOST
+from notebook.standing import Handing, sheet_with
+
+
+@dataclass(frozen=True, slots=True)
+class Looked:
+    """A bench's sheet as it is computed, and what is told of it."""
+
+    at: Context
+    told: Evaluation
+
+
+def looked_at(bench: Bench, given: tuple[Given, ...], handed: Handing) -> Looked:
+    """The sheet of ``bench`` with these readings on it; a plan may still change, so what is planned is not kept."""
+    if bench.session.state == Session.State.PLANNED:
+        return _looked.__wrapped__(bench, bench.session.state, given, handed)
+    return _looked(bench, bench.session.state, given, handed)
+
+
+@lru_cache(maxsize=MOST)
+def _looked(bench: Bench, state: str, given: tuple[Given, ...], handed: Handing) -> Looked:
+    at = context_of(method_of(bench.session), sheet_with(bench, given, handed))
+    return Looked(at, told_of(at, {}))

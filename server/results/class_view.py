@@ -1,0 +1,137 @@
+"""A class after its session: every result beside the others, what made the errors, one picture of all benches."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+
+from chromata_core.engine.pooled import pooled_results
+from chromata_core.quantity.report import report
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.statistics.class_comparison import BenchResult, class_comparison
+from chromata_core.telling.chart import Draws
+from chromata_core.telling.class_causes import (
+    BenchTold,
+    fault_causes,
+    misses,
+    own_causes,
+    own_results,
+    reading_causes,
+    without,
+)
+from chromata_core.telling.class_plot import class_plot
+from chromata_core.telling.effects import what_if
+from chromata_core.telling.lay_out import lay_out
+from chromata_core.telling.outcome import ResultOut
+from labs.around import around
+from labs.models import LeftOut, Session
+from labs.policy import may_see_accepted
+from notebook.desks import Desk, desks, with_accepted
+from people.models import Person
+from results.samples_here import label_of
+from results.shapes import ClassBench, ClassPage, ClassPooled, ClassResult
+
+
+def class_page(session: Session, person: Person, projector: bool) -> ClassPage:
+    """The class as ``person`` may see it; on a projector without names, and without what is not released."""
+    surroundings, room = around(session), _room(session, person, projector)
+    left_out = {one.bench_id: one.reason for one in LeftOut.objects.filter(bench__session=session)}
+    places = _places(room)
+    told = (
+        _told(room, *places[0], left_out) if places else [BenchTold(one.bench.number, one.state, None) for one in room]
+    )
+    return ClassPage(
+        session=surroundings.session,
+        together=surroundings.together,
+        benches=[
+            ClassBench(
+                desk.bench.pk,
+                desk.bench.number,
+                label_of(desk.bench),
+                [] if projector else surroundings.teams.get(desk.bench.pk, []),
+                left_out.get(desk.bench.pk, ""),
+            )
+            for desk in room
+        ],
+        results=[_result(room, place, left_out) for place in places],
+        causes=[*reading_causes(told), *own_causes(told)],
+        pooled=_pooled([desk for desk in room if desk.bench.pk not in left_out]),
+    )
+
+
+def _room(session: Session, person: Person, projector: bool) -> list[Desk]:
+    """The benches at which something was written, beside accepted values where they may be seen."""
+    benches = list(session.benches.select_related("sample").prefetch_related("sample__hidden"))
+    for bench in benches:
+        bench.session = session
+    room = [desk for desk in desks(benches) if desk.entries]
+    if may_see_accepted(person, session) and (session.released or not projector):
+        return [replace(desk, state=with_accepted(desk.bench, desk.state)) for desk in room]
+    return room
+
+
+def _places(room: Sequence[Desk]) -> list[tuple[str, int | None]]:
+    """The results that some bench has, in the order of the method: of all trials together, or of a planned one."""
+    return list(
+        dict.fromkeys((one.key, one.trial) for desk in room for one in desk.state.results if _compared(desk, one.trial))
+    )
+
+
+def _compared(desk: Desk, trial: int | None) -> bool:
+    """A trial has fellows at other benches only where trials are planned one by one."""
+    return trial is None or (bool(desk.at.bound.planned) and desk.at.bound.place(trial) == trial)
+
+
+def _told(room: Sequence[Desk], key: str, trial: int | None, left_out: Mapping[int, str]) -> list[BenchTold]:
+    """The room with one of its results."""
+    return [BenchTold(desk.bench.number, desk.state, _found(desk, key, trial, left_out)) for desk in room]
+
+
+def _found(desk: Desk, key: str, trial: int | None, left_out: Mapping[int, str]) -> BenchResult | None:
+    one = _of(desk, (key, trial))
+    if one is None:
+        return None
+    accepted = float(parse_reading(one.comparison.accepted).value) if one.comparison else None
+    return BenchResult(
+        desk.bench.number, label_of(desk.bench), one.value, one.expanded, accepted, left_out.get(desk.bench.pk, "")
+    )
+
+
+def _of(desk: Desk, place: tuple[str, int | None]) -> ResultOut | None:
+    return next((one for one in desk.state.results if (one.key, one.trial) == place), None)
+
+
+def _result(room: Sequence[Desk], place: tuple[str, int | None], left_out: Mapping[int, str]) -> ClassResult:
+    key, trial = place
+    told = _told(room, key, trial, left_out)
+    found = [bench.result for bench in told if bench.result]
+    example, out = next((desk, one) for desk in room if (one := _of(desk, place)))
+    comparison = class_comparison(out.label, out.unit, found)
+    assert comparison is not None, "a result that some bench has"
+    effects = what_if(example.at.bound) if trial is None and any(map(misses, found)) else []
+    faults = fault_causes(told, effects)
+    return ClassResult(
+        key,
+        trial,
+        out.trial_name if trial is not None else "",
+        comparison,
+        class_plot(comparison),
+        faults,
+        without(told, [*faults, *reading_causes(told)], out.unit),
+        own_results(told, key),
+    )
+
+
+def _pooled(room: Sequence[Desk]) -> list[ClassPooled]:
+    """Every picture of the method that a whole class can have, with the results of all trials together beside it."""
+    benches = {f"record {desk.bench.pk}": desk.at for desk in room}
+    if len(benches) < 2:
+        return []
+    method = room[0].at.bound.method
+    charts = [drawing.pooled(benches) for drawing in method.charts if isinstance(drawing, Draws)]
+    drawn = [replace(chart, plot=lay_out(chart)) for chart in charts if chart is not None]
+    if not drawn:
+        return []
+    lines = []
+    for one in pooled_results(benches):
+        shown = report(one.value, one.made.expanded * one.factor)
+        lines.append(f"{one.quantity.label}: {shown.text} {one.quantity.unit}".rstrip())
+    return [ClassPooled(chart, lines if chart is drawn[0] else []) for chart in drawn]

@@ -1,0 +1,137 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useClass, useMe, useSessionState } from '../../api/hooks';
+import { ChartView } from '../../charts/ChartView';
+import { Columns } from '../../identity/Columns';
+import { Heading } from '../../identity/Heading';
+import { Loaded, Page } from '../../identity/Page';
+import { PartLinks } from '../../identity/PartLinks';
+import { Sheet } from '../../identity/Sheet';
+import { dotted } from '../../identity/dotted';
+import { day } from '../../identity/time';
+import { accent } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { Causes } from './Causes';
+import { Counting } from './Counting';
+import { OneResult } from './OneResult';
+
+/** A class after its session. */
+export function ClassPage() {
+  const [projector, setProjector] = useState(false);
+  const found = useClass(Number(useParams().session), projector);
+  return (
+    <Page wide>
+      <Loaded of={found}>
+        {(data) => (
+          <TheClass found={data} projector={projector} onProjector={() => setProjector(!projector)} />
+        )}
+      </Loaded>
+    </Page>
+  );
+}
+
+interface Props {
+  found: Shapes['ClassPage'];
+  projector: boolean;
+  onProjector: () => void;
+}
+
+function TheClass({ found, projector, onProjector }: Props) {
+  const { session, results, causes, pooled } = found;
+  const [chosen, setChosen] = useState<number | null>(null);
+  const mine = useMe().data?.role === 'instructor';
+  const colour = accent(session.family);
+  return (
+    <Box component="main" sx={{ display: 'grid', gap: 2 }}>
+      <Heading
+        colour={colour}
+        title={session.title}
+        below={
+          <>
+            {dotted(session.section, session.room, day(session.starts_at), state(found))}
+            <PartLinks parts={found.together} here={session.id} to={(id) => `/sessions/${id}/class`} />
+          </>
+        }
+        actions={<Actions {...{ session, projector, onProjector, mine }} />}
+      />
+      {results.length === 0 && (
+        <VerdictLine level="look" lead="No results yet.">
+          They show here as soon as one bench has one.
+        </VerdictLine>
+      )}
+      <Columns>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          {results.map((result) => (
+            <OneResult
+              key={`${result.key} ${result.trial}`}
+              {...{ result, colour, projector }}
+              onChoose={projector ? undefined : setChosen}
+            />
+          ))}
+          {pooled.map(({ chart, results: lines }) => (
+            <Sheet key={chart.key} title="All benches together">
+              <ChartView chart={chart} colour={colour} />
+              {lines.map((line) => (
+                <Box key={line}>{line}</Box>
+              ))}
+            </Sheet>
+          ))}
+        </Box>
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          {causes.length > 0 && (
+            <Sheet title="What made it so">
+              <Causes causes={causes} of={count(found)} colour={colour} numbered={!projector} />
+            </Sheet>
+          )}
+          {!projector && <Counting {...{ found, chosen, mine }} onChoose={setChosen} />}
+        </Box>
+      </Columns>
+    </Box>
+  );
+}
+
+const count = (found: Shapes['ClassPage']) => new Set(found.benches.map((one) => one.number)).size;
+
+const state = (found: Shapes['ClassPage']) => {
+  const { session } = found;
+  const released = session.released ? 'results released' : 'results not released';
+  return `${count(found)} benches at work, ${session.state}, ${released}`;
+};
+
+interface ActionProps {
+  session: Shapes['SessionCard'];
+  projector: boolean;
+  onProjector: () => void;
+  mine: boolean;
+}
+
+function Actions({ session, projector, onProjector, mine }: ActionProps) {
+  const change = useSessionState(session.id);
+  return (
+    <>
+      {change.error && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(change.error)}
+        </VerdictLine>
+      )}
+      <Button component={Link} to={`/sessions/${session.id}/floor`}>
+        The floor
+      </Button>
+      <Button variant={projector ? 'contained' : 'outlined'} aria-pressed={projector} onClick={onProjector}>
+        Without names
+      </Button>
+      {mine && session.state === 'closed' && (
+        <Button
+          variant={session.released ? 'outlined' : 'contained'}
+          disabled={change.isPending}
+          onClick={() => change.mutate(session.released ? 'take_back' : 'release')}
+        >
+          {session.released ? 'Take the release back' : 'Release'}
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { sentence, type Shapes } from '../../api/client';
+import { useLeaveOut } from '../../api/hooks';
+import { Sheet } from '../../identity/Sheet';
+import { dotted } from '../../identity/dotted';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+type Bench = Shapes['ClassBench'];
+
+interface Props {
+  found: Shapes['ClassPage'];
+  /** The number of the bench that was chosen in the picture. */
+  chosen: number | null;
+  onChoose: (bench: number | null) => void;
+  mine: boolean;
+}
+
+/** One bench looked at more closely, and whether it counts. */
+export function Counting({ found, chosen, onChoose, mine }: Props) {
+  const out = found.benches.filter((one) => one.left_out);
+  const here = found.benches.filter((one) => one.number === chosen);
+  return (
+    <Sheet title="Bench by bench">
+      <TextField
+        select
+        fullWidth
+        label="Bench"
+        value={chosen ?? ''}
+        onChange={(event) => onChoose(Number(event.target.value))}
+        sx={{ my: 1 }}
+      >
+        {[...new Map(found.benches.map((one) => [one.number, one])).values()].map((one) => (
+          <MenuItem key={one.number} value={one.number}>
+            {dotted(`Bench ${one.number}`, one.team.join(', '))}
+          </MenuItem>
+        ))}
+      </TextField>
+      {here.map((one) => (
+        <OneRecord key={one.id} bench={one} session={found.session.id} mine={mine} />
+      ))}
+      {out.length > 0 && (
+        <Box sx={{ mt: 1 }}>
+          <b>Do not count</b>
+          {out.map((one) => (
+            <Box key={one.id} sx={{ fontSize: 14 }}>
+              {dotted(`Bench ${one.number}`, one.sample)}: {one.left_out}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Sheet>
+  );
+}
+
+function OneRecord({ bench, session, mine }: { bench: Bench; session: number; mine: boolean }) {
+  const [reason, setReason] = useState('');
+  const leave = useLeaveOut(session);
+  const put = (why: string) =>
+    leave.mutate({ bench: bench.id, reason: why }, { onSuccess: () => setReason('') });
+  return (
+    <Box sx={{ display: 'grid', gap: 1, borderTop: `1px solid ${ink.ruleSoft}`, py: 1 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        {bench.sample && <b>{bench.sample}</b>}
+        <Link to={`/benches/${bench.id}/report`}>Its report</Link>
+        <Link to={`/benches/${bench.id}`}>Its record</Link>
+        {mine && bench.left_out && (
+          <Button size="small" disabled={leave.isPending} onClick={() => put('')}>
+            Let it count again
+          </Button>
+        )}
+      </Box>
+      {mine && !bench.left_out && (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <TextField
+            size="small"
+            fullWidth
+            label="Why it should not count"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            slotProps={{ htmlInput: { maxLength: 200 } }}
+          />
+          <Button
+            variant="outlined"
+            disabled={!reason.trim() || leave.isPending}
+            onClick={() => put(reason)}
+            sx={{ whiteSpace: 'nowrap' }}
+          >
+            Leave it out
+          </Button>
+        </Box>
+      )}
+      {leave.error && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(leave.error)}
+        </VerdictLine>
+      )}
+    </Box>
+  );
+}
