@@ -70,6 +70,7 @@ INSTALLED_APPS = [
     "people",
     "experiments",
     "stock",
+    "marking",
     "labs",
     "notebook",
     "results",
@@ -188,6 +189,8 @@ SPECTACULAR_SETTINGS = {
     "ENUM_NAME_OVERRIDES": {
         "LevelEnum": ["keep", "look", "repeat", "stop"],
         "NeedLevelEnum": ["call", "look", "repeat", "stop"],
+        "CauseKindEnum": ["own", "unexplained", "reading", "fault"],
+        "CriterionKindEnum": "chromata_core.marking.rubric.KINDS",
     },
 }
 

@@ -3,8 +3,6 @@
 from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 
-from results.storing import store
-
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.simulation.cell_bench import pairs
@@ -23,6 +21,7 @@ from labs import actions
 from labs.declared import method_of
 from labs.models import Bench, Session
 from people.models import Person, Section
+from results.storing import store
 
 _SALT = {"M_salt": "MgSO4"}
 _LIME = {"c_a": "0.1012", "c_b": "0.0987", "q_expected": "9.5"}

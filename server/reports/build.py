@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 from functools import lru_cache
 
-from results.samples_here import beside_samples, label_of, samples_here
-
 from chromata_core.chemistry.molar_mass import BASIS
 from chromata_core.declaration.option_kinds import SubstanceOption
 from chromata_core.declaration.places import Kind
@@ -29,6 +27,7 @@ from notebook.seals import check_record
 from notebook.standing import Handing, by_id, entries_of, given_of, place, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
+from results.samples_here import beside_samples, label_of, samples_here
 
 _DRAWS = 20_000
 

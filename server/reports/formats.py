@@ -48,7 +48,7 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
                 entry.reason,
             ]
         )
-    return _csv(rows)
+    return as_csv(rows)
 
 
 def _options(bench: Bench, entries: Sequence[Entry]) -> dict[str, str]:
@@ -57,7 +57,8 @@ def _options(bench: Bench, entries: Sequence[Entry]) -> dict[str, str]:
     return bench.options | {name: text for key, one in handed.items() for name, text in one.options(key).items()}
 
 
-def _csv(rows: Iterable[Iterable[object]]) -> str:
+def as_csv(rows: Iterable[Iterable[object]]) -> str:
+    """Rows as CSV in which no spreadsheet finds a formula to run."""
     out = io.StringIO()
     csv.writer(out).writerows([_harmless(value) for value in row] for row in rows)
     return out.getvalue()
@@ -78,7 +79,7 @@ def results_csv(report: Report) -> str:
         error = f"{r.comparison.percent_error:.4g}" if r.comparison else ""
         figures = [f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}"]
         rows.append([r.key, r.trial, r.label, *figures, r.unit, r.line, error])
-    return _csv(rows)
+    return as_csv(rows)
 
 
 def spectrum_jdx(report: Report) -> str:

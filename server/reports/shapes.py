@@ -2,14 +2,13 @@
 
 from dataclasses import dataclass
 
-from results.shapes import BesideSample
-
 from chromata_core.engine.shown import Shown
 from chromata_core.telling.drawn_results import DrawnResult
 from chromata_core.telling.effects import Effect
 from chromata_core.telling.outcome import Evaluation, ReadingOut, WorkedLine
 from labs.shapes import ComparisonView, SessionCard
 from notebook.seals import RecordCheck
+from results.shapes import BesideSample
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,7 +7,6 @@ from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
-from results.samples_here import label_of
 
 from config.answers import answer, asked, shape
 from config.errors import Refused
@@ -22,6 +21,7 @@ from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
 from reports.slips import slips_pdf
+from results.samples_here import label_of
 
 
 class ReportNow(APIView):

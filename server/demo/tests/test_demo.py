@@ -6,7 +6,6 @@ from statistics import mean, stdev
 from django.core.management import call_command
 from django.test import TestCase
 from django.utils import timezone
-from results.floor import floor, look
 
 from experiments.actions import latest, looked_at
 from experiments.models import Experiment
@@ -14,6 +13,7 @@ from labs.models import Bench, Session
 from labs.tests.room import evaluated, record
 from notebook.desks import accepted_values
 from people.models import Person, Role
+from results.floor import floor, look
 from stock.models import Calibration
 
 

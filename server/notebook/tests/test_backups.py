@@ -12,10 +12,10 @@ from django.conf import settings
 from django.core.management import CommandError, call_command
 from django.db import connection
 from django.test import TransactionTestCase
-from results.bench import bench_view
 
 from labs.tests.room import Furnished, entry, furnish, signed_in, titrate, write
 from notebook.tests.test_photos import picture
+from results.bench import bench_view
 
 RESULTS = """
 import json

@@ -110,6 +110,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The marks of one bench. As its students see them, once they are released. */
+        get: operations["own_marks"];
+        /** @description The marks of one bench. One line, by the section’s own instructor; 422 for more points than it has. */
+        put: operations["decide_mark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/photos/{content}": {
         parameters: {
             query?: never;
@@ -541,6 +559,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rubrics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What an instructor marks by. The usual one first, then one’s own; 403 for who is no instructor. */
+        get: operations["rubrics"];
+        /** @description What an instructor marks by. Kept under its name; 422 where the points do not add up. */
+        put: operations["keep_rubric"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sections": {
         parameters: {
             query?: never;
@@ -760,6 +796,58 @@ export interface paths {
         /** @description What went wrong most when this method was held last. Empty where it was never held. */
         get: operations["last_time"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The marks of a session, for its own instructor alone. As they are proposed, and what was decided. */
+        get: operations["marks"];
+        /** @description The marks of a session, for its own instructor alone. By another rubric from now on. */
+        put: operations["mark_by"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/marks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The marks for a gradebook. As CSV, a line for each student. */
+        get: operations["marks_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/marks/released": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Whether students see their marks. 409 while the session is open, or something is still to be read. */
+        put: operations["release_marks"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1199,6 +1287,20 @@ export interface components {
             /** @default  */
             file: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BenchMarks: {
+            bench: number;
+            number: number;
+            sample: string;
+            team: string[];
+            lines: components["schemas"]["MarkLine"][];
+            /** Format: double */
+            points: number;
+            /** Format: double */
+            most: number;
+            to_read: boolean;
+            answers: string[];
+        };
         /** @description A place in a session's plan, with its sample, or all of them. */
         BenchPlace: {
             id: number;
@@ -1286,6 +1388,12 @@ export interface components {
             input: string;
             sensitivity: string;
         };
+        /**
+         * @description * `percent` - percent
+         *     * `u` - u
+         * @enum {string}
+         */
+        ByEnum: "percent" | "u";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         CalibrationOut: {
             id: number;
@@ -1372,6 +1480,10 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description Which rubric a session is marked by; 0 is the usual one. */
+        ChosenRequest: {
+            rubric: number;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ClassBench: {
             id: number;
@@ -1400,6 +1512,14 @@ export interface components {
             right: number;
             standing: components["schemas"]["StandingEnum"];
             beyond: boolean;
+        };
+        /** @description The marks of a session; without a rubric nothing is marked yet. */
+        ClassMarks: {
+            session: components["schemas"]["SessionCard"];
+            rubric: components["schemas"]["Rubric"] | null;
+            rubrics: components["schemas"]["RubricOut"][];
+            released: boolean;
+            benches: components["schemas"]["BenchMarks"][];
         };
         /** @description A class after its session; only benches at which something was written. */
         ClassPage: {
@@ -1473,6 +1593,46 @@ export interface components {
             author: string;
             at: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Criterion: {
+            kind: components["schemas"]["CriterionKindEnum"];
+            /** Format: double */
+            points: number;
+            by: components["schemas"]["ByEnum"];
+            /** Format: double */
+            full: number;
+            /** Format: double */
+            none: number;
+        };
+        /**
+         * @description * `accuracy` - accuracy
+         *     * `precision` - precision
+         *     * `completeness` - completeness
+         *     * `figures` - figures
+         *     * `record` - record
+         *     * `own` - own
+         *     * `conclusion` - conclusion
+         * @enum {string}
+         */
+        CriterionKindEnum: "accuracy" | "precision" | "completeness" | "figures" | "record" | "own" | "conclusion";
+        /** @description So many points for one thing; of accuracy also from where to where, in per cent or standard uncertainties. */
+        CriterionRequest: {
+            kind: components["schemas"]["CriterionKindEnum"];
+            /** Format: double */
+            points: number;
+            /** @default percent */
+            by: components["schemas"]["ByEnum"];
+            /**
+             * Format: double
+             * @default 1
+             */
+            full: number;
+            /**
+             * Format: double
+             * @default 5
+             */
+            none: number;
+        };
         /** @description A logged curve: the series and trial it belongs to (none: the bench), and the file as text. */
         CurveRequest: {
             key: string;
@@ -1483,6 +1643,14 @@ export interface components {
         DealRequest: {
             how: components["schemas"]["HowEnum"];
             size?: number | null;
+        };
+        /** @description What somebody decides of one line; no points: what is proposed stands again. */
+        DecisionRequest: {
+            kind: components["schemas"]["CriterionKindEnum"];
+            /** Format: double */
+            points: number | null;
+            /** @default  */
+            note: string;
         };
         /** @description A ready account of the demo; only offered in demo mode. */
         DemoAccount: {
@@ -1956,6 +2124,19 @@ export interface components {
             problem: string;
             known: boolean;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        MarkLine: {
+            kind: string;
+            label: string;
+            /** Format: double */
+            proposed: number | null;
+            /** Format: double */
+            decided: number | null;
+            /** Format: double */
+            most: number;
+            reasons: string[];
+            note: string;
+        };
         /** @description The signed-in person. */
         Me: {
             readonly id: number;
@@ -2120,6 +2301,10 @@ export interface components {
             id: number;
             base: string;
             tool: components["schemas"]["Instrument"];
+        };
+        /** @description A bench's marks as its students see them, once they are released; none before. */
+        OwnMarks: {
+            marks: components["schemas"]["BenchMarks"] | null;
         };
         /** @description An instrument of one's own: the catalogue's nearest one, and what is otherwise; empty: as that one. */
         OwnScaleRequest: {
@@ -2469,6 +2654,10 @@ export interface components {
         Refusal: {
             problems: string[];
         };
+        /** @description Whether students see their marks. */
+        ReleasedRequest: {
+            released: boolean;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         RemarkOut: {
             id: number;
@@ -2589,6 +2778,25 @@ export interface components {
             text: string;
             trial?: number | null;
             index?: number | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Rubric: {
+            name: string;
+            /** Format: double */
+            total: number;
+            criteria: components["schemas"]["Criterion"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        RubricOut: {
+            id: number;
+            rubric: components["schemas"]["Rubric"];
+        };
+        /** @description A rubric: its name, the whole, and what counts. */
+        RubricRequest: {
+            name: string;
+            /** Format: double */
+            total: number;
+            criteria: components["schemas"]["CriterionRequest"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SampleGiven: {
@@ -3372,6 +3580,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClassPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    own_marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnMarks"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    decide_mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecisionRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassMarks"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4385,6 +4659,68 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    rubrics: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RubricOut"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    keep_rubric: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RubricRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RubricOut"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     sections: {
         parameters: {
             query?: never;
@@ -4959,6 +5295,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LastTime"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassMarks"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    mark_by: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassMarks"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    marks_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    release_marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReleasedRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassMarks"];
                 };
             };
             400: components["responses"]["Refused400"];

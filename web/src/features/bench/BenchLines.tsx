@@ -144,9 +144,9 @@ export function BenchFooter({ bench, task, pending, onAsk }: FooterProps) {
       <span>
         <KeyCap>Enter</KeyCap> keep and go on
       </span>
-      {task.trial !== null && <Hint letter="R" what="reject this trial" onClick={() => onAsk('reject')} />}
-      <Hint letter="O" what="note what you see" onClick={() => onAsk('note')} />
-      <Hint letter="?" what="all keys" onClick={() => onAsk('keys')} />
+      {task.trial !== null && <Hint letter="R" what="reject trial" onClick={() => onAsk('reject')} />}
+      <Hint letter="O" what="note" onClick={() => onAsk('note')} />
+      <Hint letter="?" what="keys" onClick={() => onAsk('keys')} />
       <AfterThis bench={bench} pending={pending} />
       <Box
         sx={{

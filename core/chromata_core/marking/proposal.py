@@ -1,0 +1,144 @@
+"""What a record would earn by a rubric, line by line, each with its reasons: a proposal that a person decides on."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from statistics import fmean
+
+from chromata_core.marking.rubric import LABELS, Criterion, CriterionKind, Rubric
+from chromata_core.quantity.rounding import with_figures
+from chromata_core.sentences import counted
+from chromata_core.telling.outcome import Evaluation, ResultOut
+
+_STEP = 0.5
+_DIGITS = ("missing-digit", "too-many-digits")
+_QUARTER = 0.25  # of the points, for each place with wrong figures, and for each gap in a record
+_SHORT = 4  # letters: less is no reason
+
+
+@dataclass(frozen=True, slots=True)
+class Kept:
+    """What a record holds beside readings: the reasons of corrections, and notes of what was seen."""
+
+    corrections: tuple[str, ...] = ()
+    notes: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Proposed:
+    """``points`` of ``most`` for one criterion; None where only a person can tell."""
+
+    kind: CriterionKind
+    label: str
+    points: float | None
+    most: float
+    reasons: list[str]
+
+
+Share = tuple[float | None, list[str]]
+
+
+def propose(rubric: Rubric, told: Evaluation, kept: Kept) -> list[Proposed]:
+    """A line for each criterion of ``rubric``, in its order."""
+    return [_line(one, *_SHARES[one.kind](one, told, kept)) for one in rubric.criteria]
+
+
+def _line(one: Criterion, share: float | None, reasons: list[str]) -> Proposed:
+    points = None if share is None else round(one.points * min(max(share, 0.0), 1.0) / _STEP) * _STEP
+    return Proposed(one.kind, LABELS[one.kind], points, one.points, reasons)
+
+
+def _accuracy(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    if not told.results:
+        return 0.0, ["There is no result."]
+    compared = [result for result in told.results if result.comparison]
+    whole = [result for result in compared if result.trial is None] or compared
+    if not whole:
+        return None, ["There is no accepted value to hold it against."]
+    away = [_away(one, result) for result in whole]
+    shares = [1.0 - (min(max(size, one.full), one.none) - one.full) / (one.none - one.full) for size in away]
+    unit = " %" if one.by == "percent" else " standard uncertainties"
+    reasons = [
+        f"{result.label}{f', {result.trial_name.lower()}' if result.trial is not None else ''}: "
+        f"{with_figures(size, 2)}{unit} from the accepted value."
+        for result, size in zip(whole, away, strict=True)
+    ]
+    return fmean(shares), [*reasons, f"All points within {one.full:g}{unit}, none from {one.none:g}{unit} on."]
+
+
+def _away(one: Criterion, result: ResultOut) -> float:
+    assert result.comparison is not None
+    if one.by == "percent":
+        return abs(result.comparison.percent_error)
+    off = abs(result.value * result.comparison.percent_error / (100 + result.comparison.percent_error))
+    return off / result.u if result.u else 0.0 if not off else float("inf")
+
+
+def _precision(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    if told.agreement is None:
+        return None, ["Nothing was repeated that a rule could be held against."]
+    agree = told.agreement.code == "agree"
+    return float(agree), [f"{told.agreement.what} {told.agreement.why}"]
+
+
+def _completeness(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    needed = [task for task in told.tasks if not task.optional]
+    done = sum(task.done for task in needed)
+    return told.progress, [f"{done} of {len(needed)} readings, looks and steps are there."]
+
+
+def _figures(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    wrong = [finding.what for finding in told.findings if finding.code in _DIGITS]
+    wrong += [f"{line.label}: {line.sentence}" for line in told.own if line.kind == "figures"]
+    return 1 - _QUARTER * len(wrong), wrong or ["Every reading has the digits of its instrument."]
+
+
+def _record(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    gaps = [
+        f"A correction without a reason: “{reason}”." for reason in kept.corrections if len(reason.strip()) < _SHORT
+    ]
+    unseen = [task.title for task in told.tasks if task.kind == "observation" and not task.done and not task.optional]
+    gaps += [f"Not looked at: {title}." for title in unseen]
+    corrected = f"{counted(len(kept.corrections), 'correction')} with a reason"
+    said = f"{corrected}, {counted(kept.notes, 'note')} of what was seen."
+    return 1 - _QUARTER * len(gaps), gaps or [said[:1].upper() + said[1:]]
+
+
+_OWN = {"right": 1.0, "rounded": 1.0, "carried": 1.0, "figures": 0.5}
+
+
+def _own(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    asked = [task for task in told.tasks if task.kind == "own"]
+    if not asked and not told.own:
+        return None, ["Nothing was asked to be worked out."]
+    missing = sum(not task.done for task in asked)
+    shares = [*(_OWN.get(line.kind, 0.0) for line in told.own), *([0.0] * missing)]
+    reasons = [f"{line.label}: {line.sentence}" for line in told.own if line.kind not in ("right", "rounded")]
+    right = sum(line.kind in ("right", "rounded", "carried") for line in told.own)
+    head = f"{right} of {len(shares)} lines right, or right from a line before."
+    return fmean(shares) if shares else 0.0, [head, *reasons]
+
+
+def _conclusion(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    written = [answer for answer in told.answers if answer.strip()]
+    if not told.answers:
+        return None, ["No question was asked."]
+    if not written:
+        return 0.0, ["Nothing is written."]
+    return None, [f"{len(written)} of {len(told.answers)} answered; to be read."]
+
+
+_SHARES: dict[CriterionKind, Callable[[Criterion, Evaluation, Kept], Share]] = {
+    "accuracy": _accuracy,
+    "precision": _precision,
+    "completeness": _completeness,
+    "figures": _figures,
+    "record": _record,
+    "own": _own,
+    "conclusion": _conclusion,
+}
+
+
+def total_of(lines: Sequence[Proposed], decided: Sequence[float | None]) -> tuple[float, bool]:
+    """The points of all lines, as ``decided`` or else as proposed; and whether something is still to be read."""
+    points = [d if d is not None else line.points for line, d in zip(lines, decided, strict=True)]
+    return sum(one for one in points if one is not None), any(one is None for one in points)
