@@ -139,6 +139,9 @@ class Causes(TestCase):
         self.assertEqual((cause.kind, cause.benches), ("reading", [2]))
         self.assertIn("(2 benches)", without(room, [cause], "mol/L"))
         self.assertEqual(without(room, [], "mol/L"), "")
+        assert room[2].result
+        other = replace(room[2], result=replace(room[2].result, product="B"))
+        self.assertEqual(without([*room[:2], other], [cause], "mol/L"), "", "two products have no mean")
 
     def test_a_fault_is_named_where_it_would_explain_a_miss(self) -> None:
         gas = method("gas-eudometer")

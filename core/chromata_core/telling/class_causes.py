@@ -60,13 +60,13 @@ def own_causes(told: Sequence[BenchTold]) -> list[Cause]:
 
 def reading_causes(told: Sequence[BenchTold]) -> list[Cause]:
     """What still stands as wrong at benches, and trials that were spoiled, with how far off their results are."""
-    middle = _reference([bench.result for bench in told if bench.result])
+    found = [bench.result for bench in told if bench.result]
     labels: dict[str, str] = {}
     hits: dict[str, list[tuple[int, Off]]] = defaultdict(list)
     for bench in told:
         for code, label in dict(_went_wrong(bench.state)).items():
             labels.setdefault(code, label)
-            hits[code].append((bench.number, _off(bench.result, middle)))
+            hits[code].append((bench.number, _off(bench.result, found)))
     return _ranked(_cause("reading", labels[code], benches) for code, benches in hits.items())
 
 
@@ -77,14 +77,12 @@ def _went_wrong(state: Evaluation) -> list[tuple[str, str]]:
     return [*standing, *spoiled]
 
 
-def _reference(results: Sequence[BenchResult]) -> float | None:
-    """What results are held against: the accepted value, else their middle."""
-    accepted = next((one.accepted for one in results if one.accepted), None)
-    return accepted or (median(one.value for one in results) if results else None)
-
-
-def _off(result: BenchResult | None, middle: float | None) -> Off:
-    return (result.value / (result.accepted or middle) - 1) * 100 if result and middle else None
+def _off(result: BenchResult | None, among: Sequence[BenchResult]) -> Off:
+    """How far off the accepted value a result is, or off the middle of its fellows with the same product."""
+    if result is None:
+        return None
+    reference = result.accepted or median(one.value for one in among if one.product == result.product)
+    return (result.value / reference - 1) * 100 if reference else None
 
 
 def fault_causes(told: Sequence[BenchTold], effects: Sequence[Effect]) -> list[Cause]:
@@ -125,9 +123,13 @@ def _percent(away: float) -> str:
 
 
 def without(told: Sequence[BenchTold], causes: Sequence[Cause], unit: str) -> str:
-    """What the mean would be without the benches at which something went wrong; empty where that says nothing."""
+    """What the mean would be without the benches at which something went wrong; empty where that says nothing, and of
+    several products, which have no mean.
+    """
     spoiled = {number for cause in causes for number in cause.benches}
     counting = [bench.result for bench in told if bench.result and not bench.result.left_out]
+    if len({one.product for one in counting}) > 1:
+        return ""
     clean = [one.value for one in counting if one.bench not in spoiled]
     if not clean or len(clean) == len(counting):
         return ""

@@ -29,7 +29,7 @@ export function Causes({ causes, of, colour, numbered }: Props) {
           key={`${cause.kind} ${cause.label}`}
           sx={{
             display: 'grid',
-            gridTemplateColumns: 'minmax(0, 1fr) auto 74px',
+            gridTemplateColumns: 'minmax(0, 1fr) auto 84px',
             gap: 1.5,
             alignItems: 'center',
             py: 1,
@@ -44,7 +44,7 @@ export function Causes({ causes, of, colour, numbered }: Props) {
             </Box>
           </Box>
           <Share count={cause.benches.length} of={of} colour={colour} />
-          <Box sx={{ fontFamily: FIGURES, textAlign: 'right' }}>{cause.text}</Box>
+          <Box sx={{ fontFamily: FIGURES, textAlign: 'right', whiteSpace: 'nowrap' }}>{cause.text}</Box>
         </Box>
       ))}
     </Box>

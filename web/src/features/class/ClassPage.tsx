@@ -6,6 +6,7 @@ import { sentence, type Shapes } from '../../api/client';
 import { useClass, useMe, useSessionState } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
 import { Columns } from '../../identity/Columns';
+import { Folded } from '../../identity/Folded';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../identity/PartLinks';
@@ -15,6 +16,7 @@ import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Causes } from './Causes';
+import { Marks } from './marks/Marks';
 import { Counting } from './Counting';
 import { OneResult } from './OneResult';
 
@@ -44,6 +46,8 @@ function TheClass({ found, projector, onProjector }: Props) {
   const [chosen, setChosen] = useState<number | null>(null);
   const mine = useMe().data?.role === 'instructor';
   const colour = accent(session.family);
+  const [first, ...others] = results;
+  const shown = { colour, projector, onChoose: projector ? undefined : setChosen };
   return (
     <Box component="main" sx={{ display: 'grid', gap: 2 }}>
       <Heading
@@ -64,13 +68,7 @@ function TheClass({ found, projector, onProjector }: Props) {
       )}
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
-          {results.map((result) => (
-            <OneResult
-              key={`${result.key} ${result.trial}`}
-              {...{ result, colour, projector }}
-              onChoose={projector ? undefined : setChosen}
-            />
-          ))}
+          {first && <OneResult {...{ ...shown, result: first }} />}
           {pooled.map(({ chart, results: lines }) => (
             <Sheet key={chart.key} title="All benches together">
               <ChartView chart={chart} colour={colour} />
@@ -79,6 +77,15 @@ function TheClass({ found, projector, onProjector }: Props) {
               ))}
             </Sheet>
           ))}
+          {others.length > 0 && (
+            <Folded title={`${others.length} more result${others.length > 1 ? 's' : ''} of the same benches`}>
+              <Box sx={{ display: 'grid', gap: 3 }}>
+                {others.map((result) => (
+                  <OneResult key={`${result.key} ${result.trial}`} {...{ ...shown, result }} />
+                ))}
+              </Box>
+            </Folded>
+          )}
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           {causes.length > 0 && (
@@ -86,6 +93,7 @@ function TheClass({ found, projector, onProjector }: Props) {
               <Causes causes={causes} of={count(found)} colour={colour} numbered={!projector} />
             </Sheet>
           )}
+          {!projector && mine && <Marks session={found.session} />}
           {!projector && <Counting {...{ found, chosen, mine }} onChoose={setChosen} />}
         </Box>
       </Columns>

@@ -16,6 +16,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
+import { MarksSheet } from './MarksSheet';
 import { BudgetTable, Schools, WhatIf } from './Beside';
 import { TrialResults } from '../../identity/TrialResults';
 import { Settled } from '../../identity/Settled';
@@ -78,6 +79,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <Sheet title="Aim">
             {report.aim} <span style={{ color: ink.inkSoft }}>{report.reaction}</span>
           </Sheet>
+          <MarksSheet bench={report.bench_id} />
           <Results report={report} colour={colour} />
           {report.stores && <KeepIt report={report} />}
           <Budget report={report} colour={colour} />

@@ -1,0 +1,99 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { sentence, type Shapes } from '../../../api/client';
+import { useMarkBy, useMarks, useReleaseMarks } from '../../../api/hooks';
+import { Loaded } from '../../../identity/Page';
+import { Sheet } from '../../../identity/Sheet';
+import { ink } from '../../../identity/tokens';
+import { VerdictLine } from '../../../identity/Verdict';
+import { BenchRow } from './BenchRow';
+import { RubricChoice } from './RubricChoice';
+
+/** The marks of a session as they are proposed, changed line by line, released. */
+export function Marks({ session }: { session: Shapes['SessionCard'] }) {
+  const marks = useMarks(session.id);
+  return (
+    <Sheet
+      title="Marks"
+      note={marks.data?.rubric && `“${marks.data.rubric.name}”, of ${marks.data.rubric.total}`}
+    >
+      <Loaded of={marks}>{(found) => <Proposed marks={found} />}</Loaded>
+    </Sheet>
+  );
+}
+
+function Proposed({ marks }: { marks: Shapes['ClassMarks'] }) {
+  const { session, rubric, benches } = marks;
+  const [open, setOpen] = useState<number | null>(null);
+  const [unread, setUnread] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  const by = useMarkBy(session.id);
+  const waiting = benches.filter((one) => one.to_read).length;
+  const shown = unread ? benches.filter((one) => one.to_read || one.bench === open) : benches;
+  const step = (from: number, by: number) =>
+    setOpen(shown[shown.findIndex((one) => one.bench === from) + by]?.bench ?? from);
+  if (!rubric || choosing)
+    return (
+      <RubricChoice
+        marks={marks}
+        choose={(id) => by.mutate(id, { onSuccess: () => setChoosing(false) })}
+        error={by.error}
+      />
+    );
+  return (
+    <Box>
+      <Box sx={{ color: ink.inkSoft, fontSize: 13.5, mb: 1 }}>
+        {waiting > 0
+          ? `${waiting} of ${benches.length} wait for you to read something.`
+          : 'Nothing waits to be read.'}{' '}
+        Enter keeps a number, Page Down goes to the next bench.
+      </Box>
+      {shown.map((one) => (
+        <BenchRow
+          key={one.bench}
+          marks={one}
+          session={session.id}
+          open={one.bench === open}
+          onOpen={() => setOpen(one.bench === open ? null : one.bench)}
+          onStep={(by) => step(one.bench, by)}
+        />
+      ))}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
+        {waiting > 0 && (
+          <Button size="small" aria-pressed={unread} onClick={() => setUnread(!unread)}>
+            {unread ? 'All benches' : 'Only those to be read'}
+          </Button>
+        )}
+        <Button size="small" onClick={() => setChoosing(true)}>
+          Another rubric
+        </Button>
+        <Button size="small" href={`/api/sessions/${session.id}/marks.csv`}>
+          For a gradebook, CSV
+        </Button>
+        <Release marks={marks} />
+      </Box>
+    </Box>
+  );
+}
+
+function Release({ marks }: { marks: Shapes['ClassMarks'] }) {
+  const release = useReleaseMarks(marks.session.id);
+  return (
+    <>
+      <Button
+        size="small"
+        variant="outlined"
+        disabled={release.isPending}
+        onClick={() => release.mutate(!marks.released)}
+      >
+        {marks.released ? 'Hide the marks again' : 'Release the marks'}
+      </Button>
+      {release.error && (
+        <VerdictLine level="look" lead="Not released.">
+          {sentence(release.error)}
+        </VerdictLine>
+      )}
+    </>
+  );
+}

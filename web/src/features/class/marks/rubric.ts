@@ -1,0 +1,59 @@
+import type { Shapes } from '../../../api/client';
+
+type Criterion = Shapes['Criterion'];
+export type Kind = Criterion['kind'];
+
+export const LABELS: Record<Kind, string> = {
+  accuracy: 'Accuracy',
+  precision: 'Precision',
+  completeness: 'Completeness',
+  figures: 'Figures and units',
+  record: 'Record keeping',
+  own: 'Own work',
+  conclusion: 'Conclusion',
+};
+
+/** A rubric as it is typed: points by kind, empty for what does not count. */
+export interface Typed {
+  name: string;
+  total: string;
+  points: Record<Kind, string>;
+  by: Criterion['by'];
+  full: string;
+  none: string;
+}
+
+export function typed(rubric: Shapes['Rubric']): Typed {
+  const kinds = Object.keys(LABELS) as Kind[];
+  const of = (kind: Kind) => rubric.criteria.find((one) => one.kind === kind);
+  const accuracy = of('accuracy');
+  return {
+    name: rubric.name,
+    total: String(rubric.total),
+    points: Object.fromEntries(kinds.map((kind) => [kind, String(of(kind)?.points ?? '')])) as Record<
+      Kind,
+      string
+    >,
+    by: accuracy?.by ?? 'percent',
+    full: String(accuracy?.full ?? 1),
+    none: String(accuracy?.none ?? 5),
+  };
+}
+
+const number = (text: string) => Number(text.replace(',', '.'));
+
+/** What is sent: nothing of what has no points. */
+export function asRubric(one: Typed): Shapes['RubricRequest'] {
+  const limits = { by: one.by, full: number(one.full), none: number(one.none) };
+  return {
+    name: one.name.trim(),
+    total: number(one.total),
+    criteria: (Object.keys(LABELS) as Kind[])
+      .filter((kind) => number(one.points[kind]) > 0)
+      .map((kind) => ({ kind, points: number(one.points[kind]), ...limits })),
+  };
+}
+
+/** What the points come to as they are typed. */
+export const added = (one: Typed) =>
+  Object.values(one.points).reduce((sum, text) => sum + (number(text) || 0), 0);
