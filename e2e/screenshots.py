@@ -23,7 +23,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
     ("floor-phone", "instructor", "/sessions/10/floor", PHONE, False, []),
-    ("class", "instructor", "/sessions/9/floor", (1280, 900), False, []),
+    ("class", "instructor", "/sessions/9/class", LAPTOP, False, ["click Mark by it"]),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
     ("worksheet", "instructor", "/benches/65", LAPTOP, False, ["click Work it out"]),
     ("calibration-line", "instructor", "/benches/36/report", (1280, 1200), False, []),

@@ -41,6 +41,7 @@ class EveryView(BrowserCase):
             (self.instructor, "/plan", "What to expect"),
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Needs you now"),
+            (self.instructor, f"/sessions/{session}/class", "Bench by bench"),
             (self.instructor, f"/benches/{bench}/report", "Uncertainty budget"),
             (self.student, f"/benches/{bench}", "What limits the result"),
             *((self.instructor, f"/experiments/{own}?chapter={c}", "Can it be used?") for c in CHAPTERS),

@@ -160,3 +160,13 @@ def _planned(section: Section, start: datetime) -> None:
     last = session.benches.order_by("-number").first()
     if last is not None:
         last.team.clear()
+    _second_part(section, session, start + timedelta(minutes=120))
+
+
+def _second_part(section: Section, standardised: Session, start: datetime) -> None:
+    """What the acid is for: each bench works with the concentration that it found itself."""
+    takes = {"c_a": {"key": "c_mean", "trial": None, "of": "bench"}}
+    actions.plan_session(
+        section, "back-titration", "Egg shells, with our own acid", "Room 4", start, 90, {}, {}, 8, [],
+        follows=standardised, takes=takes,
+    )  # fmt: skip

@@ -23,10 +23,10 @@ class Demo(TestCase):
         for _ in range(2):  # loading twice is loading once
             call_command("load_demo", stdout=StringIO())
 
-    def test_one_past_one_running_one_planned(self) -> None:
-        self.assertEqual([s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned"])
+    def test_pasts_one_running_and_two_parts_planned(self) -> None:
+        self.assertEqual([s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned", "planned"])
         self.assertEqual(
-            [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8]
+            [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8, 8]
         )
 
     def test_sessions_stand_at_hours_when_people_work(self) -> None:

@@ -51,15 +51,16 @@ export function Causes({ causes, of, colour, numbered }: Props) {
   );
 }
 
-const MOST_TALLIES = 10;
+const MOST_TALLIES = 12;
 
 /** “9 of 24”, and a tally beside it. */
 function Share({ count, of, colour }: { count: number; of: number; colour: string }) {
-  const full = Math.max(Math.round((count / Math.max(of, 1)) * MOST_TALLIES), 1);
+  const tallies = Math.min(Math.max(of, 1), MOST_TALLIES); // a bench each, as long as there is room
+  const full = Math.max(Math.round((count / Math.max(of, 1)) * tallies), 1);
   return (
     <Box sx={{ textAlign: 'right', fontSize: 13 }}>
       <Box aria-hidden sx={{ display: 'flex', gap: '2px' }}>
-        {Array.from({ length: MOST_TALLIES }, (_, place) => (
+        {Array.from({ length: tallies }, (_, place) => (
           <Box
             key={place}
             sx={{

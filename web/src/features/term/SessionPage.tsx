@@ -115,6 +115,9 @@ function Actions({ card, mine, change }: ActionsProps) {
     return (
       <>
         {again}
+        <Button component={Link} to={`/sessions/${card.id}/class`}>
+          The class
+        </Button>
         <Button variant="contained" component={Link} to={`/sessions/${card.id}/floor`}>
           Go to the floor
         </Button>
