@@ -179,6 +179,11 @@ class WhatIsMissing(TestCase):
         plain = evaluate(COLOUR, replace(example_sheet(COLOUR), given=written))
         self.assertEqual((state.handed, state.results[0].line), ([], plain.results[0].line))
 
+    def test_what_is_no_number_is_not_handed_on(self) -> None:
+        for found in (Input(float("inf")), Input(1.0, ((Source("x", "x", float("inf"), "normal"), 1.0),))):
+            with self.assertRaisesRegex(SheetError, "no number to work with"):
+                as_number(found, "mol/L", "Part 1")
+
     def test_why_there_is_nothing_yet(self) -> None:
         apart = context_of(ACID_BASE, titration(("0.24", "21.78"), ("0.30", "23.40"), rough=None))
         for at, key, why in (

@@ -7,14 +7,12 @@ from chromata_core.engine.context import Context
 from chromata_core.telling.evaluate import held_against
 from chromata_core.telling.outcome import Evaluation
 from labs.declared import method_of
-from labs.models import Bench, Session
+from labs.models import Bench
 from notebook.handed import handed_to
-from notebook.looked import Looked, looked_at
+from notebook.looked import looked_at, looked_now
 from notebook.models import Entry
-from notebook.remembered import MOST, entries_now
+from notebook.remembered import entries_now
 from notebook.standing import Handing, given_of
-
-_kept: dict[int, tuple[tuple[object, ...], Looked]] = {}  # under its end, its length, the session's state
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,23 +35,8 @@ def desks(benches: Sequence[Bench]) -> list[Desk]:
 
 
 def _desk(bench: Bench, entries: list[Entry], handed: Handing) -> Desk:
-    looked = _looked(bench, entries, handed)
+    looked = looked_now(bench, entries, handed)
     return Desk(bench, entries, handed, looked.at, looked.told)
-
-
-def _looked(bench: Bench, entries: list[Entry], handed: Handing) -> Looked:
-    """Remembered under the head, which costs less than reading what stands on the sheet; not of a plan, whose empty
-    sheets may still change.
-    """
-    if bench.session.state == Session.State.PLANNED:
-        return looked_at(bench, given_of(entries), handed)
-    under = (entries[-1].hash if entries else "", len(entries), bench.session.state, handed)
-    kept = _kept.get(bench.pk)
-    if kept is None or kept[0] != under:
-        if len(_kept) >= MOST:
-            _kept.clear()
-        _kept[bench.pk] = kept = (under, looked_at(bench, given_of(entries), handed))
-    return kept[1]
 
 
 def evaluation_of(bench: Bench, entries: Sequence[Entry]) -> Evaluation:

@@ -2,12 +2,11 @@
 that a correction there is followed here.
 """
 
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Collection, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
 from django.utils import timezone
 
-from chromata_core.engine.context import Context
 from chromata_core.engine.handing import as_number, found_here, mean_of_benches
 from chromata_core.errors import SheetError
 from chromata_core.sheet.bound import Sheet
@@ -18,9 +17,9 @@ from labs.declared import method_of
 from labs.models import Bench, Session
 from labs.own_work import own_work_of
 from labs.parts import Take, takes_of
-from notebook.looked import Looked, looked_at
+from notebook.looked import Looked, end_of, looked_now
 from notebook.models import Entry
-from notebook.remembered import entries_now
+from notebook.remembered import MOST, entries_now
 from notebook.standing import Handing, given_of, sheet_with
 
 
@@ -35,64 +34,83 @@ def handed_to(benches: Sequence[Bench]) -> dict[int, Handing]:
     sessions = {bench.session_id: bench.session for bench in benches if bench.session.takes}
     for session in sessions.values():
         if session.follows is not None:
-            earlier = _Earlier.read(session.follows)
             here = [bench for bench in benches if bench.session_id == session.pk]
-            found |= {bench.pk: earlier.handed(session, bench) for bench in here}
+            found |= _handed_in(session, session.follows, here)
     return found
+
+
+def _handed_in(session: Session, earlier: Session, benches: Sequence[Bench]) -> dict[int, Handing]:
+    takes = takes_of(session)
+    of_class = {option: take for option, take in takes.items() if take.of == "class"}
+    read = _Earlier.read(earlier, None if of_class else {bench.number for bench in benches})
+    mean = read.of_class(session, of_class)
+    return {
+        bench.pk: tuple(
+            (option, mean[option] if option in mean else read.of_bench(take, session, bench))
+            for option, take in takes.items()
+        )
+        for bench in benches
+    }
+
+
+_means: dict[int, tuple[object, dict[str, Handed]]] = {}  # of a session, under the ends of the records behind them
 
 
 @dataclass(frozen=True)
 class _Earlier:
-    """An earlier session with what its benches found."""
+    """An earlier session with what its benches found; ``ends`` name what stands on their records."""
 
     session: Session
-    found: Mapping[Bench, Context]
-    hidden: Mapping[Bench, frozenset[str]]
+    found: Mapping[Bench, Looked]
+    ends: tuple[object, ...]
 
     @classmethod
-    def read(cls, session: Session) -> "_Earlier":
-        """As it stands now; nothing while it has not begun."""
-        benches = list(session.benches.select_related("sample")) if session.opened_at else []
+    def read(cls, session: Session, numbers: Collection[int] | None) -> "_Earlier":
+        """As it stands now, at the places of these ``numbers`` or at all; nothing while it has not begun."""
+        places = session.benches.select_related("sample")
+        places = places if numbers is None else places.filter(number__in=numbers)
+        benches = list(places) if session.opened_at else []
         for bench in benches:
             bench.session = session
         entries, handed = entries_now(benches), handed_to(benches)
-        seen = {bench: looked_at(bench, given_of(entries[bench.pk]), handed[bench.pk]) for bench in benches}
-        hidden = {bench: _to_be_worked_out(session, looked) for bench, looked in seen.items()}
-        return cls(session, {bench: looked.at for bench, looked in seen.items()}, hidden)
+        found = {bench: looked_now(bench, entries[bench.pk], handed[bench.pk]) for bench in benches}
+        return cls(session, found, tuple((b.pk, end_of(entries[b.pk]), handed[b.pk]) for b in benches))
 
-    def handed(self, session: Session, bench: Bench) -> Handing:
-        """What ``bench`` of a later ``session`` takes from here."""
-        takes = takes_of(session)
-        return tuple(
-            (option, self._of_class(take, takes) if take.of == "class" else self._of_bench(take, session, bench))
-            for option, take in takes.items()
-        )
-
-    def _of_bench(self, take: Take, session: Session, bench: Bench) -> Handed:
+    def of_bench(self, take: Take, session: Session, bench: Bench) -> Handed:
+        """What the same place found there, if it may be told yet."""
         places = [one for one in self.found if one.number == bench.number]
         same = next((one for one in places if one.turn == bench.turn), next(iter(places), None))
         origin = f"“{self.session.title}”, {f'bench {bench.number}' if same is None else str(same).lower()}"
         if same is None:
             return Handed(origin, why=self._missing("nobody works there at a bench of this number"))
-        if take.key in self.hidden[same]:
+        if take.key in _to_be_worked_out(self.session, self.found[same]):
             return Handed(origin, why="work it out there first")
+        at, one_day = self.found[same].at, _one_day(session, self.session)
         try:
-            found = found_here(
-                self.found[same], take.key, take.trial, _sheet(same), same_pieces=_one_day(session, self.session)
-            )
+            return as_number(found_here(at, take.key, take.trial, _sheet(same), one_day), take.unit, origin)
         except SheetError as error:
             return Handed(origin, why=error.message)
-        return as_number(found, take.unit, origin)
 
-    def _of_class(self, take: Take, takes: Mapping[str, Take]) -> Handed:
-        """The mean over the benches that found all that is taken so: what belongs together is of the same benches."""
-        wanted = [one for one in takes.values() if one.of == "class"]
-        found = [all_of for at in self.found.items() if (all_of := _all(*at, wanted)) is not None]
+    def of_class(self, session: Session, takes: Mapping[str, Take]) -> dict[str, Handed]:
+        """The means over the benches that found all that is taken so: what belongs together is of the same benches."""
+        under = (self.session.title, self.ends, tuple(takes.items()))
+        kept = _means.get(session.pk)
+        if kept is None or kept[0] != under:
+            if len(_means) >= MOST:
+                _means.clear()
+            _means[session.pk] = kept = (under, self._means_of(takes))
+        return kept[1]
+
+    def _means_of(self, takes: Mapping[str, Take]) -> dict[str, Handed]:
+        found = [one for at in self.found.items() if (one := _all(*at, [*takes.values()])) is not None]
         origin = f"“{self.session.title}”, mean of {len(found)} bench{'' if len(found) == 1 else 'es'}"
         if not found:
-            return Handed(origin, why=self._missing("no bench has found it yet"))
-        mean = mean_of_benches([one[take] for one in found], f"session {self.session.pk}")
-        return as_number(mean, take.unit, origin)
+            return {option: Handed(origin, why=self._missing("no bench has found it yet")) for option in takes}
+        name = f"session {self.session.pk}"
+        return {
+            option: _number(mean_of_benches([one[take] for one in found], name), take, origin)
+            for option, take in takes.items()
+        }
 
     def _missing(self, otherwise: str) -> str:
         return otherwise if self.found else "it has not begun yet"
@@ -106,10 +124,17 @@ def _to_be_worked_out(session: Session, looked: Looked) -> frozenset[str]:
     return hidden_keys(looked.told, method_of(session), asked)
 
 
-def _all(bench: Bench, at: Context, wanted: Sequence[Take]) -> dict[Take, Input] | None:
+def _number(found: Input, take: Take, origin: str) -> Handed:
+    try:
+        return as_number(found, take.unit, origin)
+    except SheetError as error:
+        return Handed(origin, why=error.message)
+
+
+def _all(bench: Bench, looked: Looked, wanted: Sequence[Take]) -> dict[Take, Input] | None:
     """All that is ``wanted`` as one bench found it; None where something is missing."""
     try:
-        return {one: found_here(at, one.key, one.trial, _sheet(bench), same_pieces=True) for one in wanted}
+        return {one: found_here(looked.at, one.key, one.trial, _sheet(bench), same_pieces=True) for one in wanted}
     except SheetError:
         return None
 

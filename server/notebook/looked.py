@@ -1,5 +1,6 @@
 """A sheet with all that the core says of it, computed once for what stands on it."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -9,8 +10,9 @@ from chromata_core.telling.evaluate import told_of
 from chromata_core.telling.outcome import Evaluation
 from labs.declared import method_of
 from labs.models import Bench, Session
+from notebook.models import Entry
 from notebook.remembered import MOST
-from notebook.standing import Handing, sheet_with
+from notebook.standing import Handing, given_of, sheet_with
 
 
 @dataclass(frozen=True, slots=True)
@@ -19,6 +21,27 @@ class Looked:
 
     at: Context
     told: Evaluation
+
+
+_kept: dict[int, tuple[tuple[object, ...], Looked]] = {}  # under its end, its length, the session's state
+
+
+def looked_now(bench: Bench, entries: Sequence[Entry], handed: Handing) -> Looked:
+    """The sheet of ``bench`` with its ``entries``, remembered under their end: that costs less than reading what stands
+    on the sheet.
+    """
+    under = (end_of(entries), bench.session.state, handed)
+    kept = _kept.get(bench.pk)
+    if kept is None or kept[0] != under or bench.session.state == Session.State.PLANNED:
+        if len(_kept) >= MOST:
+            _kept.clear()
+        _kept[bench.pk] = kept = (under, looked_at(bench, given_of(entries), handed))
+    return kept[1]
+
+
+def end_of(entries: Sequence[Entry]) -> tuple[str, int]:
+    """What names all of them: the seal of the last, and how many there are."""
+    return (entries[-1].hash if entries else "", len(entries))
 
 
 def looked_at(bench: Bench, given: tuple[Given, ...], handed: Handing) -> Looked:

@@ -7,7 +7,7 @@ that are known: along one direction for each bench, so that a slope and an inter
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from math import isinf, sqrt
+from math import isfinite, isinf, sqrt
 
 import numpy as np
 
@@ -172,13 +172,17 @@ def _contributions(one: Input, bench: str, sources: dict[str, Source]) -> dict[s
 
 
 def as_number(found: Input, symbol: str, origin: str) -> Handed:
-    """``found`` as it stands in a plan, in ``symbol``; its own sources are one line of a budget, the ``origin``."""
+    """``found`` as it stands in a plan, in ``symbol``; its own sources are one line of a budget, the ``origin``.
+    SheetError where it is no number that could be written down.
+    """
     scale = unit(symbol)
     sources = tuple(
         (source if source.lasts else replace(source, label=origin), effect) for source, effect in found.sources
     )
     made = budget([source for source, _ in sources], np.array([source.u * effect for source, effect in sources]))
     value, limit = scale.from_si(found.value), made.expanded / scale.factor
+    if not (isfinite(value) and isfinite(limit)):
+        raise SheetError(["what is found there is no number to work with"])
     shown = report(value, limit)
     if not limit or shown.power:
         return Handed(origin, f"{value:.4g}" if not limit else repr(value), repr(limit), sources)

@@ -24,7 +24,9 @@ class Demo(TestCase):
             call_command("load_demo", stdout=StringIO())
 
     def test_pasts_one_running_and_two_parts_planned(self) -> None:
-        self.assertEqual([s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned", "planned"])
+        self.assertEqual(
+            [s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned", "planned"]
+        )
         self.assertEqual(
             [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8, 8]
         )
