@@ -16,7 +16,8 @@ from e2e.browser import BrowserCase
 from labs import actions
 from labs.models import Bench
 from labs.tests.room import WHEN, evaluated
-from notebook.standing import entries_of, sheet_of
+from notebook.handed import sheet_of
+from notebook.standing import entries_of
 
 Mistake = Callable[[Page], None]
 KEEP = re.compile(r"^Keep (reading|this line)$")

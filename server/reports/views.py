@@ -1,6 +1,6 @@
 """Reports as data, PDF, CSV and JSON."""
 
-from django.http import HttpResponse
+from django.http import HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import extend_schema
@@ -12,11 +12,12 @@ from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Working
 from labs.models import Bench
-from labs.policy import bench_for
+from labs.policy import bench_for, session_for
 from notebook.models import Entry
 from notebook.standing import entries_of
 from people.policy import own_section, person_of
 from people.serializers import SlipsSerializer
+from reports.archive import archive, reports_of
 from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
@@ -76,6 +77,24 @@ class ReportFile(APIView):
         return HttpResponse(
             body, content_type=kind, headers={"Content-Disposition": f'attachment; filename="{filename}"'}
         )
+
+
+class ReportArchive(APIView):
+    """All reports and data of a session as one archive."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="report_archive", responses={(200, "application/zip"): OpenApiTypes.BINARY})
+    def get(self, request: Request, session_id: int) -> StreamingHttpResponse:
+        """Sent while it is made; what was printed before is not printed again. 403 for students."""
+        person = person_of(request)
+        session = session_for(person, session_id)
+        if not reports_of(session):
+            raise Refused("Nothing was written in this session yet, so there is nothing to report.", 409)
+        return StreamingHttpResponse(
+            archive(session, person), content_type="application/zip",
+            headers={"Content-Disposition": f'attachment; filename="session-{session.pk}.zip"'},
+        )  # fmt: skip
 
 
 def _file(name: str, bench: Bench, entries: list[Entry], report: Report) -> tuple[str | bytes, str]:

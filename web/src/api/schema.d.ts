@@ -117,7 +117,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The marks of one bench. As its students see them, once they are released. */
+        /** @description The marks of one bench. As its students see them, once they are released; 403 for assistants. */
         get: operations["own_marks"];
         /** @description The marks of one bench. One line, by the section’s own instructor; 422 for more points than it has. */
         put: operations["decide_mark"];
@@ -918,6 +918,23 @@ export interface paths {
         post?: never;
         /** @description A remark that is shown no more. 404 for a remark that this session does not show. */
         delete: operations["end_remark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/reports.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All reports and data of a session as one archive. Sent while it is made; what was printed before is not printed again. 403 for students. */
+        get: operations["report_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -5563,6 +5580,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    report_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

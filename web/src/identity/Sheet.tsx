@@ -17,8 +17,17 @@ export function Sheet({
       component="section"
       sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}
     >
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
-        <Box component="h2" sx={{ m: 0, fontSize: 18, flexShrink: 0 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          justifyContent: 'space-between',
+          alignItems: 'baseline',
+          columnGap: 2,
+          mb: 1,
+        }}
+      >
+        <Box component="h2" sx={{ m: 0, fontSize: 18, flexShrink: 0, maxWidth: '100%' }}>
           {title}
         </Box>
         {note && <Box sx={{ color: ink.inkSoft, fontSize: 13.5, textAlign: 'right' }}>{note}</Box>}

@@ -15,6 +15,7 @@ import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { AllReports } from './AllReports';
 import { Causes } from './Causes';
 import { Marks } from './marks/Marks';
 import { Counting } from './Counting';
@@ -59,7 +60,12 @@ function TheClass({ found, projector, onProjector }: Props) {
             <PartLinks parts={found.together} here={session.id} to={(id) => `/sessions/${id}/class`} />
           </>
         }
-        actions={<Actions {...{ session, projector, onProjector, mine }} />}
+        actions={
+          <>
+            {!projector && <AllReports session={session.id} benches={found.benches.map((one) => one.id)} />}
+            <Actions {...{ session, projector, onProjector, mine }} />
+          </>
+        }
       />
       {results.length === 0 && (
         <VerdictLine level="look" lead="No results yet.">

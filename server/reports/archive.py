@@ -1,0 +1,57 @@
+"""All reports and data of a session as one archive, written while it is sent, so that nothing waits in memory."""
+
+import io
+import zipfile
+from collections.abc import Iterator
+
+from django.utils.text import slugify
+
+from labs.models import Bench, Session
+from notebook.standing import entries_of
+from people.models import Person
+from reports.build import report_of
+from reports.formats import data_json, readings_csv, report_pdf, results_csv
+from results.samples_here import label_of
+
+
+class _Sent(io.RawIOBase):
+    """What was written and is not sent yet; it cannot be gone back in."""
+
+    def __init__(self) -> None:
+        self.waiting = bytearray()
+
+    def write(self, data: "bytes | bytearray | memoryview") -> int:  # type: ignore[override]
+        self.waiting += data
+        return len(data)
+
+    def taken(self) -> bytes:
+        """What is to be sent by now."""
+        found = bytes(self.waiting)
+        self.waiting.clear()
+        return found
+
+
+def reports_of(session: Session) -> list[Bench]:
+    """The records of which there is something to report, in the order of the benches."""
+    benches = session.benches.select_related("session__section", "sample")
+    return list(benches.filter(length__gt=0))
+
+
+def archive(session: Session, person: Person) -> Iterator[bytes]:
+    """A folder for each record: report, readings, results, data. As ``person`` may see them."""
+    sent = _Sent()
+    with zipfile.ZipFile(sent, "w", zipfile.ZIP_DEFLATED) as file:
+        for bench in reports_of(session):
+            entries, report = entries_of(bench), report_of(bench, person)
+            folder = "-".join(filter(None, (f"bench-{bench.number:02d}", slugify(label_of(bench)), _turn(bench))))
+            file.writestr(f"{folder}/report.pdf", report_pdf(report))
+            file.writestr(f"{folder}/readings.csv", readings_csv(bench, entries))
+            file.writestr(f"{folder}/results.csv", results_csv(report))
+            file.writestr(f"{folder}/data.json", data_json(bench, entries, report))
+            yield sent.taken()
+    yield sent.taken()
+
+
+def _turn(bench: Bench) -> str:
+    """Tells records of one place apart whose samples are called alike in plain letters."""
+    return str(bench.turn) if bench.session.all_samples else ""

@@ -1,0 +1,30 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { usePrinting } from './usePrinting';
+
+/** All reports printed, with progress; the archive waits until it is fetched. */
+export function AllReports({ session, benches }: { session: number; benches: number[] }) {
+  const { printed, of, state, begin, cancel } = usePrinting(benches);
+  if (state === 'ready')
+    return (
+      <Button variant="outlined" href={`/api/sessions/${session}/reports.zip`} download>
+        All reports, {of} in an archive
+      </Button>
+    );
+  if (state === 'printing')
+    return (
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Box role="status" sx={{ fontSize: 14, minWidth: 130 }}>
+          {printed} of {of} printed
+          <LinearProgress variant="determinate" value={(printed / of) * 100} aria-label="Reports printed" />
+        </Box>
+        <Button onClick={cancel}>Stop</Button>
+      </Box>
+    );
+  return (
+    <Button disabled={of === 0} onClick={begin}>
+      {state === 'failed' ? `Stopped at ${printed} of ${of}; go on` : 'Print all reports'}
+    </Button>
+  );
+}
