@@ -3,9 +3,11 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
+from chromata_core.declaration.option_kinds import ChoiceOption, SubstanceOption
 from chromata_core.engine.pooled import pooled_results
 from chromata_core.quantity.report import report
 from chromata_core.quantity.typed import parse_reading
+from chromata_core.sentences import joined
 from chromata_core.statistics.class_comparison import BenchResult, class_comparison
 from chromata_core.telling.chart import Draws
 from chromata_core.telling.class_causes import (
@@ -121,12 +123,26 @@ def _result(room: Sequence[Desk], place: tuple[str, int | None], left_out: Mappi
 
 
 def _pooled(room: Sequence[Desk]) -> list[ClassPooled]:
-    """Every picture of the method that a whole class can have, with the results of all trials together beside it."""
+    """Every picture of the method that a whole class can have, with the results of all trials together beside it: one
+    for all that work alike, for a line through two salts says nothing of either.
+    """
+    alike: dict[tuple[str, ...], list[Desk]] = {}
+    for desk in room:
+        alike.setdefault(_way(desk), []).append(desk)
+    return [one for desks_alike in alike.values() for one in _together(desks_alike, several=len(alike) > 1)]
+
+
+def _way(desk: Desk) -> tuple[str, ...]:
+    """How a bench works: what is chosen, not the numbers and planned values, which may well differ."""
+    options = desk.at.bound.method.all_options
+    return tuple(desk.at.bound.options[o.key] for o in options if isinstance(o, ChoiceOption | SubstanceOption))
+
+
+def _together(room: Sequence[Desk], several: bool) -> list[ClassPooled]:
     benches = {f"record {desk.bench.pk}": desk.at for desk in room}
     if len(benches) < 2:
         return []
-    method = room[0].at.bound.method
-    charts = [drawing.pooled(benches) for drawing in method.charts if isinstance(drawing, Draws)]
+    charts = [drawing.pooled(benches) for drawing in room[0].at.bound.method.charts if isinstance(drawing, Draws)]
     drawn = [replace(chart, plot=lay_out(chart)) for chart in charts if chart is not None]
     if not drawn:
         return []
@@ -134,4 +150,6 @@ def _pooled(room: Sequence[Desk]) -> list[ClassPooled]:
     for one in pooled_results(benches):
         shown = report(one.value, one.made.expanded * one.factor)
         lines.append(f"{one.quantity.label}: {shown.text} {one.quantity.unit}".rstrip())
-    return [ClassPooled(chart, lines if chart is drawn[0] else []) for chart in drawn]
+    labels = list(dict.fromkeys(filter(None, (label_of(desk.bench) for desk in room))))
+    title = joined(labels) if several and labels else ""
+    return [ClassPooled(title, chart, lines if chart is drawn[0] else []) for chart in drawn]

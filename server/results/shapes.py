@@ -219,8 +219,11 @@ class ClassResult:
 
 @dataclass(frozen=True, slots=True)
 class ClassPooled:
-    """One picture of all benches, with what all trials together give, in words."""
+    """One picture of all benches that work alike, with what all trials together give, in words; ``of`` names their
+    samples where others work otherwise.
+    """
 
+    of: str
     chart: Chart
     results: list[str]
 

@@ -5,6 +5,8 @@ from typing import Any
 from django.db import connection
 from django.test.utils import CaptureQueriesContext
 
+from chromata_core.methods.registry import method
+from chromata_core.sheet.example import example_sheet
 from labs import actions
 from labs.models import Bench, Session
 from labs.tests.room import TRUE, WHEN, Room, entry, signed_in, titrate, write
@@ -65,6 +67,25 @@ class TheClass(Room):
         self.assertEqual(cause["benches"], [1])
         mine = signed_in(self.student).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["own"][0]
         self.assertEqual((mine["says"], mine["away"]), ("", None))
+
+    def test_one_line_for_those_that_work_alike(self) -> None:
+        """A line through two different cells says nothing of either."""
+        samples = [{"name": "Daniell"}, {"name": "Another", "options": {"cell": "CuAg"}}]
+        alike, both = self.pooled([]), self.pooled(samples)
+        [(of, points)] = alike
+        self.assertEqual(of, "")
+        self.assertEqual(both, [("Daniell", points // 2), ("Another", points // 2)])
+
+    def pooled(self, samples: list[dict[str, Any]]) -> list[tuple[str, int]]:
+        """How many points the lines of a class of four benches have, by what they are of."""
+        given = example_sheet(method("nernst")).given
+        session = actions.plan_session(self.section, "nernst", "Cells", "1", WHEN, 90, {}, {}, 4, samples)
+        actions.open_session(session)
+        for bench in session.benches.all():
+            entries = [entry(one.key, one.text, one.trial, index=one.index) for one in given]
+            write(signed_in(self.instructor), bench, *entries)
+        page = signed_in(self.instructor).get(f"/api/sessions/{session.pk}/class").json()
+        return [(one["of"], len(one["chart"]["lines"][0]["points"])) for one in page["pooled"]]
 
     def test_a_session_without_results_has_a_page(self) -> None:
         session = actions.plan_session(self.section, "hydrate", "Salt", "1", WHEN, 90, {}, {}, 2, [])

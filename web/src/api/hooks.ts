@@ -167,58 +167,6 @@ export function useLeaveOut(session: number) {
   });
 }
 
-const marksKey = (session: number) => ['marks', session];
-
-/** The marks of a session, for its own instructor. */
-export const useMarks = (session: number) =>
-  useQuery({
-    queryKey: marksKey(session),
-    queryFn: () =>
-      said(api.GET('/api/sessions/{session_id}/marks', { params: { path: { session_id: session } } })),
-  });
-
-function useMarking<Said>(session: number, mutationFn: (what: Said) => Promise<Shapes['ClassMarks']>) {
-  const queries = useQueryClient();
-  return useMutation({ mutationFn, onSuccess: (marks) => queries.setQueryData(marksKey(session), marks) });
-}
-
-/** Marks a session by another rubric. */
-export const useMarkBy = (session: number) =>
-  useMarking(session, (rubric: number) =>
-    said(
-      api.PUT('/api/sessions/{session_id}/marks', {
-        params: { path: { session_id: session } },
-        body: { rubric },
-      }),
-    ),
-  );
-
-/** Decides one line of a bench’s marks; without points what is proposed stands again. */
-export const useDecide = (session: number) =>
-  useMarking(session, ({ bench, ...body }: Shapes['DecisionRequest'] & { bench: number }) =>
-    said(api.PUT('/api/benches/{bench_id}/marks', { params: { path: { bench_id: bench } }, body })),
-  );
-
-/** Shows students their marks, or hides them. */
-export const useReleaseMarks = (session: number) =>
-  useMarking(session, (released: boolean) =>
-    said(
-      api.PUT('/api/sessions/{session_id}/marks/released', {
-        params: { path: { session_id: session } },
-        body: { released },
-      }),
-    ),
-  );
-
-/** Keeps a rubric under its name. */
-export function useKeepRubric(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Shapes['RubricRequest']) => said(api.PUT('/api/rubrics', { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: marksKey(session) }),
-  });
-}
-
 /** The marks of one bench as its students see them. */
 export const useOwnMarks = (bench: number) =>
   useQuery({

@@ -1558,6 +1558,7 @@ export interface components {
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ClassPooled: {
+            of: string;
             chart: components["schemas"]["Chart"];
             results: string[];
         };

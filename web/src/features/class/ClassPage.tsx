@@ -75,8 +75,8 @@ function TheClass({ found, projector, onProjector }: Props) {
       <Columns>
         <Box sx={{ display: 'grid', gap: 3 }}>
           {first && <OneResult {...{ ...shown, result: first }} />}
-          {pooled.map(({ chart, results: lines }) => (
-            <Sheet key={chart.key} title="All benches together">
+          {pooled.map(({ of, chart, results: lines }) => (
+            <Sheet key={`${chart.key} ${of}`} title="All benches together" note={of}>
               <ChartView chart={chart} colour={colour} />
               {lines.map((line) => (
                 <Box key={line}>{line}</Box>

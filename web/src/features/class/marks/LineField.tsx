@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
 import { sentence, type Shapes } from '../../../api/client';
-import { useDecide } from '../../../api/hooks';
+import { useDecide } from './useMarks';
 import { FIGURES, ink } from '../../../identity/tokens';
 import { VerdictLine } from '../../../identity/Verdict';
 

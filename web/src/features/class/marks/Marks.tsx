@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { sentence, type Shapes } from '../../../api/client';
-import { useMarkBy, useMarks, useReleaseMarks } from '../../../api/hooks';
+import { useMarkBy, useMarks, useReleaseMarks } from './useMarks';
 import { Loaded } from '../../../identity/Page';
 import { Sheet } from '../../../identity/Sheet';
 import { ink } from '../../../identity/tokens';

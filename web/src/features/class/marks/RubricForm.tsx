@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { sentence, type Shapes } from '../../../api/client';
-import { useKeepRubric } from '../../../api/hooks';
+import { useKeepRubric } from './useMarks';
 import { FIGURES, ink } from '../../../identity/tokens';
 import { VerdictLine } from '../../../identity/Verdict';
 import { added, asRubric, LABELS, typed, type Kind, type Typed } from './rubric';
