@@ -122,5 +122,6 @@ class Rubrics(TestCase):
             (Rubric("x", 0.3, (Criterion("own", 0.3),)), "whole or half"),
             (Rubric("x", 2.0, (Criterion("accuracy", 2.0, full=5.0, none=5.0),)), "nearer to the accepted value"),
             (Rubric("x", float("nan"), (Criterion("own", float("nan")),)), "above zero"),
+            (replace(USUAL, total=float("nan")), "add up to 20"),
         ):
             self.assertTrue(any(said in problem for problem in rubric_problems(rubric)), (rubric, said))

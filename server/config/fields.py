@@ -1,5 +1,6 @@
-"""Lists and maps whose length is looked at before anything in them is."""
+"""Lists and maps whose length is looked at before anything in them is; numbers that are numbers."""
 
+from math import isfinite
 from typing import Any
 
 from rest_framework import serializers
@@ -25,3 +26,13 @@ class ShortDict(serializers.DictField):
         if isinstance(data, dict) and len(data) > self.most:
             raise serializers.ValidationError(f"{len(data)} names are too many; send at most {self.most}.")
         return dict(super().to_internal_value(data))
+
+
+class Finite(serializers.FloatField):
+    """A number that is one: “nan” is below no limit, and above none."""
+
+    def to_internal_value(self, data: Any) -> float:
+        number = float(super().to_internal_value(data))
+        if not isfinite(number):
+            raise serializers.ValidationError("Give a number.")
+        return number

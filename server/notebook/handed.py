@@ -14,7 +14,7 @@ from chromata_core.sheet.handed import Handed
 from chromata_core.telling.veil import hidden_keys
 from chromata_core.uncertainty.source import Input
 from labs.declared import method_of
-from labs.models import Bench, Session
+from labs.models import Bench, LeftOut, Session
 from labs.own_work import own_work_of
 from labs.parts import Take, takes_of
 from notebook.looked import Looked, end_of, looked_now
@@ -58,11 +58,14 @@ _means: dict[int, tuple[object, dict[str, Handed]]] = {}  # of a session, under 
 
 @dataclass(frozen=True)
 class _Earlier:
-    """An earlier session with what its benches found; ``ends`` name what stands on their records."""
+    """An earlier session with what its benches found; ``ends`` name what stands on their records. Those ``left_out``
+    do not count in its mean.
+    """
 
     session: Session
     found: Mapping[Bench, Looked]
     ends: tuple[object, ...]
+    left_out: frozenset[int]
 
     @classmethod
     def read(cls, session: Session, numbers: Collection[int] | None) -> "_Earlier":
@@ -74,7 +77,9 @@ class _Earlier:
             bench.session = session
         entries, handed = entries_now(benches), handed_to(benches)
         found = {bench: looked_now(bench, entries[bench.pk], handed[bench.pk]) for bench in benches}
-        return cls(session, found, tuple((b.pk, end_of(entries[b.pk]), handed[b.pk]) for b in benches))
+        out = LeftOut.objects.filter(bench__session=session).values_list("bench", flat=True) if numbers is None else ()
+        ends = tuple((bench.pk, end_of(entries[bench.pk]), handed[bench.pk]) for bench in benches)
+        return cls(session, found, ends, frozenset(out))
 
     def of_bench(self, take: Take, session: Session, bench: Bench) -> Handed:
         """What the same place found there, if it may be told yet."""
@@ -93,7 +98,7 @@ class _Earlier:
 
     def of_class(self, session: Session, takes: Mapping[str, Take]) -> dict[str, Handed]:
         """The means over the benches that found all that is taken so: what belongs together is of the same benches."""
-        under = (self.session.title, self.ends, tuple(takes.items()))
+        under = (self.session.title, self.ends, self.left_out, tuple(takes.items()))
         kept = _means.get(session.pk)
         if kept is None or kept[0] != under:
             if len(_means) >= MOST:
@@ -102,7 +107,8 @@ class _Earlier:
         return kept[1]
 
     def _means_of(self, takes: Mapping[str, Take]) -> dict[str, Handed]:
-        found = [one for at in self.found.items() if (one := _all(*at, [*takes.values()])) is not None]
+        counting = [(bench, looked) for bench, looked in self.found.items() if bench.pk not in self.left_out]
+        found = [one for at in counting if (one := _all(*at, [*takes.values()])) is not None]
         origin = f"“{self.session.title}”, mean of {len(found)} bench{'' if len(found) == 1 else 'es'}"
         if not found:
             return {option: Handed(origin, why=self._missing("no bench has found it yet")) for option in takes}

@@ -33,7 +33,7 @@ from results.shapes import Floor, FloorBench, FloorTrial, Need
 @dataclass(frozen=True, slots=True)
 class Look:
     """Somebody's look at a room: its benches with their samples and hidden values, how much is written at each, and
-    what surrounds them.
+    what surrounds them; and where the records end that it goes on with, ``before``.
     """
 
     session: Session
@@ -43,6 +43,7 @@ class Look:
     written: dict[int, int]
     around: Around
     arrangement: Arrangement
+    before: list[str]
 
     @property
     def stamp(self) -> str:
@@ -58,7 +59,7 @@ class Look:
             for b in self.benches
         ]
         who, card = (self.person.pk, self.projector), self.around.session
-        seen = (who, card, sorted(self.around.teams.items()), self.arrangement, benches, minute)
+        seen = (who, card, sorted(self.around.teams.items()), self.arrangement, benches, self.before, minute)
         return f'"{hashlib.sha256(repr(seen).encode()).hexdigest()[:32]}"'
 
 
@@ -67,7 +68,9 @@ def look(session: Session, person: Person, projector: bool) -> Look:
     benches = session.benches.select_related("sample").prefetch_related("sample__hidden")
     for bench in (found := list(benches)):
         bench.session = session
-    return Look(session, person, projector, found, how_many(found), around(session), arrangement_of(session))
+    earlier = Bench.objects.filter(session=session.follows_id).order_by("pk").values_list("head", flat=True)
+    before = list(earlier) if session.takes else []
+    return Look(session, person, projector, found, how_many(found), around(session), arrangement_of(session), before)
 
 
 def floor(at: Look) -> Floor:

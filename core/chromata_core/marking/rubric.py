@@ -74,7 +74,7 @@ def rubric_problems(rubric: Rubric) -> list[str]:
     for one in rubric.criteria:
         problems += _criterion_problems(one)
     added = sum(one.points for one in rubric.criteria)
-    if not problems and abs(added - rubric.total) > 1e-9:
+    if not problems and not abs(added - rubric.total) <= 1e-9:  # also where it is no number
         problems.append(f"The points add up to {added:g}, and the whole is {rubric.total:g}. Change one of them.")
     return problems
 

@@ -60,7 +60,7 @@ class Marks(Room):
         for body, code in (
             ({"kind": "own", "points": 4.5}, 422), ({"kind": "accuracy", "points": 1}, 422),
             ({"kind": "own", "points": -1}, 400), ({"kind": "nothing", "points": 1}, 400),
-            ({"kind": "own", "points": 1, "note": "x" * 301}, 400),
+            ({"kind": "own", "points": 1, "note": "x" * 301}, 400), ({"kind": "own", "points": "nan"}, 400),
         ):  # fmt: skip
             self.assertEqual(self.decide(**body).status_code, code, body)
 
@@ -121,7 +121,10 @@ class Marks(Room):
         refused = self.ask("put", "rubrics", {**RUBRIC, "total": 12})
         self.assertEqual(refused.status_code, 422)
         self.assertIn("add up to 10, and the whole is 12", refused.content.decode())
-        for wrong in ({"criteria": [{"kind": "x", "points": 1}]}, {"criteria": [{"kind": "own", "points": "many"}]}):
+        for wrong in (
+            {"criteria": [{"kind": "x", "points": 1}]}, {"criteria": [{"kind": "own", "points": "many"}]},
+            {"criteria": [{"kind": "own", "points": 10, "full": "nan"}]}, {"total": "nan"}, {"total": "inf"},
+        ):  # fmt: skip
             self.assertEqual(self.ask("put", "rubrics", {**RUBRIC, **wrong}).status_code, 400)
 
     def test_a_gradebook_gets_a_line_for_each_student(self) -> None:

@@ -86,6 +86,25 @@ class Parts(Room):
         self.assertEqual(told["origin"], "“Standardise”, mean of 2 benches")
         self.assertAlmostEqual(float(told["text"].split(" ±")[0]), (0.093776 + 0.094802) / 2, 4)
 
+    def test_who_is_left_out_of_the_class_is_left_out_of_its_mean(self) -> None:
+        there, here = self.opened(OF_CLASS)
+        titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
+        wrong = self.first.benches.get(number=2)
+        titrate(signed_in(self.instructor), wrong, ("0.22", "38.70"), ("1.05", "39.53"))
+        client = signed_in(self.instructor)
+        client.put(f"/api/benches/{wrong.pk}/left-out", {"reason": "Another acid."}, "application/json")
+        told = self.state(here)["evaluation"]["handed"][0]
+        self.assertTrue(told["text"].startswith("0.09378 ± "), told)
+        self.assertIn("mean of 1 bench", told["origin"])
+
+    def test_the_floor_sees_at_once_what_is_found_before(self) -> None:
+        there, here = self.opened()
+        client, address = signed_in(self.instructor), f"/api/sessions/{here.session_id}/floor"
+        stamp = client.get(address)["ETag"]
+        self.assertEqual(client.get(address, headers={"if-none-match": stamp}).status_code, 304)
+        titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
+        self.assertEqual(client.get(address, headers={"if-none-match": stamp}).status_code, 200)
+
     def test_the_report_and_its_files_say_the_same(self) -> None:
         there, here = self.opened()
         titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
