@@ -3,7 +3,7 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
-from chromata_core.declaration.option_kinds import ChoiceOption, SubstanceOption
+from chromata_core.declaration.option_kinds import ListOption
 from chromata_core.engine.pooled import pooled_results
 from chromata_core.quantity.report import report
 from chromata_core.quantity.typed import parse_reading
@@ -126,16 +126,16 @@ def _pooled(room: Sequence[Desk]) -> list[ClassPooled]:
     """Every picture of the method that a whole class can have, with the results of all trials together beside it: one
     for all that work alike, for a line through two salts says nothing of either.
     """
-    alike: dict[tuple[str, ...], list[Desk]] = {}
+    alike: dict[tuple[tuple[str, str], ...], list[Desk]] = {}
     for desk in room:
         alike.setdefault(_way(desk), []).append(desk)
     return [one for desks_alike in alike.values() for one in _together(desks_alike, several=len(alike) > 1)]
 
 
-def _way(desk: Desk) -> tuple[str, ...]:
-    """How a bench works: what is chosen, not the numbers and planned values, which may well differ."""
-    options = desk.at.bound.method.all_options
-    return tuple(desk.at.bound.options[o.key] for o in options if isinstance(o, ChoiceOption | SubstanceOption))
+def _way(desk: Desk) -> tuple[tuple[str, str], ...]:
+    """What a bench does otherwise than the session; planned values may well differ, and lie on one line."""
+    planned = {option.key for option in desk.at.bound.method.all_options if isinstance(option, ListOption)}
+    return tuple(sorted((key, text) for key, text in desk.bench.own_options.items() if key not in planned))
 
 
 def _together(room: Sequence[Desk], several: bool) -> list[ClassPooled]:
