@@ -31,7 +31,7 @@ class Products(TestCase):
         self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", found.sentence)
 
     def test_a_clear_difference_is_said(self) -> None:
-        self.assertIn("drug 2 holds more than drug 1", compared(SLEEP, shift=3).sentence)
+        self.assertIn("drug 2 lies above drug 1", compared(SLEEP, shift=3).sentence)
 
     def test_one_bench_each_proves_nothing(self) -> None:
         self.assertIn("At least two benches", compared({"a": (1.0,), "b": (2.0,)}).sentence)

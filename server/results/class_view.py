@@ -24,7 +24,7 @@ from chromata_core.telling.effects import what_if
 from chromata_core.telling.lay_out import lay_out
 from chromata_core.telling.outcome import ResultOut
 from labs.around import around
-from labs.models import LeftOut, Session
+from labs.models import Bench, LeftOut, Session
 from labs.policy import may_see_accepted
 from notebook.desks import Desk, desks, with_accepted
 from people.models import Person
@@ -36,7 +36,7 @@ def class_page(session: Session, person: Person, projector: bool) -> ClassPage:
     """The class as ``person`` may see it; on a projector without names, and without what is not released."""
     surroundings, room = around(session), _room(session, person, projector)
     left_out = {one.bench_id: one.reason for one in LeftOut.objects.filter(bench__session=session)}
-    places = _places(room)
+    places, sections = _places(room), _sections(session)
     told = (
         _told(room, *places[0], left_out) if places else [BenchTold(one.bench.number, one.state, None) for one in room]
     )
@@ -53,7 +53,7 @@ def class_page(session: Session, person: Person, projector: bool) -> ClassPage:
             )
             for desk in room
         ],
-        results=[_result(room, place, left_out) for place in places],
+        results=[_result(room, place, left_out, sections) for place in places],
         causes=[*reading_causes(told), *own_causes(told)],
         pooled=_pooled([desk for desk in room if desk.bench.pk not in left_out]),
     )
@@ -101,7 +101,33 @@ def _of(desk: Desk, place: tuple[str, int | None]) -> ResultOut | None:
     return next((one for one in desk.state.results if (one.key, one.trial) == place), None)
 
 
-def _result(room: Sequence[Desk], place: tuple[str, int | None], left_out: Mapping[int, str]) -> ClassResult:
+def _sections(session: Session) -> dict[int, str]:
+    """By record, the section of its team, where several came together; of a mixed team that of the first by name."""
+    if not session.guests.exists():
+        return {}
+    teams = Bench.team.through.objects.filter(bench__session=session).order_by("-person__name")
+    return {bench: section for bench, section in teams.values_list("bench", "person__section__name") if section}
+
+
+def _by_section(
+    room: Sequence[Desk], told: Sequence[BenchTold], sections: Mapping[int, str], label: str, unit: str
+) -> str:
+    """How the sections lie beside each other, of one product alone: two products differ by themselves."""
+    found = [
+        replace(bench.result, product=sections[desk.bench.pk], accepted=None)
+        for desk, bench in zip(room, told, strict=True)
+        if bench.result and desk.bench.pk in sections and not bench.result.left_out
+    ]
+    products = {bench.result.product for bench in told if bench.result}
+    comparison = class_comparison(label, unit, found)
+    if comparison is None or len(products) > 1 or len(comparison.products) < 2:
+        return ""
+    return comparison.sentence
+
+
+def _result(
+    room: Sequence[Desk], place: tuple[str, int | None], left_out: Mapping[int, str], sections: Mapping[int, str]
+) -> ClassResult:
     key, trial = place
     told = _told(room, key, trial, left_out)
     found = [bench.result for bench in told if bench.result]
@@ -119,6 +145,7 @@ def _result(room: Sequence[Desk], place: tuple[str, int | None], left_out: Mappi
         faults,
         without(told, [*faults, *reading_causes(told)], out.unit),
         own_results(told, key),
+        _by_section(room, told, sections, out.label, out.unit),
     )
 
 

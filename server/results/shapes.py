@@ -204,7 +204,8 @@ class ClassBench:
 @dataclass(frozen=True, slots=True)
 class ClassResult:
     """One result of the whole class, of all trials together or of a planned one; the faults that would explain values
-    that miss the accepted one, what the mean would be without what went wrong, and how the students' own fared.
+    that miss the accepted one, what the mean would be without what went wrong, how the students' own fared, and how
+    the sections lie beside each other that came together.
     """
 
     key: str
@@ -215,6 +216,7 @@ class ClassResult:
     faults: list[Cause]
     without: str
     own: str
+    sections: str
 
 
 @dataclass(frozen=True, slots=True)

@@ -139,5 +139,5 @@ def _difference(first: Product, second: Product) -> str:
     p = welch(*([r.value for r in product.results if not r.left_out] for product in (first, second))).p
     said = _p(p)
     if p < _CHANCE:
-        return f"{first.label} holds more than {second.label}; chance alone hardly does that (Welch t, {said})."
+        return f"{first.label} lies above {second.label}; chance alone hardly does that (Welch t, {said})."
     return f"{first.label} and {second.label} cannot be told apart by these results (Welch t, {said})."

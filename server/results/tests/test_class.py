@@ -9,8 +9,8 @@ from chromata_core.methods.registry import method
 from chromata_core.sheet.example import example_sheet
 from labs import actions
 from labs.models import Bench, Session
-from labs.tests.room import TRUE, WHEN, Room, entry, signed_in, titrate, write
-from people.models import Person
+from labs.tests.room import TRUE, WHEN, Room, entry, person, signed_in, titrate, write
+from people.models import Person, Role, Section
 
 TITRES = (("0.22", "18.47"), ("1.05", "19.36")), (("0.22", "18.57"), ("1.05", "19.46"))
 
@@ -67,6 +67,24 @@ class TheClass(Room):
         self.assertEqual(cause["benches"], [1])
         mine = signed_in(self.student).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["own"][0]
         self.assertEqual((mine["says"], mine["away"]), ("", None))
+
+    def test_sections_that_came_together_lie_beside_each_other(self) -> None:
+        other = Section.objects.create(name="Evening", term="Spring", code="BLUE5", owner=self.instructor)
+        for n in range(4):
+            person(f"late{n}", Role.STUDENT, other)
+            person(f"early{n}", Role.STUDENT, self.section)
+        options = {"c_t": "0.1026", "rough_trial": "no"}
+        session = actions.plan_session(
+            self.section, "acid-base-titration", "Both", "1", WHEN, 90, options, {}, 10, [], [other]
+        )
+        actions.open_session(session)
+        for bench in session.benches.all():
+            late = bench.team.filter(section=other).exists()
+            titrate(signed_in(self.instructor), bench, *TITRES[late])
+        page = signed_in(self.instructor).get(f"/api/sessions/{session.pk}/class").json()
+        said = next(one for one in page["results"] if one["key"] == "c_s")["sections"]
+        self.assertIn("Evening lies above Group", said)
+        self.assertEqual([one["sections"] for one in self.page()["results"] if one["key"] == "c_s"], [""])
 
     def test_one_line_for_those_that_work_alike(self) -> None:
         """A line through two different cells says nothing of either."""

@@ -1572,6 +1572,7 @@ export interface components {
             faults: components["schemas"]["Cause"][];
             without: string;
             own: string;
+            sections: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparable: {

@@ -2,7 +2,6 @@ import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { ClassPlot } from '../../charts/ClassPlot';
 import { Sheet } from '../../identity/Sheet';
-import { dotted } from '../../identity/dotted';
 import { FIGURES, ink } from '../../identity/tokens';
 import { Causes } from './Causes';
 
@@ -27,11 +26,11 @@ export function OneResult({ result, colour, projector, onChoose }: Props) {
       <ClassPlot plot={result.plot} {...{ colour, sentence, onChoose }} numbered={!projector} />
       <Key products={products} />
       {faults.length > 0 && <Causes causes={faults} of={counted} colour={colour} numbered={!projector} />}
-      {dotted(result.without, result.own) && (
-        <Box sx={{ mt: 1 }}>
-          {result.without} {result.own}
+      {[result.without, result.own, result.sections].filter(Boolean).map((line) => (
+        <Box key={line} sx={{ mt: 1 }}>
+          {line}
         </Box>
-      )}
+      ))}
     </Sheet>
   );
 }
