@@ -20,7 +20,8 @@ export function ClassPlot({ plot, colour, sentence, numbered = true, onChoose }:
   return (
     <svg
       viewBox={`0 0 ${plot.width} ${plot.height}`}
-      role="img"
+      // a picture holds nothing that could be pressed
+      role={onChoose ? 'group' : 'img'}
       aria-label={sentence}
       style={{ width: '100%', display: 'block' }}
     >
