@@ -2,11 +2,16 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 import { serviceWorker } from './service-worker.ts';
 
+// What only forms of the staff need; a bench does without.
+const FORMS =
+  'material[\\\\/](Autocomplete|useAutocomplete|Chip|Popper|Checkbox|FormControlLabel|LinearProgress|internal[\\\\/]SwitchBase)[\\\\/]';
 const shared = [
   { name: 'v-react', test: /node_modules[\\/](react|react-dom|scheduler|react-router)[\\/]/, priority: 30 },
   {
     name: 'v-mui',
-    test: /node_modules[\\/](@mui|@emotion|@popperjs|@babel|stylis|clsx|prop-types|react-is|react-transition-group)[\\/]/,
+    test: new RegExp(
+      `node_modules[\\\\/](@mui[\\\\/](?!${FORMS})|(@emotion|@babel|stylis|clsx|prop-types|react-is|react-transition-group)[\\\\/])`,
+    ),
     priority: 28,
   },
   { name: 'v-data', test: /node_modules[\\/](@tanstack|openapi-fetch|idb)/, priority: 15 },

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
 import { Fields } from './Fields';
-import { HINTS, SHOWS, TRIES, withAllLines, type OwnWork } from './ownWork';
+import { HINTS, MOST_LINES, SHOWS, TRIES, withAllLines, type OwnWork } from './ownWork';
 
 interface Props {
   work: OwnWork;
@@ -55,6 +55,7 @@ export function OwnWorkField({ work, lines, onChange }: Props) {
               control={
                 <Checkbox
                   checked={work.lines.includes(line.key)}
+                  disabled={work.lines.length >= MOST_LINES && !work.lines.includes(line.key)}
                   onChange={(event) => choose(line.key, event.target.checked)}
                 />
               }

@@ -28,8 +28,13 @@ export const TRIES = [
   ['0', 'never'],
 ] as const;
 
-/** Who lets lines wait for the students' own wants them worked out: all of them, until some are taken away. */
+/** As many as a worksheet holds; the server says so too. */
+export const MOST_LINES = 24;
+
+/** Who lets lines wait for the students' own wants them worked out: all of them, the last where they are very many,
+ * until some are taken away.
+ */
 export const withAllLines = (work: OwnWork, lines: Shapes['LineOut'][]): OwnWork =>
   work.shows !== 'at_once' && work.lines.length === 0
-    ? { ...work, lines: lines.map((one) => one.key) }
+    ? { ...work, lines: lines.map((one) => one.key).slice(-MOST_LINES) }
     : work;
