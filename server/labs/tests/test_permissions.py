@@ -1,6 +1,7 @@
 """Who reaches what: a student only their own bench, staff only their own sections, nobody a hidden value too early."""
 
 import io
+import zipfile
 from typing import Any
 
 from django.test import Client
@@ -24,10 +25,17 @@ def reads(bench: int, session: int) -> list[str]:
 
 
 def said(answer: Any) -> str:
-    """Everything an answer says, a PDF's text included."""
-    if answer.headers.get("Content-Type") == "application/pdf":
-        return " ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages)
-    return str(answer.content.decode())
+    """Everything an answer says, a PDF's text and all that is in an archive included."""
+    return _text(b"".join(answer.streaming_content) if answer.streaming else answer.content)
+
+
+def _text(body: bytes) -> str:
+    if body.startswith(b"%PDF"):
+        return " ".join(page.extract_text() for page in PdfReader(io.BytesIO(body)).pages)
+    if body.startswith(b"PK"):
+        file = zipfile.ZipFile(io.BytesIO(body))
+        return " ".join(_text(file.read(name)) for name in file.namelist())
+    return body.decode()
 
 
 class Reach(Room):
