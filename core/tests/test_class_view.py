@@ -67,6 +67,10 @@ class StandingApart(TestCase):
     def test_nobody_left_is_no_division_by_nothing(self) -> None:
         found = [replace(one, left_out="x") for one in results(1.0, 1.1)]
         self.assertEqual(compared(found).products[0].n, 2)
+        for product in ("", "B"):  # beside an accepted value, and beside another product
+            found = [replace(one, left_out="x") for one in results(1.0, 1.1, 1.3, accepted=1.0)]
+            told = compared([*found, *(replace(one, product=product) for one in found)])
+            self.assertIn("Closest", told.sentence)
 
     def test_how_far_the_class_is_off_and_whether_by_chance(self) -> None:
         values = (1.03, 1.05, 1.04, 1.06)
@@ -108,8 +112,10 @@ class ThePicture(TestCase):
 PLAIN = {"c_t": "0.1026", "dilution": "1", "z_s": "1", "z_t": "1"}
 
 
-def told(number: int, *trials: tuple[str, str], own: dict[str, str] | None = None, **more: object) -> BenchTold:
-    sheet = titration(*trials, rough=None, options=PLAIN, seen=more.get("seen"))  # type: ignore[arg-type]
+def told(
+    number: int, *trials: tuple[str, str], own: dict[str, str] | None = None, seen: dict[int, str] | None = None
+) -> BenchTold:
+    sheet = titration(*trials, rough=None, options=PLAIN, seen=seen)
     given = (*sheet.given, *(Given(f"own.{key}", text) for key, text in (own or {}).items()))
     state = evaluate(method("acid-base-titration"), replace(sheet, given=given), {"c_s": "0.0938"})
     found = next((one for one in state.results if one.key == "c_s"), None)
@@ -183,7 +189,7 @@ class OneLineForAll(TestCase):
     def test_the_line_is_that_through_all_points(self) -> None:
         benches = {f"record {n}": self.bench(factor) for n, factor in enumerate((1.0, 1.08, 0.95), 1)}
         points = [
-            (1000 / at.value("T", n, "K"), log(1 / at.value("t_mean", n)))  # type: ignore[operator, arg-type]
+            (1000 / (at.value("T", n, "K") or 0), log(1 / (at.value("t_mean", n) or 0)))
             for at in benches.values()
             for n in at.trials()
         ]

@@ -43,6 +43,15 @@ class Accuracy(TestCase):
         line = mark(Criterion("accuracy", 4.0, "u", full=0.0, none=4 * away), state)
         self.assertEqual(line.points, 3.0, "a quarter of the way from all to none")
 
+    def test_a_result_of_nothing_and_one_without_uncertainty_are_marked_too(self) -> None:
+        state = told(accepted="0.0930")
+        for change in ({"value": 0.0}, {"u": 0.0}):
+            [result, *others] = state.results
+            assert result.comparison
+            odd = replace(result, comparison=replace(result.comparison, percent_error=-100.0), **change)
+            line = mark(Criterion("accuracy", 4.0, "u"), replace(state, results=[odd, *others]))
+            self.assertEqual(line.points, 0.0, line.reasons)
+
     def test_without_a_result_or_an_accepted_value(self) -> None:
         empty = evaluate(method("acid-base-titration"), Sheet())
         self.assertEqual(mark(Criterion("accuracy", 5.0), empty).points, 0.0)

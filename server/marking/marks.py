@@ -3,7 +3,6 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
-from chromata_core.declaration.places import Place
 from chromata_core.marking.proposal import Kept, propose, total_of
 from chromata_core.marking.rubric import Rubric
 from config.errors import Refused
@@ -54,7 +53,7 @@ def _marks(
     told = with_accepted(bench, desk.state)
     kept = Kept(
         tuple(one.reason for one in desk.entries if one.supersedes_id),
-        sum(Place(one.key).kind == "talk" and one.key == "note" for one in desk.entries),
+        sum(one.key == "note" for one in desk.entries),
     )
     lines = propose(rubric, told, kept)
     found = [decided.get((bench.pk, line.kind)) for line in lines]

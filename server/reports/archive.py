@@ -1,6 +1,5 @@
 """All reports and data of a session as one archive, written while it is sent, so that nothing waits in memory."""
 
-import io
 import zipfile
 from collections.abc import Iterator
 
@@ -14,15 +13,21 @@ from reports.formats import data_json, readings_csv, report_pdf, results_csv
 from results.samples_here import label_of
 
 
-class _Sent(io.RawIOBase):
+class _Sent:
     """What was written and is not sent yet; it cannot be gone back in."""
 
     def __init__(self) -> None:
         self.waiting = bytearray()
 
-    def write(self, data: "bytes | bytearray | memoryview") -> int:  # type: ignore[override]
+    def write(self, data: bytes, /) -> int:
         self.waiting += data
         return len(data)
+
+    def flush(self) -> None:
+        """Nothing is held back."""
+
+    def close(self) -> None:
+        """What is written last is still to be sent."""
 
     def taken(self) -> bytes:
         """What is to be sent by now."""

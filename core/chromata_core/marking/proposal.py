@@ -6,10 +6,12 @@ from statistics import fmean
 
 from chromata_core.marking.rubric import LABELS, Criterion, CriterionKind, Rubric
 from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.sentences import counted
 from chromata_core.telling.outcome import Evaluation, ResultOut
 
 _STEP = 0.5
+_FAR = 1e6  # standard uncertainties: what is off without any uncertainty
 _DIGITS = ("missing-digit", "too-many-digits")
 _QUARTER = 0.25  # of the points, for each place with wrong figures, and for each gap in a record
 _SHORT = 4  # letters: less is no reason
@@ -69,8 +71,8 @@ def _away(one: Criterion, result: ResultOut) -> float:
     assert result.comparison is not None
     if one.by == "percent":
         return abs(result.comparison.percent_error)
-    off = abs(result.value * result.comparison.percent_error / (100 + result.comparison.percent_error))
-    return off / result.u if result.u else 0.0 if not off else float("inf")
+    off = abs(result.value - float(parse_reading(result.comparison.accepted).value))
+    return off / result.u if result.u else 0.0 if not off else _FAR
 
 
 def _precision(one: Criterion, told: Evaluation, kept: Kept) -> Share:

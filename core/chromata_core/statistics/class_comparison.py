@@ -69,9 +69,13 @@ def class_comparison(label: str, unit: str, results: Sequence[BenchResult]) -> C
     return ClassComparison(label, unit, products, _sentence(products, unit))
 
 
-def _product(name: str, results: list[BenchResult]) -> Product:
+def _counting(results: list[BenchResult]) -> list[BenchResult]:
     """Where nobody counts, all do: there is always something to draw them about."""
-    counting = [result for result in results if not result.left_out] or results
+    return [result for result in results if not result.left_out] or results
+
+
+def _product(name: str, results: list[BenchResult]) -> Product:
+    counting = _counting(results)
     values = [result.value for result in counting]
     summary = replicates(values)
     middle = robust(values).huber_mean if len(values) >= 3 else None
@@ -100,7 +104,7 @@ def _bias(product: Product, named: bool) -> str:
     if not product.accepted or product.n < 3 or not product.s:
         return ""
     away = (product.mean / product.accepted - 1) * 100
-    p = against([r.value for r in product.results if not r.left_out], product.accepted).p
+    p = against([r.value for r in _counting(product.results)], product.accepted).p
     who = f"With {product.label} the class" if named else "The class"
     said = f"{who} reads {with_figures(abs(away), 2)} % {'high' if away > 0 else 'low'}"
     return f"{said}, more than chance does (t, {_p(p)})." if p < _CHANCE else f"{said}, within chance (t, {_p(p)})."
@@ -115,7 +119,7 @@ def _closest(product: Product, named: bool) -> str:
     if product.accepted is None or product.n < 2:
         return ""
     accepted = product.accepted
-    away = {result.bench: abs(result.value - accepted) for result in product.results if not result.left_out}
+    away = {result.bench: abs(result.value - accepted) for result in _counting(product.results)}
     least = min(away.values())
     benches = sorted(bench for bench, distance in away.items() if isclose(distance, least, rel_tol=1e-9, abs_tol=1e-12))
     who = f"bench {benches[0]}" if len(benches) == 1 else f"benches {joined(map(str, benches))}"
@@ -136,7 +140,7 @@ def _found(products: list[Product], unit: str) -> str:
 def _difference(first: Product, second: Product) -> str:
     if min(first.n, second.n) < 2:
         return "At least two benches with each are needed to tell them apart."
-    p = welch(*([r.value for r in product.results if not r.left_out] for product in (first, second))).p
+    p = welch(*([r.value for r in _counting(product.results)] for product in (first, second))).p
     said = _p(p)
     if p < _CHANCE:
         return f"{first.label} lies above {second.label}; chance alone hardly does that (Welch t, {said})."

@@ -61,13 +61,19 @@ def own_causes(told: Sequence[BenchTold]) -> list[Cause]:
 def reading_causes(told: Sequence[BenchTold]) -> list[Cause]:
     """What still stands as wrong at benches, and trials that were spoiled, with how far off their results are."""
     found = [bench.result for bench in told if bench.result]
-    labels: dict[str, str] = {}
+    labels: dict[str, list[str]] = defaultdict(list)
     hits: dict[str, list[tuple[int, Off]]] = defaultdict(list)
     for bench in told:
         for code, label in dict(_went_wrong(bench.state)).items():
-            labels.setdefault(code, label)
+            labels[code].append(label)
             hits[code].append((bench.number, _off(bench.result, found)))
-    return _ranked(_cause("reading", labels[code], benches) for code, benches in hits.items())
+    return _ranked(_cause("reading", _one_of(labels[code], benches[0][0]), benches) for code, benches in hits.items())
+
+
+def _one_of(labels: Sequence[str], bench: int) -> str:
+    """What was said at the first; its numbers are not those of the others."""
+    same = len(set(labels)) == 1
+    return labels[0] if same else f"{labels[0]} (bench {bench}, and alike at the others)"
 
 
 def _went_wrong(state: Evaluation) -> list[tuple[str, str]]:
