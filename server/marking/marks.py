@@ -126,10 +126,12 @@ def release(session: Session, person: Person, released: bool) -> None:
 
 
 def own_marks(bench: Bench) -> BenchMarks | None:
-    """The marks of one bench as its students see them; None until they are released. How far off its result is would
-    tell the hidden value, so that waits for the release of the results.
+    """The marks of one bench as its students see them; None until they are released, and while it is worked on. How
+    far off its result is would tell the hidden value, so that waits for the release of the results.
     """
-    marking = Marking.objects.filter(session=bench.session_id, released=True).first()
+    marking = Marking.objects.filter(
+        session=bench.session_id, session__state=Session.State.CLOSED, released=True
+    ).first()
     rubric = rubric_of(marking)
     [desk] = desks([bench])
     if rubric is None or not desk.entries:

@@ -94,6 +94,9 @@ class Marks(Room):
         self.assertEqual(seen["points"], 4.0 + 0.0 + 1.5)
         self.assertEqual(seen["lines"][2]["note"], "The second half is missing.")
         self.assertEqual(self.ask("get", address, who=self.neighbour).status_code, 404)
+        actions.reopen_session(self.session)
+        self.assertIsNone(self.ask("get", address, who=self.student).json()["marks"], "it is worked on again")
+        actions.close_session(self.session)
         self.release(False)
         self.assertIsNone(self.ask("get", address, who=self.student).json()["marks"])
 
