@@ -48,6 +48,11 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
         self.contexts: list[BrowserContext] = []
         furnish(self)
 
+    def __getstate__(self) -> dict[str, Any]:
+        """What unittest itself keeps: a failed sub-test is sent to the runner's process, and no browser can be."""
+        kept = {name: value for name, value in self.__dict__.items() if name.startswith("_")}
+        return kept | {"_outcome": None, "_subtest": None, "_cleanups": []}
+
     def context(self, size: tuple[int, int] = LAPTOP, **options: Any) -> BrowserContext:
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
         # The service worker is tested in test_without_network.py: behind it requests cannot be held up one by one.

@@ -1,6 +1,7 @@
 """Every view, light and dark, wide and narrow: nothing broken, nothing cut off, WCAG 2.2 AA by axe."""
 
 import gzip
+import pickle
 import re
 from pathlib import Path
 from typing import Any
@@ -76,6 +77,11 @@ class EveryView(BrowserCase):
         self.assertTrue(scripts)
         size = sum(len(gzip.compress((DIST / name).read_bytes())) for name in scripts) / 1000
         self.assertLessEqual(size, BUDGET_KB, f"{size:.0f} kB gzip of script for the bench")
+
+    def test_what_fails_here_can_be_told_to_the_runner(self) -> None:
+        """Django sends a failed sub-test between processes when its test is over; one that cannot go stops the run."""
+        self.sign_in(self.student)
+        self.assertEqual(pickle.loads(pickle.dumps(self)).id(), self.id())
 
     def test_an_address_of_nothing_is_answered_with_a_sentence(self) -> None:
         page = self.sign_in(self.student, f"/benches/{self.other_bench.pk}")

@@ -33,8 +33,8 @@ export function Loaded<T>({ of, children }: { of: Asked<T>; children: (data: T) 
       </Page>
     );
   return (
-    <Box sx={{ display: 'grid', placeItems: 'center', minHeight: 240 }} role="status" aria-label="Loading">
-      <CircularProgress size={32} />
+    <Box sx={{ display: 'grid', placeItems: 'center', minHeight: 240 }} role="status">
+      <CircularProgress size={32} aria-label="Loading" />
     </Box>
   );
 }
