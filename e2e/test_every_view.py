@@ -11,7 +11,8 @@ from playwright.sync_api import Page, expect
 
 from e2e.browser import PHONE, BrowserCase
 from experiments.actions import begin
-from labs.tests.room import filled, signed_in, titrate
+from labs import actions
+from labs.tests.room import WHEN, filled, signed_in, titrate
 
 AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
@@ -24,6 +25,10 @@ class EveryView(BrowserCase):
     def setUp(self) -> None:
         super().setUp()
         self.own = begin(self.instructor, "hydrate", "Our crystals", "")
+        asked = {"tasks": ["plan_line_1", "effect-oxide", "effect-trapped-air"], "questions": ["Why?"]}
+        self.ahead = actions.plan_session(
+            self.section, "gas-eudometer", "Ribbon", "Room 2", WHEN, 90, {}, {}, 2, [], prelab=asked
+        )
         titrate(signed_in(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.87"))
 
     def views(self) -> list[tuple[Any, str, str]]:
@@ -43,6 +48,9 @@ class EveryView(BrowserCase):
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Needs you now"),
             (self.instructor, f"/sessions/{session}/class", "Bench by bench"),
+            (self.student, "/before", "0 of 4"),
+            (self.student, f"/sessions/{self.ahead.pk}/before", "Safety first"),
+            (self.instructor, f"/sessions/{self.ahead.pk}", "are ready"),
             (self.instructor, f"/benches/{bench}/report", "Uncertainty budget"),
             (self.student, f"/benches/{bench}", "What limits the result"),
             *((self.instructor, f"/experiments/{own}?chapter={c}", "Can it be used?") for c in CHAPTERS),

@@ -13,12 +13,12 @@ ROOT = Path(chromata_core.__file__).parent
 # Lowest first. ``formula`` may call what chemistry and curves know; instruments carry error sources.
 ORDER = (
     "errors", "sentences", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula", "instruments",
-    "declaration", "sheet", "engine", "judging", "tracing", "telling", "marking", "loading", "methods", "authoring",
-    "planning", "simulation", "choices", "commands", "cli",
+    "declaration", "sheet", "engine", "judging", "tracing", "telling", "prelab", "marking", "loading", "methods",
+    "authoring", "planning", "simulation", "choices", "commands", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
 ALLOWED = {"cattrs", "jcamp", "numpy", "pint", "periodictable", "scipy"}
-ROOMS = ("declaration", "sheet", "engine", "judging", "tracing", "telling", "marking", "loading", "authoring")
+ROOMS = ("declaration", "sheet", "engine", "judging", "tracing", "telling", "prelab", "marking", "loading", "authoring")
 LONGEST_CHAIN = 15  # within the rooms
 FILES = {
     ".".join(("chromata_core", *file.relative_to(ROOT).with_suffix("").parts)): file

@@ -7,6 +7,7 @@ from unittest import TestCase
 from chromata_core.marking.proposal import Kept, Proposed, propose, total_of
 from chromata_core.marking.rubric import LABELS, USUAL, Criterion, CriterionKind, Rubric, rubric_problems
 from chromata_core.methods.registry import method
+from chromata_core.prelab.state import PrelabState, TaskState
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation
@@ -115,10 +116,27 @@ class TheRest(TestCase):
             self.assertTrue(all(line.reasons for line in lines), slug)
 
 
+class BeforeClass(TestCase):
+    def test_right_at_once_counts_whole_later_half(self) -> None:
+        """One of three right at once, one at the second try, one told after the third: (1 + 1/2 + 0) / 3 of 6 points."""
+
+        def task(agrees: bool | None, tries: int, done: bool = True) -> TaskState:
+            return TaskState("k", "line", "t", "", "", [], [], "1", "", tries, done, agrees, "", "")
+
+        state = PrelabState([task(True, 1), task(True, 2), task(False, 3)])
+        half = Criterion("prelab", 6.0)
+        line = mark(half, told(), Kept(prelabs=(("Ada", state),)))
+        self.assertEqual((line.points, line.reasons), (3.0, ["Ada: 3 of 3 done."]))
+        in_words = PrelabState([task(None, 1), task(None, 0, False)])
+        words = mark(half, told(), Kept(prelabs=(("Ada", in_words),)))
+        self.assertEqual(words.points, 3.0, "in words counts as it is, not answered not at all")
+        self.assertIsNone(mark(half, told()).points)
+
+
 class Rubrics(TestCase):
     def test_the_usual_one_can_be_used_and_names_all_there_is(self) -> None:
         self.assertEqual(rubric_problems(USUAL), [])
-        self.assertEqual({one.kind for one in USUAL.criteria}, set(get_args(CriterionKind)))
+        self.assertEqual({one.kind for one in USUAL.criteria}, {*get_args(CriterionKind)} - {"prelab"})
         self.assertEqual(set(LABELS), set(get_args(CriterionKind)))
 
     def test_what_does_not_add_up_is_said(self) -> None:

@@ -72,6 +72,7 @@ INSTALLED_APPS = [
     "stock",
     "marking",
     "labs",
+    "prelab",
     "notebook",
     "results",
     "reports",

@@ -35,6 +35,7 @@ urlpatterns = [
     path("api/", include("people.urls")),
     path("api/", include("experiments.urls")),
     path("api/", include("labs.urls")),
+    path("api/", include("prelab.urls")),
     path("api/", include("notebook.urls")),
     path("api/", include("stock.urls")),
     path("api/", include("marking.urls")),

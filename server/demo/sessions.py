@@ -6,6 +6,7 @@ from decimal import Decimal
 from django.utils import timezone
 
 from chromata_core.simulation.burette_bench import SimulatedBench, titrate
+from demo.before_class import ASKED, prepare
 from demo.hours import at_work
 from demo.pasts import make_pasts
 from demo.writing import Pen
@@ -156,7 +157,10 @@ def _planned(section: Section, start: datetime) -> None:
     options = {"M_p": "Na2CO3", "weighing": "difference"}
     tools = {"balance": "balance-0.0001", "burette": "burette-50-a"}
     title = "Standardising hydrochloric acid"
-    session = actions.plan_session(section, "standardisation", title, "Room 4", start, 120, options, tools, 8, [])
+    session = actions.plan_session(
+        section, "standardisation", title, "Room 4", start, 120, options, tools, 8, [], prelab=ASKED
+    )
+    prepare(session)
     last = session.benches.order_by("-number").first()
     if last is not None:
         last.team.clear()

@@ -28,6 +28,7 @@ from labs.instruments import stock_of, to_freeze
 from labs.models import Deed, Session
 from labs.own_work import chosen_work
 from labs.parts import follow, not_needed, still_found
+from labs.prelab_plan import chosen_prelab, must_offer
 from labs.seals import seal_end
 from labs.teams import deal_teams, lock, stand_as_in
 from people.models import Person, Section
@@ -56,6 +57,7 @@ def plan_session(
     questions: Sequence[str] = (),
     all_samples: bool = False,
     own_work: Mapping[str, Any] | None = None,
+    prelab: Mapping[str, Any] | None = None,
     follows: Session | None = None,
     takes: Mapping[str, Mapping[str, Any]] | None = None,
 ) -> Session:
@@ -64,11 +66,12 @@ def plan_session(
     """
     chosen = asking(method_named(slug, [section.owner]), questions)
     asked = dict(own_work or {})
-    bind(chosen, Sheet(options, instruments, stock=instruments_of(section.owner), own_work=chosen_work(asked)))
+    plan = Sheet(options, instruments, stock=instruments_of(section.owner), own_work=chosen_work(asked))
+    must_offer(chosen, plan, chosen_prelab(prelab or {}))
     session = Session(
         section=section, method=slug, method_version=chosen.version, title=title, room=room, starts_at=starts_at,
         minutes=minutes, options=dict(options), instruments=dict(instruments), questions=list(questions),
-        own_work=asked,
+        own_work=asked, prelab=dict(prelab or {}),
     )  # fmt: skip
     follow(session, follows, takes or {}, chosen)
     session.save()
@@ -94,7 +97,8 @@ def change_plan(
         raise Refused("Somebody changed this plan in the meantime. Load it again; what you wrote is still in the form.")
     declared = asking(method_named(slug, [section.owner]), chosen["questions"])
     own_work = chosen_work(chosen["own_work"])
-    bind(declared, Sheet(chosen["options"], chosen["instruments"], (), instruments_of(section.owner), None, own_work))
+    plan = Sheet(chosen["options"], chosen["instruments"], (), instruments_of(section.owner), None, own_work)
+    must_offer(declared, plan, chosen_prelab(chosen["prelab"]))
     samples, all_samples = chosen.pop("samples"), chosen.pop("all_samples")
     attended = {session.section_id, *session.guests.values_list("pk", flat=True)}
     if slug != session.method:

@@ -13,6 +13,7 @@ class Session(models.Model):
 
     ``questions`` are asked at the end instead of the method's own, if there are any.
     ``own_work`` is what students work out themselves, and what shows when; empty: nothing but the method's own steps.
+    ``prelab`` is what is asked of them before class; empty: nothing.
     ``comparison`` is another product's sheet (label, instruments, readings): it opens for a bench whose trials agree.
     ``follows`` is the session whose results it goes on with: ``takes`` says which of them stand for which numbers of
     this plan, each bench’s own or the mean of the class.
@@ -47,6 +48,7 @@ class Session(models.Model):
     takes = models.JSONField(default=dict)
     questions = models.JSONField(default=list)
     own_work = models.JSONField(default=dict)
+    prelab = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(

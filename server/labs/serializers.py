@@ -5,6 +5,7 @@ from typing import Any, get_args
 from rest_framework import serializers
 
 from chromata_core.declaration.own_work import MOST_LINES, Hints, Shows
+from chromata_core.declaration.prelab import LONGEST_OWN, MOST_OWN, MOST_TASKS
 from chromata_core.declaration.questions import LONGEST_QUESTION, MOST_QUESTIONS
 from config.fields import ShortDict, ShortList
 from labs.shapes import Of
@@ -51,6 +52,15 @@ class OwnWorkSerializer(serializers.Serializer[Any]):
     lines = ShortList(child=serializers.CharField(max_length=40), default=list, max_length=MOST_LINES)
 
 
+class PrelabSerializer(serializers.Serializer[Any]):
+    """What is asked of students before class, and whether benches wait for it."""
+
+    tasks = ShortList(child=serializers.CharField(max_length=60), default=list, max_length=MOST_TASKS)
+    questions = ShortList(child=serializers.CharField(max_length=LONGEST_OWN), default=list, max_length=MOST_OWN)
+    needed = serializers.BooleanField(default=False)
+    tries = serializers.IntegerField(min_value=0, max_value=9, default=3)
+
+
 class TakeSerializer(serializers.Serializer[Any]):
     """A result of an earlier session that stands for a number of this plan: each bench's own, or the class's mean; of
     a planned trial, or of the whole bench.
@@ -76,6 +86,7 @@ class PlanSerializer(ChoicesSerializer):
     follows = serializers.IntegerField(allow_null=True, default=None)
     takes = ShortDict(child=TakeSerializer(), default=dict)
     own_work = OwnWorkSerializer(default=dict)
+    prelab = PrelabSerializer(default=dict)
     questions = ShortList(
         child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS
     )

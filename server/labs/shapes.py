@@ -4,6 +4,7 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from chromata_core.declaration.own_work import OwnWork
+from chromata_core.declaration.prelab import Prelab
 from chromata_core.planning.timetable import Timetable
 from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import OptionChosen
@@ -42,12 +43,13 @@ class SessionLine(SessionCard):
 
 @dataclass(frozen=True, slots=True)
 class BenchPlace:
-    """A place in a session's plan, with its sample, or all of them."""
+    """A place in a session's plan, with its sample, or all of them; ``open``: it is at work."""
 
     id: int
     number: int
     sample: str
     team: list[str]
+    open: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,6 +105,7 @@ class PlanDraft:
     instruments: dict[str, str]
     questions: list[str]
     own_work: OwnWork
+    prelab: Prelab
     all_samples: bool
     follows: int | None
     takes: dict[str, TakenFrom]

@@ -18,6 +18,7 @@ from labs.models import Bench, HiddenValue, Session
 from labs.own_work import own_work_of
 from labs.parts import chosen_here, together
 from labs.policy import may_see_accepted
+from labs.prelab_plan import prelab_of
 from labs.remarks import remarks_on, steps_of
 from labs.shapes import (
     BenchPlace,
@@ -102,6 +103,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             session.instruments,
             session.questions,
             own_work_of(session),
+            prelab_of(session),
             session.all_samples,
             session.follows_id,
             {option: TakenFrom(**said) for option, said in session.takes.items()},
@@ -135,6 +137,7 @@ def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
             first.number,
             ", ".join(one.sample.label for one in place if one.sample),
             sorted(person.name for person in first.team.all()),
+            first.session.state == Session.State.OPEN,
         )
         for place in found.values()
         for first in place[:1]

@@ -3,6 +3,8 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
+from prelab.asked import prepared
+
 from chromata_core.marking.proposal import Kept, propose, total_of
 from chromata_core.marking.rubric import Rubric
 from config.errors import Refused
@@ -54,6 +56,7 @@ def _marks(
     kept = Kept(
         tuple(one.reason for one in desk.entries if one.supersedes_id),
         sum(one.key == "note" for one in desk.entries),
+        prepared(bench),
     )
     lines = propose(rubric, told, kept)
     found = [decided.get((bench.pk, line.kind)) for line in lines]

@@ -5,11 +5,12 @@ from collections import Counter
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime
-from functools import partial
+from functools import cached_property, partial
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
 from django.utils import timezone
+from prelab.asked import waiting_sentence, waits_for
 
 from chromata_core.declaration.places import REWRITABLE, TALK, Place
 from chromata_core.errors import ChromataError
@@ -23,7 +24,7 @@ from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
 from notebook.remembered import entries_at, remember
 from notebook.seals import BROKEN, end_holds, seal_entry
-from notebook.standing import place, sheet_with, standing
+from notebook.standing import begun, place, sheet_with, standing
 from people.models import Person
 
 log = logging.getLogger(__name__)
@@ -121,8 +122,14 @@ class _Record:
             return _ELSEWHERE
         if draft.key in _STAFF_ONLY and not self.author.teaches:
             return "Only your instructor can send this."
-        return self._full(draft) or (
-            self._talk_problem(draft) if draft.key in TALK else self._sheet_problem(draft) or self._place_problem(draft)
+        return (
+            self._full(draft)
+            or self._not_ready(draft)
+            or (
+                self._talk_problem(draft)
+                if draft.key in TALK
+                else self._sheet_problem(draft) or self._place_problem(draft)
+            )
         )
 
     def _full(self, draft: Draft) -> str:
@@ -136,6 +143,17 @@ class _Record:
         if draft.key in TALK and self.said.total() >= _MOST_SAID:
             return f"This bench has {_MOST_SAID} notes and calls, and more are not kept. Tell your instructor by word."
         return ""
+
+    def _not_ready(self, draft: Draft) -> str:
+        """Before its first reading a bench may have to wait for the work before class; steps and safety never do."""
+        if self.author.teaches or draft.place.kind != "part" or begun(self.entries):
+            return ""
+        return waiting_sentence(self.waits)
+
+    @cached_property
+    def waits(self) -> list[Person]:
+        """Whom of the team the first reading waits for."""
+        return waits_for(self.bench)
 
     def _talk_problem(self, draft: Draft) -> str:
         if draft.supersedes is not None:

@@ -69,3 +69,8 @@ def sheet_with(bench: Bench, given: tuple[Given, ...], handed: Handing = ()) -> 
         bench.options, bench.session.instruments, given, stock_of(bench.session),
         opened.timestamp() if opened else None, own_work_of(bench.session), dict(handed),
     )  # fmt: skip
+
+
+def begun(entries: Iterable[Entry]) -> bool:
+    """Whether a bench itself has read something; what the staff wrote for the room is none of it."""
+    return any(place(entry).kind == "part" and not entry.author.teaches for entry in entries)

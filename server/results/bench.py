@@ -3,6 +3,8 @@
 from collections.abc import Mapping
 from uuid import UUID
 
+from prelab.seen import bench_waits
+
 from chromata_core.planning.supplies import told_targets
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
@@ -18,7 +20,7 @@ from labs.shapes import PartOf
 from notebook.board import of_room
 from notebook.desks import desks, with_accepted
 from notebook.models import Entry
-from notebook.standing import by_id, standing, superseded
+from notebook.standing import begun, by_id, standing, superseded
 from people.models import Person
 from results.samples_here import beside_samples, label_of, read_before, samples_here, tabs
 from results.shapes import BenchView, EntryRef, PartHere, Talk
@@ -36,6 +38,7 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
     place = samples_here(bench)
     evaluation = with_accepted(bench, desk.state) if may_see_accepted(person, bench.session) else desk.state
     evaluation = as_seen(evaluation, bench.session, person)
+    waits = None if begun(entries) else bench_waits(bench, person)
     return BenchView(
         id=bench.pk,
         number=bench.number,
@@ -50,11 +53,12 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         entries=[_reference(entry, written) for entry in standing(entries)],
         talk=[_talk(entry) for entry in entries if entry.key in _SAID],
         remarks=surroundings.remarks,
-        targets=told_targets(bound),
+        targets=[] if waits else told_targets(bound),  # who still works them out is not told
         samples=tabs(place),
         together=_together(bench, person, surroundings.together),
         read_before=read_before(bound, bench, place),
         beside=beside_samples(bench, evaluation, place),
+        waits=waits,
     )
 
 

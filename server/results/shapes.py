@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from prelab.shapes import BenchWaits
+
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.judging.finding import Level
@@ -103,7 +105,7 @@ class PartHere:
 
 @dataclass(frozen=True, slots=True)
 class BenchView:
-    """Everything a bench screen shows."""
+    """Everything a bench screen shows. ``waits``: it may not read yet."""
 
     id: int
     number: int
@@ -123,6 +125,7 @@ class BenchView:
     together: list[PartHere]
     read_before: list[ReadBefore]
     beside: list[BesideSample]
+    waits: BenchWaits | None
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from statistics import fmean
 
 from chromata_core.marking.rubric import LABELS, Criterion, CriterionKind, Rubric
+from chromata_core.prelab.state import PrelabState, TaskState
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sentences import counted
@@ -19,10 +20,13 @@ _SHORT = 4  # letters: less is no reason
 
 @dataclass(frozen=True, slots=True)
 class Kept:
-    """What a record holds beside readings: the reasons of corrections, and notes of what was seen."""
+    """What there is beside readings: the reasons of corrections, notes of what was seen, and what each of the team (by
+    name) did before class.
+    """
 
     corrections: tuple[str, ...] = ()
     notes: int = 0
+    prelabs: tuple[tuple[str, PrelabState], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -120,6 +124,21 @@ def _own(one: Criterion, told: Evaluation, kept: Kept) -> Share:
     return fmean(shares) if shares else 0.0, [head, *reasons]
 
 
+def _prelab(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+    """Half for what was right in the end but not at once; what is in own words counts as it is."""
+    prepared = [(name, state) for name, state in kept.prelabs if state.tasks]
+    if not prepared:
+        return None, ["Nothing was asked before class."]
+    reasons = [f"{name}: {state.done} of {len(state.tasks)} done." for name, state in prepared]
+    return fmean(fmean(map(_task_share, state.tasks)) for _, state in prepared), reasons
+
+
+def _task_share(task: TaskState) -> float:
+    if task.agrees is None:  # in words, or not answered
+        return float(task.done)
+    return 0.0 if not task.agrees else 1.0 if task.tries == 1 else 0.5
+
+
 def _conclusion(one: Criterion, told: Evaluation, kept: Kept) -> Share:
     written = [answer for answer in told.answers if answer.strip()]
     if not told.answers:
@@ -136,6 +155,7 @@ _SHARES: dict[CriterionKind, Callable[[Criterion, Evaluation, Kept], Share]] = {
     "figures": _figures,
     "record": _record,
     "own": _own,
+    "prelab": _prelab,
     "conclusion": _conclusion,
 }
 

@@ -6,7 +6,7 @@ from typing import Literal, get_args
 
 from chromata_core.sentences import joined
 
-CriterionKind = Literal["accuracy", "precision", "completeness", "figures", "record", "own", "conclusion"]
+CriterionKind = Literal["accuracy", "precision", "completeness", "figures", "record", "own", "prelab", "conclusion"]
 By = Literal["percent", "u"]
 
 LABELS: dict[CriterionKind, str] = {
@@ -16,6 +16,7 @@ LABELS: dict[CriterionKind, str] = {
     "figures": "Figures and units",
     "record": "Record keeping",
     "own": "Own work",
+    "prelab": "Before class",
     "conclusion": "Conclusion",
 }
 KINDS = get_args(CriterionKind)

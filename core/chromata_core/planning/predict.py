@@ -4,16 +4,17 @@ from dataclasses import dataclass, replace
 
 from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.declaration.options import holds
-from chromata_core.declaration.vocabulary import Method, Reading
+from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.planning.timetable import Timetable, timetables
+from chromata_core.prelab.tasks import Offered, offered
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
-from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.example import example_as_planned
 from chromata_core.telling.describe import PartOut, parts_out
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import renames
@@ -45,6 +46,7 @@ class Prediction:
     """What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
 
     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
+    ``before_class`` is what students may be asked beforehand.
     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
     """
 
@@ -61,6 +63,7 @@ class Prediction:
     alternatives: list[Alternative]
     improvement: str
     lines: list[LineOut]
+    before_class: list[Offered]
 
 
 def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1) -> Prediction:
@@ -71,14 +74,15 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches * samples_each)
     shared = timetables(bound, benches)
     try:
-        expected = _expected(method, bound, plan)
+        expected = example_as_planned(bound, plan)
         outcome = evaluate(method, expected)
     except ChromataError as error:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "", [])
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "", [], [])
     at = context_of(method, expected)
     lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in bound.quantities if q.is_line and not renames(at, q)]
+    offers = offered(bound, plan)
     if not outcome.results or not outcome.results[0].value:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "", lines)
+        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "", lines, offers)
     first = outcome.results[0]
     percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
@@ -88,20 +92,13 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     return Prediction(
         filled, parts, needed, shared, first.label, _said(percent), first.budget, first.advice,
         f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others), lines,
+        offers,
     )  # fmt: skip
 
 
 def _of_the_example(code: str) -> bool:
     """Findings that tell of the worked example's readings and not of the plan."""
     return "digit" in code or code.endswith(("-plan", "-set", "-sign"))
-
-
-def _expected(method: Method, bound: Bound, plan: Sheet) -> Sheet:
-    """The worked example under these choices, as these instruments would show it."""
-    readings = {reading.key: reading for reading in method.readings if isinstance(reading, Reading)}
-    example = example_sheet(method, bound.options).given
-    given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
-    return replace(plan, given=tuple(given))
 
 
 def _alternatives(method: Method, bound: Bound, plan: Sheet) -> list[Alternative]:
@@ -133,7 +130,7 @@ def _alternative(what: str, instead: str, percent: float | None) -> list[Alterna
 def _percent(method: Method, plan: Sheet) -> float | None:
     """Relative U of the first result in per cent; None where these choices give no result."""
     try:
-        outcome = evaluate(method, _expected(method, bind(method, plan), plan))
+        outcome = evaluate(method, example_as_planned(bind(method, plan), plan))
     except ChromataError:
         return None
     first = outcome.results[0] if outcome.results else None
@@ -152,11 +149,3 @@ def _improvement(percent: float, alternatives: list[Alternative]) -> str:
         return "No other single choice would help much."
     best = alternatives[0]
     return f"What would help most: {best.what.lower()}, {best.instead}: {best.text} instead of {_said(percent)}."
-
-
-def _as_read(bound: Bound, reading: Reading | None, text: str) -> str:
-    """The example's reading as this instrument would show it: a one-mark pipette has its own volume."""
-    if reading is None:
-        return text
-    tool = bound.instruments[reading.role]
-    return f"{float(tool.low):.{tool.decimals}f}" if tool.low == tool.high else text

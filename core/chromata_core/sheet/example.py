@@ -4,9 +4,9 @@ from collections.abc import Mapping
 from dataclasses import replace
 
 from chromata_core.declaration.option_kinds import ChoiceOption
-from chromata_core.declaration.vocabulary import Example, Method
+from chromata_core.declaration.vocabulary import Example, Method, Reading
 from chromata_core.sheet.binding import bind
-from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.bound import Bound, Given, Sheet
 
 
 def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:
@@ -21,6 +21,22 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
         if bound.part(key) is not None and not (trial == 0 and not bound.rough) and (trial or 0) <= last
     )
     return replace(sheet, given=given)
+
+
+def example_as_planned(bound: Bound, plan: Sheet) -> Sheet:
+    """The worked example under the choices of ``plan``, as its instruments would show it."""
+    readings = {reading.key: reading for reading in bound.method.readings if isinstance(reading, Reading)}
+    example = example_sheet(bound.method, bound.options).given
+    given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
+    return replace(plan, given=tuple(given))
+
+
+def _as_read(bound: Bound, reading: Reading | None, text: str) -> str:
+    """The example's reading as this instrument would show it: a one-mark pipette has its own volume."""
+    if reading is None:
+        return text
+    tool = bound.instruments[reading.role]
+    return f"{float(tool.low):.{tool.decimals}f}" if tool.low == tool.high else text
 
 
 def _example_under(method: Method, options: Mapping[str, str]) -> Example:

@@ -14,7 +14,9 @@ from chromata_core.uncertainty.columns import value_of
 
 @dataclass(frozen=True, slots=True)
 class Effect:
-    """``percent`` is the change, signed, of the first result that changes; ``text`` says it, or that none does."""
+    """``percent`` is the change, signed, of the first result that changes, ``of``; ``text`` says it, or that none
+    does.
+    """
 
     key: str
     says: str
@@ -22,6 +24,7 @@ class Effect:
     remedy: str
     percent: float
     text: str
+    of: str
 
 
 def slip_effects(bound: Bound) -> list[Effect]:
@@ -53,8 +56,8 @@ def with_slip(bound: Bound, slip: Slip, straight: Computed) -> Computed:
     return compute(bound, formulas=formulas, with_rough=slip.with_rough, choosing_as=straight)
 
 
-def _change(bound: Bound, straight: Computed, bent: Computed) -> tuple[float, str]:
-    """In per cent and in words, for the first result that changes."""
+def _change(bound: Bound, straight: Computed, bent: Computed) -> tuple[float, str, str]:
+    """In per cent and in words, and of which: the first result that changes."""
     for quantity, trial in _places(bound, straight):
         column, other = straight.column(quantity.key, trial), bent.column(quantity.key, trial)
         if column is None or other is None:
@@ -62,8 +65,8 @@ def _change(bound: Bound, straight: Computed, bent: Computed) -> tuple[float, st
         true, wrong = value_of(column), value_of(other)
         percent = (wrong - true) / true * 100 if true and isfinite(wrong) else 0.0
         if abs(percent) > 1e-9:
-            return percent, _said(quantity, wrong, percent)
-    return 0.0, "No change in this example."
+            return percent, _said(quantity, wrong, percent), quantity.label + (", its sign aside" if true < 0 else "")
+    return 0.0, "No change in this example.", ""
 
 
 def _places(bound: Bound, straight: Computed) -> list[tuple[Quantity, int | None]]:

@@ -12,7 +12,7 @@ from chromata_core.engine.shown import Shown
 from chromata_core.engine.stated import stated
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Name, Negative, Node, names, without
+from chromata_core.formula.tree import Binary, Call, Name, Negative, Node, names, without
 from chromata_core.quantity.given import written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import plain, with_figures
@@ -45,6 +45,8 @@ def factors_of(node: Node) -> Iterator[str]:
             yield from (key for side in (left, right) if not isinstance(side, Name) for key in factors_of(side))
         case Negative(operand):
             yield from factors_of(operand)
+        case Call(_, arguments):
+            yield from (key for one in arguments if not isinstance(one, Name) for key in factors_of(one))
 
 
 def _kelvin(at: Context, key: str, trial: int | None, row: int | None) -> str:

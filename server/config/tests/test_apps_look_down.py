@@ -7,7 +7,9 @@ from unittest import TestCase
 from django.conf import settings
 
 # Lowest first. ``config`` is what all of them stand in, and only its addresses name them.
-ORDER = ("config", "people", "experiments", "stock", "labs", "notebook", "results", "reports", "marking", "demo")
+ORDER = (
+    "config", "people", "experiments", "stock", "labs", "prelab", "notebook", "results", "reports", "marking", "demo",
+)  # fmt: skip
 SERVER: Path = settings.ROOT / "server"
 
 

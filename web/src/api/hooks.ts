@@ -355,3 +355,51 @@ export function useWriteAt(sessionId: number) {
     onSuccess: () => queries.invalidateQueries({ queryKey: ['floor', sessionId] }),
   });
 }
+
+export const useMyPrelabs = () =>
+  useQuery({ queryKey: ['prelabs'], queryFn: () => said(api.GET('/api/prelabs')) });
+
+export const usePrelab = (session: number) =>
+  useQuery({
+    queryKey: ['prelab', session],
+    queryFn: () =>
+      said(api.GET('/api/sessions/{session_id}/prelab', { params: { path: { session_id: session } } })),
+  });
+
+/** Keeps an attempt at one task; what is asked, as it then stands. */
+export function useAnswerTask(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['TaskAnswerRequest']) =>
+      said(
+        api.POST('/api/sessions/{session_id}/prelab', { params: { path: { session_id: session } }, body }),
+      ),
+    onSuccess: async (view) => {
+      queries.setQueryData(['prelab', session], view);
+      await queries.invalidateQueries({ queryKey: ['prelabs'] });
+    },
+  });
+}
+
+export const useRoomReady = (session: number) =>
+  useQuery({
+    queryKey: ['ready', session],
+    refetchInterval: 15_000,
+    queryFn: () =>
+      said(api.GET('/api/sessions/{session_id}/prelab/room', { params: { path: { session_id: session } } })),
+  });
+
+/** Lets a student begin who is not ready, or takes that back. */
+export function useLetIn(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['LetInRequest']) =>
+      said(
+        api.PUT('/api/sessions/{session_id}/prelab/room', {
+          params: { path: { session_id: session } },
+          body,
+        }),
+      ),
+    onSuccess: (room) => queries.setQueryData(['ready', session], room),
+  });
+}

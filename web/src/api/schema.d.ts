@@ -559,6 +559,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prelabs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Sessions before which I have something to do. The next one first; empty for the staff. */
+        get: operations["my_prelabs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rubrics": {
         parameters: {
             query?: never;
@@ -882,6 +899,42 @@ export interface paths {
         get?: never;
         /** @description How long a session is. Another length, from its start; 409 once it is over. */
         put: operations["set_minutes"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/prelab": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What a session asks before class. With one’s own answers; 404 where nothing is asked. */
+        get: operations["prelab"];
+        put?: never;
+        /** @description What a session asks before class. Keeps an attempt; 409 once the session is closed or the answer is right, 422 for what cannot be read. */
+        post: operations["answer_prelab"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/prelab/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Who is ready, for the staff. Everybody who is expected; nobody where nothing is asked. */
+        get: operations["room_ready"];
+        /** @description Who is ready, for the staff. Lets a student begin all the same, or takes that back. */
+        put: operations["let_in"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1261,6 +1314,11 @@ export interface components {
          */
         AnchorEnum: "start" | "middle" | "end";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Answer: {
+            key: string;
+            label: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Answered: {
             question: string;
             answer: string;
@@ -1318,12 +1376,13 @@ export interface components {
             to_read: boolean;
             answers: string[];
         };
-        /** @description A place in a session's plan, with its sample, or all of them. */
+        /** @description A place in a session's plan, with its sample, or all of them; ``open``: it is at work. */
         BenchPlace: {
             id: number;
             number: number;
             sample: string;
             team: string[];
+            open: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         BenchResult: {
@@ -1337,7 +1396,7 @@ export interface components {
             accepted: number | null;
             left_out: string;
         };
-        /** @description Everything a bench screen shows. */
+        /** @description Everything a bench screen shows. ``waits``: it may not read yet. */
         BenchView: {
             id: number;
             number: number;
@@ -1357,6 +1416,12 @@ export interface components {
             together: components["schemas"]["PartHere"][];
             read_before: components["schemas"]["ReadBefore"][];
             beside: components["schemas"]["BesideSample"][];
+            waits: components["schemas"]["BenchWaits"] | null;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BenchWaits: {
+            names: string[];
+            mine: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Beside: {
@@ -1630,10 +1695,11 @@ export interface components {
          *     * `figures` - figures
          *     * `record` - record
          *     * `own` - own
+         *     * `prelab` - prelab
          *     * `conclusion` - conclusion
          * @enum {string}
          */
-        CriterionKindEnum: "accuracy" | "precision" | "completeness" | "figures" | "record" | "own" | "conclusion";
+        CriterionKindEnum: "accuracy" | "precision" | "completeness" | "figures" | "record" | "own" | "prelab" | "conclusion";
         /** @description So many points for one thing; of accuracy also from where to where, in per cent or standard uncertainties. */
         CriterionRequest: {
             kind: components["schemas"]["CriterionKindEnum"];
@@ -1758,6 +1824,7 @@ export interface components {
             /** Format: double */
             percent: number;
             text: string;
+            of: string;
         };
         /** @description An entry of the notebook. */
         Entry: {
@@ -2008,6 +2075,11 @@ export interface components {
          */
         HowEnum: "names" | "lot" | "last";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        InWords: {
+            question: string;
+            text: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Instrument: {
             slug: string;
             kind: components["schemas"]["InstrumentKindEnum"];
@@ -2098,6 +2170,11 @@ export interface components {
             what: string;
             benches: number;
             of: number;
+        };
+        /** @description Whether a student may begin without being ready. */
+        LetInRequest: {
+            student: number;
+            let_in: boolean;
         };
         /**
          * @description * `keep` - keep
@@ -2273,6 +2350,13 @@ export interface components {
          */
         OfEnum: "bench" | "class";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Offered: {
+            key: string;
+            text: string;
+            tells: string;
+            usual: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OptionChosen: {
             key: string;
             label: string;
@@ -2434,6 +2518,7 @@ export interface components {
                 [key: string]: components["schemas"]["TakeRequest"];
             };
             own_work?: components["schemas"]["OwnWorkRequest"];
+            prelab?: components["schemas"]["PrelabRequest"];
             questions?: string[];
             revision: number;
         };
@@ -2450,6 +2535,7 @@ export interface components {
             };
             questions: string[];
             own_work: components["schemas"]["OwnWork"];
+            prelab: components["schemas"]["Prelab"];
             all_samples: boolean;
             follows: number | null;
             takes: {
@@ -2484,6 +2570,7 @@ export interface components {
                 [key: string]: components["schemas"]["TakeRequest"];
             };
             own_work?: components["schemas"]["OwnWorkRequest"];
+            prelab?: components["schemas"]["PrelabRequest"];
             questions?: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2561,6 +2648,7 @@ export interface components {
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
+         *     ``before_class`` is what students may be asked beforehand.
          *     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
          */
         Prediction: {
@@ -2579,6 +2667,41 @@ export interface components {
             alternatives: components["schemas"]["Alternative"][];
             improvement: string;
             lines: components["schemas"]["LineOut"][];
+            before_class: components["schemas"]["Offered"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Prelab: {
+            tasks: string[];
+            questions: string[];
+            needed: boolean;
+            tries: number;
+        };
+        /** @description A session before which there is something to do, and how much of it is done. */
+        PrelabLine: {
+            session: components["schemas"]["SessionCard"];
+            done: number;
+            of: number;
+        };
+        /** @description What is asked of students before class, and whether benches wait for it. */
+        PrelabRequest: {
+            tasks?: string[];
+            questions?: string[];
+            /** @default false */
+            needed: boolean;
+            /** @default 3 */
+            tries: number;
+        };
+        /**
+         * @description The tasks of a session with one's own answers; ``needed``: no reading is written at one's bench before all are
+         *     done. ``open``: answers are still taken.
+         */
+        PrelabView: {
+            session: components["schemas"]["SessionCard"];
+            tasks: components["schemas"]["TaskState"][];
+            done: number;
+            needed: boolean;
+            open: boolean;
+            hazards: string[];
         };
         /** @description A plan to be previewed, for how many benches, and how many samples each of them works with. */
         PreviewRequest: {
@@ -2754,6 +2877,11 @@ export interface components {
             label: string;
             kinds: string[];
             default: string;
+        };
+        /** @description Who is ready; nobody where nothing is asked. ``needed``: benches wait for it. */
+        RoomReady: {
+            needed: boolean;
+            students: components["schemas"]["StudentReady"][];
         };
         /** @description A section's roster, for those who know its code. */
         Roster: {
@@ -3118,6 +3246,17 @@ export interface components {
             absent: boolean;
             waits: boolean;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StudentReady: {
+            id: number;
+            name: string;
+            bench: number | null;
+            done: number;
+            of: number;
+            let_in: boolean;
+            stuck: string[];
+            words: components["schemas"]["InWords"][];
+        };
         /** @description Somebody to be put on a roster. */
         StudentRequest: {
             name: string;
@@ -3189,6 +3328,37 @@ export interface components {
             text: string;
             why: string;
         };
+        /** @description An attempt at one task; of a question the key of a choice, with a reason in a few words. */
+        TaskAnswerRequest: {
+            task: string;
+            text: string;
+            /** @default  */
+            reason: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        TaskState: {
+            key: string;
+            kind: components["schemas"]["TaskStateKindEnum"];
+            text: string;
+            unit: string;
+            why: string;
+            given: string[];
+            choices: components["schemas"]["Answer"][];
+            answer: string;
+            reason: string;
+            tries: number;
+            done: boolean;
+            agrees: boolean | null;
+            sentence: string;
+            told: string;
+        };
+        /**
+         * @description * `line` - line
+         *     * `choice` - choice
+         *     * `own` - own
+         * @enum {string}
+         */
+        TaskStateKindEnum: "line" | "choice" | "own";
         /** @description Who stands where; people who are not named stay where they are. */
         TeamsRequest: {
             places: components["schemas"]["PlaceRequest"][];
@@ -4678,6 +4848,35 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    my_prelabs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrelabLine"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     rubrics: {
         parameters: {
             query?: never;
@@ -5515,6 +5714,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionLine"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    prelab: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrelabView"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    answer_prelab: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskAnswerRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrelabView"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    room_ready: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomReady"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    let_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LetInRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomReady"];
                 };
             };
             400: components["responses"]["Refused400"];

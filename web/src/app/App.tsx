@@ -1,6 +1,6 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { Navigate, Outlet, Route, Routes } from 'react-router';
-import { useDepartment, useMe, useMyBenches } from '../api/hooks';
+import { useDepartment, useMe, useMyBenches, useMyPrelabs } from '../api/hooks';
 import { Loaded } from '../identity/Page';
 import { SignIn } from '../features/signin/SignIn';
 import { Shell } from './Shell';
@@ -20,6 +20,8 @@ const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodB
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
 const ChangePlanPage = view(() => import('../features/planner/PlannerPage'), 'ChangePlanPage');
+const PrelabPage = view(() => import('../features/prelab/PrelabPage'), 'PrelabPage');
+const PrelabsPage = view(() => import('../features/prelab/PrelabsPage'), 'PrelabsPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
 const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
 const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
@@ -77,6 +79,8 @@ function SignedIn() {
                 <Route path="/sections/:section" element={<SectionPage />} />
                 <Route path="/department" element={<DepartmentPage me={person} />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />
+                <Route path="/before" element={<PrelabsPage />} />
+                <Route path="/sessions/:session/before" element={<PrelabPage />} />
                 <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
                 <Route path="/sessions/:session/class" element={<ClassPage />} />
@@ -91,12 +95,21 @@ function SignedIn() {
   );
 }
 
-/** A student's home is the bench of the running session. */
+/** A student's home is the bench of the running session; else what is still to be done before the next one. */
 function MyBench() {
   const benches = useMyBenches();
+  const prelabs = useMyPrelabs();
   return (
     <Loaded of={benches}>
-      {([first]) => (first ? <Navigate to={`/benches/${first.id}`} replace /> : <NoBench />)}
+      {([first]) => (
+        <Loaded of={prelabs}>
+          {(lines) => {
+            if (first?.open) return <Navigate to={`/benches/${first.id}`} replace />;
+            if (lines.some((line) => line.done < line.of)) return <Navigate to="/before" replace />;
+            return first ? <Navigate to={`/benches/${first.id}`} replace /> : <NoBench />;
+          }}
+        </Loaded>
+      )}
     </Loaded>
   );
 }

@@ -30,6 +30,7 @@ const PLACES = {
   ],
   student: [
     ['/', 'My bench'],
+    ['/before', 'Before class'],
     ['/methods', 'Method book'],
   ],
 } as const;

@@ -11,6 +11,7 @@ import { WaitingOfOthers } from '../../queue/Waiting';
 import { BenchDialogs } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchFooter, NextSentence, Said } from './BenchLines';
+import { NotReady } from './NotReady';
 import { NotSent } from './NotSent';
 import { trialName, type Bench } from './hand';
 import { InHand } from './InHand';
@@ -49,6 +50,7 @@ function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
       <NextSentence bench={bench} task={task} onChoose={at.choose} />
       <Box>
         <Said bench={bench} refused={outbox.refused} onDismiss={outbox.dismiss} />
+        <NotReady bench={bench} />
         <NotSent outbox={outbox} />
         <WaitingOfOthers me={me.id} />
       </Box>

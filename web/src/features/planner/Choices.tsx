@@ -6,6 +6,7 @@ import { chosenAnew } from './chosenAnew';
 import { Fields } from './Fields';
 import { OptionField } from './OptionField';
 import { OwnWorkField } from './OwnWorkField';
+import { PrelabField } from './PrelabField';
 import { SamplesField } from './SamplesField';
 import type { Planner } from './usePlanner';
 
@@ -44,6 +45,13 @@ export function Choices({ planner, method }: Props) {
           work={plan.ownWork}
           lines={planner.prediction.data?.lines ?? []}
           onChange={(ownWork) => put({ ownWork })}
+        />
+      </Sheet>
+      <Sheet title="Before class">
+        <PrelabField
+          prelab={plan.prelab}
+          offered={planner.prediction.data?.before_class ?? []}
+          onChange={(prelab) => put({ prelab })}
         />
       </Sheet>
       <Sheet title="Closing questions">

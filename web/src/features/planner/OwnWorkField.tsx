@@ -1,12 +1,11 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
+import { ChoiceField } from './ChoiceField';
 import { Fields } from './Fields';
-import { HINTS, MOST_LINES, SHOWS, TRIES, withAllLines, type OwnWork } from './ownWork';
+import { HINTS, MOST_LINES, SHOWS, TRIES, type OwnWork } from './ownWork';
 
 interface Props {
   work: OwnWork;
@@ -25,19 +24,19 @@ export function OwnWorkField({ work, lines, onChange }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Fields>
-        <Choice
+        <ChoiceField
           label="The computed lines show"
           value={work.shows}
           of={SHOWS}
-          onChange={(shows) => onChange(withAllLines({ ...work, shows }, lines))}
+          onChange={(shows) => onChange({ ...work, shows })}
         />
-        <Choice
+        <ChoiceField
           label="A hint tells"
           value={work.hints}
           of={HINTS}
           onChange={(hints) => onChange({ ...work, hints })}
         />
-        <Choice
+        <ChoiceField
           label="The line itself is told"
           value={String(work.tries)}
           of={TRIES}
@@ -65,24 +64,5 @@ export function OwnWorkField({ work, lines, onChange }: Props) {
         </Box>
       </Box>
     </Box>
-  );
-}
-
-interface ChoiceProps<Key extends string> {
-  label: string;
-  value: Key;
-  of: readonly (readonly [Key, string])[];
-  onChange: (key: Key) => void;
-}
-
-function Choice<Key extends string>({ label, value, of, onChange }: ChoiceProps<Key>) {
-  return (
-    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as Key)}>
-      {of.map(([key, words]) => (
-        <MenuItem key={key} value={key}>
-          {words}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

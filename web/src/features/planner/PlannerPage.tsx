@@ -11,7 +11,7 @@ import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Consequences } from './Consequences';
 import { Choices } from './Choices';
-import { NO_OWN_WORK } from './ownWork';
+import { NO_OWN_WORK, NO_PRELAB } from './ownWork';
 import { PartsField } from './PartsField';
 import { planOf, tomorrow, type Changing, type Plan } from './usePlan';
 import { usePlanner } from './usePlanner';
@@ -106,6 +106,7 @@ function NewPlan({ methods, sections }: Known) {
     allSamples: false,
     questions: [],
     ownWork: NO_OWN_WORK,
+    prelab: NO_PRELAB,
     follows: null,
     takes: {},
   };

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { Fields } from './Fields';
-import { NO_OWN_WORK } from './ownWork';
+import { NO_OWN_WORK, NO_PRELAB } from './ownWork';
 import type { Plan } from './usePlan';
 
 interface WhenProps {
@@ -27,6 +27,7 @@ export function When({ plan, put, methods, sections }: WhenProps) {
             options: {},
             instruments: {},
             ownWork: NO_OWN_WORK,
+            prelab: NO_PRELAB,
             samples: [],
             allSamples: false,
             questions: [],

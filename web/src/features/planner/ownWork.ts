@@ -5,6 +5,9 @@ export type OwnWork = Shapes['OwnWork'];
 /** Nothing but what the method asks by itself. */
 export const NO_OWN_WORK: OwnWork = { shows: 'at_once', hints: 'slip', tries: 3, lines: [] };
 
+/** Nothing is asked before class. */
+export const NO_PRELAB: Shapes['Prelab'] = { tasks: [], questions: [], needed: false, tries: 3 };
+
 export const SHOWS = [
   ['at_once', 'at once'],
   ['after_line', 'each after the student’s own'],

@@ -28,6 +28,7 @@ export interface Plan {
   /** Closing questions instead of the method's own; none: its own. */
   questions: string[];
   ownWork: OwnWork;
+  prelab: Shapes['Prelab'];
   /** The session that it goes on with, and what of it stands for which number of this plan. */
   follows: number | null;
   takes: Record<string, Shapes['TakenFrom']>;
@@ -99,6 +100,7 @@ export function planOf({ card, draft, samples }: Shapes['SessionPlan']): Plan {
     allSamples: draft.all_samples,
     questions: draft.questions,
     ownWork: draft.own_work,
+    prelab: draft.prelab,
     follows: draft.follows,
     takes: draft.takes,
   };
@@ -125,6 +127,10 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     samples: named(plan.samples),
     all_samples: plan.allSamples,
     own_work: plan.ownWork,
+    prelab: {
+      ...plan.prelab,
+      questions: plan.prelab.questions.map((one) => one.trim()).filter(Boolean),
+    },
     follows: plan.follows,
     takes: plan.takes,
   };

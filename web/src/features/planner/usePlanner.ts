@@ -2,15 +2,18 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useInstruments, useMethod, useStock } from '../../api/hooks';
+import { withAllLines } from './ownWork';
 import { usePrediction, useSavePlan, type Changing, type Plan } from './usePlan';
 
 /** A plan while it is made: its choices, what they lead to, and how it is saved. */
 export function usePlanner(first: Plan, changing?: Changing) {
-  const [plan, setPlan] = useState(first);
+  const [typed, setPlan] = useState(first);
   const put = (change: Partial<Plan>) => setPlan((old) => ({ ...old, ...change }));
-  const method = useMethod(plan.method).data;
+  const method = useMethod(typed.method).data;
   const solutions = useStock().data?.solutions ?? [];
-  const prediction = usePrediction(plan);
+  const prediction = usePrediction(typed);
+  // the lines may come after the choice that lets them wait for the students' own
+  const plan = { ...typed, ownWork: withAllLines(typed.ownWork, prediction.data?.lines ?? []) };
   const save = useSavePlan(changing);
   const go = useNavigate();
   const parts = prediction.data?.parts;

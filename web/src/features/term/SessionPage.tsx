@@ -17,6 +17,7 @@ import { Comparison } from './Comparison';
 import { GiveUp } from './GiveUp';
 import { Log } from './Log';
 import { Prepared } from './Prepared';
+import { Readiness } from './Readiness';
 import { Remarks } from './Remarks';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
@@ -74,6 +75,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
           </Sheet>
           <Teams plan={plan} />
+          <Readiness session={card.id} />
           <Remarks plan={plan} mine={mine} />
           <Log plan={plan} />
           {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}

@@ -10,6 +10,7 @@ export const LABELS: Record<Kind, string> = {
   figures: 'Figures and units',
   record: 'Record keeping',
   own: 'Own work',
+  prelab: 'Before class',
   conclusion: 'Conclusion',
 };
 

@@ -1,0 +1,1 @@
+"""Work before class: what a plan lets every student work out and think about beforehand."""
