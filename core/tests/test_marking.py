@@ -118,7 +118,7 @@ class TheRest(TestCase):
 
 class BeforeClass(TestCase):
     def test_right_at_once_counts_whole_later_half(self) -> None:
-        """One of three right at once, one at the second try, one told after the third: (1 + 1/2 + 0) / 3 of 6 points."""
+        """Of three one right at once, one at the second try, one told: (1 + 1/2 + 0) / 3 of 6 points."""
 
         def task(agrees: bool | None, tries: int, done: bool = True) -> TaskState:
             return TaskState("k", "line", "t", "", "", [], [], "1", "", tries, done, agrees, "", "")
