@@ -1,15 +1,20 @@
-"""All reports and data of a session as one archive, written while it is sent, so that nothing waits in memory."""
+"""All reports and data of a session as one archive, written while it is sent, so that nothing waits in memory; and its
+reports one behind the other.
+"""
 
+import io
 import zipfile
 from collections.abc import Iterator
 
 from django.utils.text import slugify
+from pypdf import PdfWriter
 
 from labs.models import Bench, Session
 from notebook.standing import entries_of
 from people.models import Person
 from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv
+from reports.workbook import workbook
 from results.samples_here import label_of
 
 
@@ -43,7 +48,7 @@ def reports_of(session: Session) -> list[Bench]:
 
 
 def archive(session: Session, person: Person) -> Iterator[bytes]:
-    """A folder for each record: report, readings, results, data. As ``person`` may see them."""
+    """A folder for each record: report, readings, results, spreadsheet, data. As ``person`` may see them."""
     sent = _Sent()
     with zipfile.ZipFile(sent, "w", zipfile.ZIP_DEFLATED) as file:
         for bench in reports_of(session):
@@ -52,9 +57,20 @@ def archive(session: Session, person: Person) -> Iterator[bytes]:
             file.writestr(f"{folder}/report.pdf", report_pdf(report))
             file.writestr(f"{folder}/readings.csv", readings_csv(bench, entries))
             file.writestr(f"{folder}/results.csv", results_csv(report))
+            file.writestr(f"{folder}/workbook.xlsx", workbook(bench, entries, report))
             file.writestr(f"{folder}/data.json", data_json(bench, entries, report))
             yield sent.taken()
     yield sent.taken()
+
+
+def bound_reports(session: Session, person: Person) -> bytes:
+    """One PDF with the report of every record, each found by its bench in the outline."""
+    book, out = PdfWriter(), io.BytesIO()
+    for bench in reports_of(session):
+        printed = io.BytesIO(report_pdf(report_of(bench, person)))
+        book.append(printed, outline_item=", ".join(filter(None, (f"Bench {bench.number}", label_of(bench)))))
+    book.write(out)
+    return out.getvalue()
 
 
 def _turn(bench: Bench) -> str:

@@ -11,17 +11,19 @@ from rest_framework.views import APIView
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Working
-from labs.models import Bench
+from labs.models import Bench, Session
 from labs.policy import bench_for, session_for
 from notebook.models import Entry
 from notebook.standing import entries_of
+from people.models import Person
 from people.policy import own_section, person_of
 from people.serializers import SlipsSerializer
-from reports.archive import archive, reports_of
+from reports.archive import archive, bound_reports, reports_of
 from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
 from reports.slips import slips_pdf
+from reports.workbook import workbook
 from results.samples_here import label_of
 
 
@@ -59,11 +61,14 @@ class Slips(APIView):
         return HttpResponse(body, content_type="application/pdf")
 
 
-_KINDS = ("application/pdf", "text/csv", "application/json", "chemical/x-jcamp-dx")
+_XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+_KINDS = ("application/pdf", "text/csv", "application/json", "chemical/x-jcamp-dx", _XLSX)
 
 
 class ReportFile(APIView):
-    """A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx."""
+    """A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json,
+    workbook.xlsx (its worked computation as live formulas), or spectrum.jdx.
+    """
 
     throttle_classes = (Working,)
 
@@ -88,13 +93,34 @@ class ReportArchive(APIView):
     def get(self, request: Request, session_id: int) -> StreamingHttpResponse:
         """Sent while it is made; what was printed before is not printed again. 403 for students."""
         person = person_of(request)
-        session = session_for(person, session_id)
-        if not reports_of(session):
-            raise Refused("Nothing was written in this session yet, so there is nothing to report.", 409)
+        session = _reported(person, session_id)
         return StreamingHttpResponse(
             archive(session, person), content_type="application/zip",
             headers={"Content-Disposition": f'attachment; filename="session-{session.pk}.zip"'},
         )  # fmt: skip
+
+
+class BoundReports(APIView):
+    """All reports of a session as one PDF."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="bound_reports", responses={(200, "application/pdf"): OpenApiTypes.BINARY})
+    def get(self, request: Request, session_id: int) -> HttpResponse:
+        """What was printed before is not printed again. 403 for students, 409 where nothing was written."""
+        person = person_of(request)
+        session = _reported(person, session_id)
+        return HttpResponse(
+            bound_reports(session, person), content_type="application/pdf",
+            headers={"Content-Disposition": f'attachment; filename="session-{session.pk}.pdf"'},
+        )  # fmt: skip
+
+
+def _reported(person: Person, session_id: int) -> Session:
+    session = session_for(person, session_id)
+    if not reports_of(session):
+        raise Refused("Nothing was written in this session yet, so there is nothing to report.", 409)
+    return session
 
 
 def _file(name: str, bench: Bench, entries: list[Entry], report: Report) -> tuple[str | bytes, str]:
@@ -107,5 +133,7 @@ def _file(name: str, bench: Bench, entries: list[Entry], report: Report) -> tupl
             return results_csv(report), "text/csv; charset=utf-8"
         case "spectrum.jdx":
             return spectrum_jdx(report), "chemical/x-jcamp-dx"
+        case "workbook.xlsx":
+            return workbook(bench, entries, report), _XLSX
         case _:
             return data_json(bench, entries, report), "application/json"

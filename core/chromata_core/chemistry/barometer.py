@@ -9,7 +9,7 @@ import numpy as np
 from chromata_core.errors import ChromataError
 from chromata_core.quantity.column import Column
 
-_LAPSE, _T0, _EXPONENT = 0.0065, 288.15, 5.255880
+LAPSE, T0, EXPONENT = 0.0065, 288.15, 5.255880
 _HIGHEST = 5000.0
 
 
@@ -20,5 +20,5 @@ def station_pressure(sea_level: Column, altitude: Column) -> Column:
         raise ChromataError(
             f"An altitude of {height:g} m is out of reach; give metres above sea level.", code="altitude"
         )
-    column: Column = sea_level * (1 - _LAPSE * altitude / _T0) ** _EXPONENT
+    column: Column = sea_level * (1 - LAPSE * altitude / T0) ** EXPONENT
     return column

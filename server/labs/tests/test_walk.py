@@ -47,7 +47,7 @@ class Walk(Room):
             route = route.replace("^", "").replace("$", "")
             if "(?P<name>" in route:
                 start = route.partition("(?P<name>")[0]
-                names = ("report.pdf", "readings.csv", "results.csv", "data.json")
+                names = ("report.pdf", "readings.csv", "results.csv", "data.json", "workbook.xlsx")
                 found += [f"/{start}{name}" for name in names]
             elif ".*" not in route:
                 found.append(f"/{route}")

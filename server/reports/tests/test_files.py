@@ -3,7 +3,12 @@
 import csv
 import io
 import json
+import logging
+from pathlib import Path
+from tempfile import TemporaryDirectory
 
+import formulas
+from openpyxl import load_workbook
 from pypdf import PdfReader
 
 from chromata_core.methods.registry import method
@@ -33,6 +38,29 @@ class Files(Room):
         file = read_sheet(text)
         again = evaluate(method(file.method), file.sheet).results
         self.assertEqual([r.value for r in again], [r["value"] for r in results])
+
+    def test_the_spreadsheet_s_result_hangs_on_its_readings(self) -> None:
+        """Recalculated by an engine for Excel's formulas; what people wrote is text in it, whatever it looks like."""
+        write(self.as_(self.student), self.bench, entry("answer.2", '=HYPERLINK("http://x")'), entry("note", "+1\x07"))
+        with TemporaryDirectory() as folder:
+            path = Path(folder, "book.xlsx")
+            path.write_bytes(self.file("workbook.xlsx"))
+            book = load_workbook(path)
+            logging.disable(logging.WARNING)
+            worked = formulas.ExcelModel().loads(str(path)).finish().calculate()
+            logging.disable(logging.NOTSET)
+        self.assertEqual(book.sheetnames, ["Results", "Computation", "Readings"])
+        self.assertFalse([cell for row in book["Readings"] for cell in row if cell.data_type == "f"])
+        result = json.loads(self.file("data.json"))["results"][0]
+        value = worked["'[book.xlsx]RESULTS'!C6"].value[0, 0]
+        self.assertEqual(book["Results"]["A6"].value, result["label"])
+        self.assertAlmostEqual(float(value), result["value"], 9)
+
+    def test_a_veiled_bench_has_no_computation_in_its_spreadsheet(self) -> None:
+        self.session.own_work = {"shows": "after_release", "lines": ["c_s"]}
+        self.session.save()
+        book = load_workbook(io.BytesIO(self.file("workbook.xlsx")))
+        self.assertEqual(book.sheetnames, ["Results", "Readings"])
 
     def test_csv_of_readings_reads_back_and_names_corrections(self) -> None:
         text = self.file("readings.csv").decode()

@@ -83,7 +83,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json, or spectrum.jdx. */
+        /**
+         * @description A bench's report or data as a file: report.pdf, readings.csv, results.csv, data.json,
+         *     workbook.xlsx (its worked computation as live formulas), or spectrum.jdx.
+         */
         get: operations["report_file"];
         put?: never;
         post?: never;
@@ -971,6 +974,23 @@ export interface paths {
         post?: never;
         /** @description A remark that is shown no more. 404 for a remark that this session does not show. */
         delete: operations["end_remark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/reports.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All reports of a session as one PDF. What was printed before is not printed again. 403 for students, 409 where nothing was written. */
+        get: operations["bound_reports"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3734,6 +3754,7 @@ export interface operations {
                     "text/csv": string;
                     "application/json": string;
                     "chemical/x-jcamp-dx": string;
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
             400: components["responses"]["Refused400"];
@@ -5913,6 +5934,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    bound_reports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

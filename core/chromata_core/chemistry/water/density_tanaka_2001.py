@@ -5,7 +5,7 @@ Stated uncertainty below 1 × 10⁻⁶ (relative); within 1.3 × 10⁻⁶ of IAP
 
 from chromata_core.chemistry.water.span import celsius
 
-_MAXIMUM, _A1, _A2, _A3, _A4 = 999.974950, -3.983035, 301.797, 522528.9, 69.34881
+MAXIMUM, A1, A2, A3, A4 = 999.974950, -3.983035, 301.797, 522528.9, 69.34881
 HIGHEST = 40.0
 RELATIVE_ACCURACY = 2e-6
 
@@ -13,4 +13,4 @@ RELATIVE_ACCURACY = 2e-6
 def density_tanaka(temperature: float) -> float:
     """Density in kg/m³ at ``temperature`` in °C (0 to 40)."""
     t = celsius(temperature, high=HIGHEST)
-    return _MAXIMUM * (1 - (t + _A1) ** 2 * (t + _A2) / (_A3 * (t + _A4)))
+    return MAXIMUM * (1 - (t + A1) ** 2 * (t + A2) / (A3 * (t + A4)))

@@ -7,8 +7,8 @@ from math import exp
 
 from chromata_core.chemistry.water.span import celsius
 
-_CRITICAL_T, _CRITICAL_P = 647.096, 22.064e6
-_TERMS = (
+CRITICAL_T, CRITICAL_P = 647.096, 22.064e6
+TERMS = (
     (-7.85951783, 1.0), (1.84408259, 1.5), (-11.7866497, 3.0), (22.6807411, 3.5), (-15.9618719, 4.0), (1.80122502, 7.5),
 )  # fmt: skip
 RELATIVE_ACCURACY = 1e-4
@@ -17,5 +17,5 @@ RELATIVE_ACCURACY = 1e-4
 def vapour_pressure(temperature: float) -> float:
     """Saturation pressure in Pa at ``temperature`` in °C (0 to 100)."""
     kelvin = celsius(temperature) + 273.15
-    tau = 1 - kelvin / _CRITICAL_T
-    return _CRITICAL_P * exp(_CRITICAL_T / kelvin * sum(a * tau**power for a, power in _TERMS))
+    tau = 1 - kelvin / CRITICAL_T
+    return CRITICAL_P * exp(CRITICAL_T / kelvin * sum(a * tau**power for a, power in TERMS))

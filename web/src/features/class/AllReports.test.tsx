@@ -16,7 +16,7 @@ describe('all reports of a class', () => {
     });
     show(<AllReports session={9} benches={[1, 2, 3]} />);
     await userEvent.click(screen.getByRole('button', { name: 'Print all reports' }));
-    const link = await screen.findByRole('link', { name: 'All reports, 3 in an archive' });
+    const link = await screen.findByRole('link', { name: 'With all data, an archive' });
     expect(link.getAttribute('href')).toBe('/api/sessions/9/reports.zip');
     expect(asked).toEqual([1, 2, 3].map((bench) => `/api/benches/${bench}/files/report.pdf`));
   });

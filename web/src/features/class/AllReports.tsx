@@ -3,14 +3,19 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { usePrinting } from './usePrinting';
 
-/** All reports printed, with progress; the archive waits until it is fetched. */
+/** All reports printed, with progress; what was printed waits until it is fetched. */
 export function AllReports({ session, benches }: { session: number; benches: number[] }) {
   const { printed, of, state, begin, cancel } = usePrinting(benches);
   if (state === 'ready')
     return (
-      <Button variant="outlined" href={`/api/sessions/${session}/reports.zip`} download>
-        All reports, {of} in an archive
-      </Button>
+      <>
+        <Button variant="outlined" href={`/api/sessions/${session}/reports.pdf`} download>
+          All {of} reports, one PDF
+        </Button>
+        <Button variant="outlined" href={`/api/sessions/${session}/reports.zip`} download>
+          With all data, an archive
+        </Button>
+      </>
     );
   if (state === 'printing')
     return (

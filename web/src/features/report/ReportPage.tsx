@@ -40,6 +40,7 @@ const FILES = [
   ['report.pdf', 'PDF'],
   ['readings.csv', 'Readings, CSV'],
   ['results.csv', 'Results, CSV'],
+  ['workbook.xlsx', 'Worked spreadsheet, XLSX'],
   ['data.json', 'Data, JSON'],
   ['spectrum.jdx', 'Spectrum, JCAMP-DX'],
 ] as const;
