@@ -48,6 +48,7 @@ class EveryView(BrowserCase):
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Needs you now"),
             (self.instructor, f"/sessions/{session}/class", "Bench by bench"),
+            (self.student, f"/benches/{bench}/import", "Paste it, or choose a file"),
             (self.student, "/before", "0 of 4"),
             (self.student, f"/sessions/{self.ahead.pk}/before", "Safety first"),
             (self.instructor, f"/sessions/{self.ahead.pk}", "are ready"),

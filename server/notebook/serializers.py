@@ -9,6 +9,7 @@ from rest_framework.exceptions import ValidationError
 from rest_framework.serializers import as_serializer_error
 
 from config.fields import ShortList
+from config.tables import TableSerializer
 from notebook.models import Entry
 
 _LONGEST_BATCH = 500
@@ -84,6 +85,12 @@ class CurveSerializer(serializers.Serializer[Any]):
     key = serializers.CharField(max_length=60)
     trial = serializers.IntegerField(min_value=1, max_value=1000, allow_null=True)
     file = serializers.CharField(max_length=200_000, trim_whitespace=False)
+
+
+class BroughtSerializer(TableSerializer):
+    """Readings in a table; they are only shown, or with ``keep`` written."""
+
+    keep = serializers.BooleanField(default=False)
 
 
 class TrySerializer(serializers.Serializer[Any]):

@@ -13,6 +13,7 @@ from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Verdict
 from config.answers import answer, asked, shape
 from config.errors import Refused
+from config.tables import file_of
 from config.throttles import Trying, Writing
 from labs.actions import note
 from labs.declared import method_of
@@ -24,12 +25,14 @@ from labs.views import changed
 from notebook.actions import Kept
 from notebook.board import write_on_board
 from notebook.handed import sheet_of
+from notebook.imported import Brought, bring
 from notebook.logged import write_curve
 from notebook.remarks import remark
 from notebook.remembered import entries_now
 from notebook.seals import picture_of
 from notebook.serializers import (
     BoardSerializer,
+    BroughtSerializer,
     CurveSerializer,
     MessageSerializer,
     TrySerializer,
@@ -78,6 +81,20 @@ class Curve(APIView):
         said = asked(CurveSerializer, request)
         kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
         return answer(kept)
+
+
+class Readings(APIView):
+    """Readings brought from a table."""
+
+    throttle_classes = (Writing,)
+    largest_body = 3_000_000
+
+    @extend_schema(operation_id="bring_readings", request=BroughtSerializer, responses=shape(Brought))
+    def post(self, request: Request, bench_id: int) -> Response:
+        """As they are understood, each with what is the matter; with ``keep`` those that fit are written."""
+        person = person_of(request)
+        bench, said = bench_for(person, bench_id), asked(BroughtSerializer, request)
+        return answer(bring(bench, person, said["text"], file_of(said), said["file_name"], said["keep"]))
 
 
 class PhotoFile(APIView):

@@ -1,17 +1,12 @@
 """Who is in a section: read from what people have (a list, a CSV or XLSX file), shown first, kept when confirmed."""
 
-import csv
-import io
 import re
 import unicodedata
-import zipfile
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from openpyxl import load_workbook
-from openpyxl.utils.exceptions import InvalidFileException
-
 from config.errors import Refused
+from config.tables import decoded, is_workbook, split, workbook_rows
 from people.models import Section
 
 MOST = 400  # people in one section
@@ -57,9 +52,7 @@ def read_roster(section: Section, text: str, file: bytes, file_name: str) -> Ros
     """What a pasted ``text`` or a ``file`` would add to ``section``; Refused where it cannot be read at all."""
     notes: list[str] = []
     if file:
-        rows = (
-            _workbook(file) if file[:2] == b"PK" or file_name.lower().endswith(".xlsx") else _table(_text(file, notes))
-        )
+        rows = workbook_rows(file, MOST * 20, 20) if is_workbook(file, file_name) else _table(decoded(file, notes))
     else:
         rows = _table(text)
     rows = [(line, [_tidy(cell) for cell in cells]) for line, cells in rows]
@@ -151,40 +144,9 @@ def _straight(name: str) -> str:
     return f"{given.strip()} {family.strip()}".strip() if comma else name
 
 
-def _text(file: bytes, notes: list[str]) -> str:
-    for encoding in ("utf-16" if file[:2] in (b"\xff\xfe", b"\xfe\xff") else "utf-8-sig", "cp1252"):
-        try:
-            text = file.decode(encoding)
-        except UnicodeDecodeError:
-            continue
-        if encoding == "cp1252":
-            notes.append("The file is not in UTF-8 and was read as Windows text. Look at the names with accents.")
-        return text
-    raise Refused("The file's characters cannot be read. Save it as CSV in UTF-8, or as XLSX.", 422)
-
-
 def _table(text: str) -> list[tuple[int, list[str]]]:
-    lines = text.splitlines()[: MOST * 20]
-    head = next((line for line in lines if line.strip()), "")
-    mark = next((mark for mark in ("\t", ";") if mark in head), "")
-    commas = [line.count(",") for line in lines if line.strip()]
+    lines = [line for line in text.splitlines()[: MOST * 20] if line.strip()]
+    commas = [line.count(",") for line in lines]
     # One comma in a line is a name turned round, “Okafor, Ada”; heads or more commas make it a table.
-    if not mark and commas and (max(commas) > 1 or _columns([_tidy(cell) for cell in head.split(",")])):
-        mark = ","
-    if not mark:
-        return [(number, [line]) for number, line in enumerate(lines, 1)]
-    try:
-        return list(enumerate(csv.reader(io.StringIO("\n".join(lines)), delimiter=mark), 1))
-    except csv.Error as error:
-        raise Refused(f"This is no table that can be read ({error}). Save it as CSV or XLSX again.", 422) from error
-
-
-def _workbook(file: bytes) -> list[tuple[int, list[str]]]:
-    try:
-        if sum(part.file_size for part in zipfile.ZipFile(io.BytesIO(file)).infolist()) > 20_000_000:
-            raise Refused("This workbook is far larger than a list of names. Give the list alone.", 422)
-        sheet = load_workbook(io.BytesIO(file), read_only=True).worksheets[0]
-        rows: Iterable[tuple[object, ...]] = sheet.iter_rows(max_row=MOST * 20, max_col=20, values_only=True)
-        return [(number, [str(cell) if cell is not None else "" for cell in row]) for number, row in enumerate(rows, 1)]
-    except (InvalidFileException, zipfile.BadZipFile, KeyError, ValueError, IndexError, EOFError, OSError) as error:
-        raise Refused("This is no XLSX file that can be read. Save it again, or as CSV.", 422) from error
+    table = bool(lines) and (max(commas) > 1 or bool(_columns([_tidy(cell) for cell in lines[0].split(",")])))
+    return split(text, commas=table, most=MOST * 20)

@@ -1,7 +1,5 @@
 """Sections, their rosters and their students' PINs."""
 
-import base64
-
 from django.http import Http404
 from drf_spectacular.utils import extend_schema
 from rest_framework.request import Request
@@ -9,13 +7,12 @@ from rest_framework.response import Response
 from rest_framework.views import APIView
 
 from config.answers import answer, asked, shape
-from config.errors import Refused
+from config.tables import TableSerializer, file_of
 from config.throttles import Working
 from people import sections
 from people.policy import must_own, own_section, own_student, person_of, sections_for, student_of
 from people.roster import RosterRead, read_roster
 from people.serializers import (
-    ListSerializer,
     NewSectionSerializer,
     SectionChangeSerializer,
     StudentChangeSerializer,
@@ -83,15 +80,11 @@ class RosterPreview(APIView):
     largest_body = 3_000_000
     throttle_classes = (Working,)
 
-    @extend_schema(operation_id="read_roster", request=ListSerializer, responses=shape(RosterRead))
+    @extend_schema(operation_id="read_roster", request=TableSerializer, responses=shape(RosterRead))
     def post(self, request: Request, section_id: int) -> Response:
         """From pasted text, CSV or XLSX; every line that cannot be taken is named."""
-        section, said = own_section(person_of(request), section_id), asked(ListSerializer, request)
-        try:
-            file = base64.b64decode(said["file"], validate=True)
-        except ValueError as error:
-            raise Refused("The file did not arrive whole. Choose it again.", 422) from error
-        return answer(read_roster(section, said["text"], file, said["file_name"]))
+        section, said = own_section(person_of(request), section_id), asked(TableSerializer, request)
+        return answer(read_roster(section, said["text"], file_of(said), said["file_name"]))
 
 
 class RosterPeople(APIView):

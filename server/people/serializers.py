@@ -102,14 +102,6 @@ class SectionChangeSerializer(NewSectionSerializer):
     assistants = ShortList(child=serializers.IntegerField(), max_length=50, default=list)
 
 
-class ListSerializer(serializers.Serializer[Any]):
-    """A list of people as it comes: pasted text, or a file in base64 with its name."""
-
-    text = serializers.CharField(max_length=400_000, allow_blank=True, default="", trim_whitespace=False)
-    file = serializers.CharField(max_length=2_400_000, allow_blank=True, default="")
-    file_name = serializers.CharField(max_length=200, allow_blank=True, default="")
-
-
 class StudentSerializer(serializers.Serializer[Any]):
     """Somebody to be put on a roster."""
 

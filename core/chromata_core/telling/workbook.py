@@ -89,7 +89,8 @@ class _InCells:
             where = self._where(place.trial, place.row)
             return self._typed(reading.label, where, reading.unit, place)
 
-        return of_places(self.at.bound, reading, trial, cell, lambda members: [str(one) for one in members], "0")
+        zero: Cells = "0"
+        return of_places(self.at.bound, reading, trial, cell, self.together, zero)
 
     def together(self, members: Sequence[Cells]) -> Cells:
         """The cells of the trials that count."""

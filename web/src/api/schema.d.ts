@@ -148,6 +148,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Readings brought from a table. As they are understood, each with what is the matter; with ``keep`` those that fit are written. */
+        post: operations["bring_readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/report": {
         parameters: {
             query?: never;
@@ -1479,6 +1496,24 @@ export interface components {
             key: string;
             text: string;
         };
+        /** @description What a table was understood as, and how many of its readings were written. */
+        Brought: {
+            shape: string;
+            rows: components["schemas"]["RowRead"][];
+            notes: string[];
+            kept: number;
+        };
+        /** @description Readings in a table; they are only shown, or with ``keep`` written. */
+        BroughtRequest: {
+            /** @default  */
+            text: string;
+            /** @default  */
+            file: string;
+            /** @default  */
+            file_name: string;
+            /** @default false */
+            keep: boolean;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         BudgetOut: {
             label: string;
@@ -2223,15 +2258,6 @@ export interface components {
             department: string;
             sets_up: boolean;
         };
-        /** @description A list of people as it comes: pasted text, or a file in base64 with its name. */
-        ListRequest: {
-            /** @default  */
-            text: string;
-            /** @default  */
-            file: string;
-            /** @default  */
-            file_name: string;
-        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Listed: {
             line: number;
@@ -2939,6 +2965,17 @@ export interface components {
             index: number | null;
             text: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        RowRead: {
+            line: number;
+            key: string;
+            label: string;
+            trial: number | null;
+            index: number | null;
+            text: string;
+            problem: string;
+            known: boolean;
+        };
         /** @description A reading of a trial run. */
         RowRequest: {
             key: string;
@@ -3309,6 +3346,15 @@ export interface components {
             bench: string;
             whole_class: string;
             note: string;
+        };
+        /** @description A table as it comes: pasted text, or a file in base64 with its name. */
+        TableRequest: {
+            /** @default  */
+            text: string;
+            /** @default  */
+            file: string;
+            /** @default  */
+            file_name: string;
         };
         /**
          * @description A result of an earlier session that stands for a number of this plan: each bench's own, or the class's mean; of
@@ -3888,6 +3934,41 @@ export interface operations {
                 };
                 content: {
                     "image/jpeg": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    bring_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BroughtRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Brought"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -5165,7 +5246,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["ListRequest"];
+                "application/json": components["schemas"]["TableRequest"];
             };
         };
         responses: {

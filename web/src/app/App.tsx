@@ -16,6 +16,7 @@ const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage')
 const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
 const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
+const ImportPage = view(() => import('../features/bench/ImportPage'), 'ImportPage');
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
@@ -84,6 +85,7 @@ function SignedIn() {
                 <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />
                 <Route path="/sessions/:session/floor" element={<FloorPage />} />
                 <Route path="/sessions/:session/class" element={<ClassPage />} />
+                <Route path="/benches/:bench/import" element={<ImportPage />} />
                 <Route path="/benches/:bench/report" element={<ReportPage />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Route>

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { Link } from 'react-router';
 import { BesideSamples } from '../../identity/BesideSamples';
 import { Pictures } from '../../identity/Pictures';
 import { TakePhoto } from '../../identity/TakePhoto';
@@ -71,6 +72,7 @@ export function OnRecord({ bench, pending, open, onPhoto }: Props) {
           {waiting === 1 ? 'A picture is' : `${waiting} pictures are`} kept here and on the way.
         </i>
       )}
+      {open && <Link to={`/benches/${bench.id}/import`}>Readings from a table or a file</Link>}
       {open && (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
           <TakePhoto of="Photo" label="Add a photo" onTake={onPhoto} />

@@ -6,7 +6,7 @@ import { sentence, type Shapes } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
-import { base64Of } from './base64';
+import { base64Of } from '../../api/base64';
 import { useAddPeople, useReadRoster } from './useSection';
 
 /** A list of names is read and shown; nothing changes before it is confirmed. */

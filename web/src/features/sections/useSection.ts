@@ -41,7 +41,7 @@ export function useChangeSection(id: number) {
 /** A list as the server understands it; nothing is changed by looking. */
 export const useReadRoster = (id: number) =>
   useMutation({
-    mutationFn: (body: Shapes['ListRequest']) =>
+    mutationFn: (body: Shapes['TableRequest']) =>
       said(
         api.POST('/api/sections/{section_id}/roster/preview', { params: { path: { section_id: id } }, body }),
       ),

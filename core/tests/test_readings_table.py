@@ -1,0 +1,113 @@
+"""Readings from tables that people have: three shapes, their heads, units, decimal commas and what is wrong in them.
+
+The shapes are common practice, no published source.
+"""
+
+from unittest import TestCase
+
+from chromata_core.errors import ChromataError
+from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Given, Sheet
+from chromata_core.sheet.example import example_sheet
+from chromata_core.sheet.readings_table import TableRead, read_table
+
+
+def titration(*given: Given) -> Bound:
+    return bind(method("acid-base-titration"), Sheet({"rough_trial": "no"}, given=given))
+
+
+def read(text: str, bound: Bound | None = None, numbers: bool = False) -> TableRead:
+    rows = [(n, line.split("\t")) for n, line in enumerate(text.splitlines(), 1)]
+    return read_table(bound or titration(), rows, numbers)
+
+
+def places(found: TableRead) -> list[tuple[str, int | None, int | None, str]]:
+    return [(one.key, one.trial, one.index, one.text) for one in found.rows]
+
+
+class Shapes(TestCase):
+    def test_a_trial_on_each_line(self) -> None:
+        found = read("Run\tBurette, start (mL)\tV_end\n1\t0,22\t18.47\n2\t1.05\t19.36 mL")
+        self.assertEqual(found.shape, "a trial on each line")
+        self.assertEqual(
+            places(found),
+            [("V_start", 1, None, "0,22 mL"), ("V_end", 1, None, "18.47"), ("V_start", 2, None, "1.05 mL"),
+             ("V_end", 2, None, "19.36 mL")],
+        )  # fmt: skip
+        self.assertFalse([one.problem for one in found.rows if one.problem])
+
+    def test_a_trial_in_each_column(self) -> None:
+        found = read("\tTrial 1\tTrial 2\nburette  START\t0.22\t1.05\nBurette, end\t18.47\t19.36")
+        self.assertEqual(found.shape, "a trial in each column")
+        self.assertEqual(
+            [(one.key, one.trial, one.text) for one in found.rows][:2], [("V_start", 1, "0.22"), ("V_start", 2, "1.05")]
+        )
+
+    def test_a_reading_on_each_line_with_merged_cells(self) -> None:
+        found = read(
+            "Reading\tTrial\tValue\tUnit\nBurette, start\t1\t0.22\tmL\n\t2\t1.05\tmL\n"
+            "End point\t1\tThe colour held for 30 s\t"
+        )
+        self.assertEqual(places(found)[1], ("V_start", 2, None, "1.05 mL"))
+        self.assertEqual((found.rows[2].key, found.rows[2].text, found.rows[2].problem), ("end_point", "held", ""))
+
+    def test_every_example_of_ours_comes_back(self) -> None:
+        """As key, trial, index, text: all readings and looks of all methods are recognised and fit."""
+        for found in methods().values():
+            sheet = example_sheet(found)
+            bound = bind(found, Sheet(sheet.options, sheet.instruments))
+            parts = {part.key for part in bound.parts}
+            given = [one for one in sheet.given if one.key in parts]
+            rows = [(1, ["key", "trial", "index", "text"])]
+            for n, one in enumerate(given, 2):
+                rows.append((n, [one.key, *("" if v is None else str(v) for v in (one.trial, one.index)), one.text]))
+            back = read_table(bound, rows)
+            with self.subTest(found.slug):
+                self.assertEqual([one for one in back.rows if one.problem], [])
+                self.assertEqual(places(back), [(one.key, one.trial, one.index, one.text) for one in given])
+
+    def test_a_series_below_its_heads(self) -> None:
+        bound = bind(method("potentiometric-titration"), Sheet())
+        found = read("V (mL)\tE (mV)\n0.00\t402\n1.00\t418", bound)
+        self.assertEqual([(one.trial, one.index) for one in found.rows], [(1, 1), (1, 1), (1, 2), (1, 2)])
+
+
+class WhatIsWrong(TestCase):
+    def problems(self, found: TableRead) -> list[str]:
+        return [one.problem for one in found.rows if one.problem]
+
+    def test_each_line_says_its_own(self) -> None:
+        lines = ("V_start\t1\tabout 5", "V_start\t1\t0.22", "V_end\t1\t18.47 kg", "Colour\t1\tpink", "V_end\t77\t1")
+        found = read("\n".join(("what\ttrial\tvalue", *lines)))
+        self.assertEqual(len(self.problems(found)), 5)
+        self.assertIn("not one number", found.rows[0].problem)
+        self.assertIn("line 2", found.rows[1].problem)
+        self.assertIn("kg", found.rows[2].problem)
+        self.assertIn("No reading", found.rows[3].problem)
+
+    def test_a_column_that_means_nothing_here_is_said_so(self) -> None:
+        found = read("V_start\tColour\tV_end\n0.22\tpink\t18.47")
+        self.assertEqual([(one.label, bool(one.problem)) for one in found.rows if not one.key], [("Colour", True)])
+        self.assertEqual(len(places(found)), 3)
+        tall = read("\tTrial 1\nV_start\t0.22\nMy colour\tpink")
+        self.assertEqual([one.label for one in tall.rows if one.problem], ["My colour"])
+
+    def test_what_stands_is_left_and_never_written_over(self) -> None:
+        bound = titration(Given("V_start", "0.22", 1), Given("V_end", "18.47", 1))
+        found = read("what\ttrial\tvalue\nV_start\t1\t0.22\nV_end\t1\t18.57", bound)
+        self.assertTrue(found.rows[0].known)
+        self.assertIn("18.47 is written there already", found.rows[1].problem)
+
+    def test_nothing_of_it(self) -> None:
+        for text in ("", "\n\t", "Name\tMark\nAda\t5", "x"):
+            with self.assertRaises(ChromataError):
+                read(text)
+        with self.assertRaises(ChromataError):
+            read("\n".join(["V_start\tV_end", *["1\t2"] * 6000]))
+
+    def test_zeros_that_a_spreadsheet_took_come_back(self) -> None:
+        found = read("V_start\tV_end\n0.2\t18.5", numbers=True)
+        self.assertEqual([one.text for one in found.rows], ["0.20", "18.50"])
+        self.assertIn("zeros", found.notes[0])
+        self.assertEqual([one.text for one in read("V_start\n0.2").rows], ["0.2"], "typed ones are as they were typed")

@@ -1,0 +1,88 @@
+"""Readings brought from a table or a sheet file: understood, shown, and written once that is confirmed."""
+
+from dataclasses import dataclass
+from uuid import uuid4
+
+from django.db import transaction
+from django.utils import timezone
+
+from chromata_core.errors import ChromataError
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound
+from chromata_core.sheet.readings_table import RowRead, TableRead, read_table
+from chromata_core.sheet.sheet_file import COLUMNS, read_sheet
+from config.errors import Refused
+from config.tables import Line, decoded, is_workbook, split, workbook_rows
+from labs.declared import method_of
+from labs.models import Bench
+from notebook.actions import Draft, write
+from notebook.handed import sheet_of
+from notebook.standing import entries_of
+from people.models import Person
+
+_ROWS, _CELLS = 2000, 60
+
+
+@dataclass(frozen=True, slots=True)
+class Brought:
+    """What a table was understood as, and how many of its readings were written."""
+
+    shape: str
+    rows: list[RowRead]
+    notes: list[str]
+    kept: int
+
+
+def bring(bench: Bench, author: Person, text: str, file: bytes, file_name: str, keep: bool) -> Brought:
+    """The readings of a pasted ``text`` or a ``file`` at ``bench``; with ``keep`` those that can be are written, and
+    what stands already is left. Refused where nothing is recognised.
+    """
+    notes: list[str] = []
+    rows, numbers = _lines(text, file, file_name, notes)
+    try:
+        found = read_table(_as_it_stands(bench), rows, numbers)
+    except ChromataError as error:
+        raise Refused(error.message, 422) from error
+    kept = _kept(bench, author, found) if keep else 0
+    if keep:
+        found = read_table(_as_it_stands(bench), rows, numbers)
+    return Brought(found.shape, found.rows, notes + found.notes, kept)
+
+
+def _as_it_stands(bench: Bench) -> Bound:
+    return bind(method_of(bench.session), sheet_of(bench, entries_of(bench)))
+
+
+@transaction.atomic
+def _kept(bench: Bench, author: Person, found: TableRead) -> int:
+    now = timezone.now()
+    drafts = [
+        Draft(uuid4(), one.key, one.text, one.trial, one.index, now, None, "")
+        for one in found.rows
+        if not (one.problem or one.known)
+    ]
+    if not drafts:
+        raise Refused("There is no new reading in it that can be kept.", 422)
+    answers = write(bench, author, drafts)
+    problem = next((one.problem for one in answers if not one.kept), "")
+    if problem:
+        raise Refused(f"Nothing was kept. {problem}", 422)
+    return len(drafts)
+
+
+def _lines(text: str, file: bytes, file_name: str, notes: list[str]) -> tuple[list[Line], bool]:
+    """The table's lines, and whether its cells were numbers of a spreadsheet."""
+    if file and is_workbook(file, file_name):
+        return workbook_rows(file, _ROWS, _CELLS, worked=True), True
+    said = decoded(file, notes) if file else text
+    if said.lstrip()[:1] in ("{", "["):
+        return _of_sheet_file(said), False
+    lines = "\n".join("" if line.startswith("#") else line for line in said.splitlines())  # numbers of lines stay
+    return split(lines, commas=True, most=_ROWS), False
+
+
+def _of_sheet_file(text: str) -> list[Line]:
+    """A sheet file of ours as a table; of the rest of it, the plan, nothing is taken."""
+    given = read_sheet(text).sheet.given
+    rows = [[one.key, *("" if n is None else str(n) for n in (one.trial, one.index)), one.text] for one in given]
+    return list(enumerate([list(COLUMNS), *rows]))
