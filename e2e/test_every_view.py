@@ -41,6 +41,7 @@ class EveryView(BrowserCase):
             (self.instructor, "/methods/acid-base-titration", "The computation"),
             (self.instructor, "/methods/hydrate", "The computation"),
             (self.instructor, "/choices", "Molar masses"),
+            (self.instructor, "/methods/acid-base-titration/history", "Nothing like it was held before."),
             (self.instructor, "/stock", "Usual glassware and meters"),
             (self.instructor, f"/benches/{pipette}/report", "Accuracy and precision"),
             (self.instructor, f"/benches/{pipette}", "Accuracy and precision"),

@@ -70,9 +70,9 @@ def must_keep(person: Person) -> None:
 
 
 def must_teach(person: Person) -> None:
-    """The stockroom is the staff's."""
+    """The stockroom and what a department has found over the years are the staff's."""
     if not person.teaches:
-        raise PermissionDenied("The stockroom belongs to your instructor.")
+        raise PermissionDenied("This belongs to your instructor.")
 
 
 def must_own(person: Person) -> None:

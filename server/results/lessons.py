@@ -1,10 +1,11 @@
-"""What went wrong last time."""
+"""What went wrong last time, and over the years."""
 
 from collections import defaultdict
+from collections.abc import Sequence
 
 from labs.models import Session
 from labs.remarks import last_held
-from notebook.desks import desks
+from notebook.desks import Desk, desks
 from notebook.standing import place
 from results.shapes import LastTime, Lesson
 
@@ -18,16 +19,24 @@ def last_time(session: Session) -> LastTime:
         return LastTime("", "", [])
     benches = held.benches.select_related("session__section", "sample")
     written = [desk for desk in desks(list(benches)) if desk.entries]
+    return LastTime(held.title, held.starts_at.isoformat(), lessons_of(written))
+
+
+def lessons_of(written: Sequence[Desk]) -> list[Lesson]:
+    """What went wrong at most places of ``written``, of one session or of several."""
     examples: dict[str, str] = {}
-    counted: dict[str, set[int]] = defaultdict(set)  # the numbers of the benches at which it was so
+    counted: dict[str, set[tuple[int, int]]] = defaultdict(set)  # the places at which it was so
     for desk in written:
         found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
         void = {one.text for one in desk.entries if place(one).kind == "void" and one.text != "no"}
         found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
         for code in found:
-            counted[code].add(desk.bench.number)
+            counted[code].add(_place(desk))
         examples = found | examples
-    places = len({desk.bench.number for desk in written})
+    places = len(set(map(_place, written)))
     often = sorted(counted, key=lambda code: -len(counted[code]))[:_LESSONS]
-    lessons = [Lesson(examples[code], len(counted[code]), places) for code in often]
-    return LastTime(held.title, held.starts_at.isoformat(), lessons)
+    return [Lesson(examples[code], len(counted[code]), places) for code in often]
+
+
+def _place(desk: Desk) -> tuple[int, int]:
+    return desk.bench.session_id, desk.bench.number

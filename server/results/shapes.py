@@ -17,6 +17,7 @@ from chromata_core.telling.class_causes import Cause
 from chromata_core.telling.class_plot import ClassPlot
 from chromata_core.telling.describe import PartOut
 from chromata_core.telling.outcome import Evaluation
+from chromata_core.telling.over_time import OverTime
 from labs.shapes import Arrangement, BoardLine, ComparisonView, PartOf, RemarkOut, SessionCard
 from notebook.actions import Kept
 
@@ -39,6 +40,29 @@ class LastTime:
     title: str
     at: str
     lessons: list[Lesson]
+
+
+@dataclass(frozen=True, slots=True)
+class ResultOverTime:
+    """A result each time it was found; ``sessions`` are those of its ``found.times``, one by one."""
+
+    key: str
+    label: str
+    unit: str
+    sessions: list[int]
+    found: OverTime
+
+
+@dataclass(frozen=True, slots=True)
+class MethodHistory:
+    """A method over the years, for who taught it; ``watch`` is what went wrong most often."""
+
+    slug: str
+    title: str
+    family: str
+    sessions: list[SessionCard]
+    results: list[ResultOverTime]
+    watch: list[Lesson]
 
 
 @dataclass(frozen=True, slots=True)

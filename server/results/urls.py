@@ -5,6 +5,7 @@ from django.urls import path
 from results import views
 
 urlpatterns = [
+    path("methods/<slug:slug>/history", views.History.as_view()),
     path("benches/<int:bench_id>", views.BenchNow.as_view()),
     path("benches/<int:bench_id>/entries", views.Entries.as_view()),
     path("benches/<int:bench_id>/store", views.StoreResult.as_view()),

@@ -17,16 +17,30 @@ from config.throttles import Working, Writing
 from labs.policy import bench_for, own_session_for, session_for
 from notebook.actions import Draft, Kept, write
 from notebook.serializers import BatchSerializer, EntrySerializer
-from people.policy import person_of
+from people.policy import must_teach, person_of
 from results.bench import bench_view
 from results.class_view import class_page
 from results.floor import floor, look
+from results.history import method_history
 from results.leaving_out import leave_out
 from results.lessons import last_time
-from results.shapes import BenchView, ClassPage, Floor, LastTime, Written
+from results.shapes import BenchView, ClassPage, Floor, LastTime, MethodHistory, Written
 from results.storing import store
 from stock.shapes import Stock
 from stock.views import stock_now
+
+
+class History(APIView):
+    """A method over the years."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="history", responses=shape(MethodHistory))
+    def get(self, request: Request, slug: str) -> Response:
+        """Of one’s own sessions and of those one assists in; 403 for students, 422 with near names for no method."""
+        person = person_of(request)
+        must_teach(person)
+        return answer(method_history(slug, person))
 
 
 class NameSerializer(serializers.Serializer[Any]):

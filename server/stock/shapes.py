@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.telling.chart import Chart
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,9 +52,19 @@ class OwnInstrumentOut:
 
 
 @dataclass(frozen=True, slots=True)
+class StockOverTime:
+    """A bottle or an instrument that was measured three times or more, on a control chart; ``signals`` in words."""
+
+    name: str
+    chart: Chart
+    signals: list[str]
+
+
+@dataclass(frozen=True, slots=True)
 class Stock:
-    """Everything of its own that a department can choose in a plan."""
+    """Everything of its own that a department can choose in a plan; what drifted of it."""
 
     instruments: list[OwnInstrumentOut]
     calibrations: list[CalibrationOut]
     solutions: list[SolutionOut]
+    over_time: list[StockOverTime]

@@ -18,6 +18,7 @@ from config.throttles import Trying, Working
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
 from stock.models import Calibration, OwnInstrument, Solution
+from stock.over_time import drifts
 from stock.own import frozen, slug_of
 from stock.serializers import OwnScaleSerializer
 from stock.shapes import CalibrationOut, Named, OwnInstrumentOut, SolutionOut, Stock
@@ -89,6 +90,7 @@ def stock_now(person: Person) -> Stock:
         [_own(found) for found in OwnInstrument.objects.filter(owner=person)],
         [_calibration(found) for found in Calibration.objects.filter(owner=person)],
         [_solution(found) for found in Solution.objects.filter(owner=person)],
+        drifts(person),
     )
 
 

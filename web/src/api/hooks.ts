@@ -403,3 +403,10 @@ export function useLetIn(session: number) {
     onSuccess: (room) => queries.setQueryData(['ready', session], room),
   });
 }
+
+/** A method over the years. */
+export const useHistory = (slug: string) =>
+  useQuery({
+    queryKey: ['history', slug],
+    queryFn: () => said(api.GET('/api/methods/{slug}/history', { params: { path: { slug } } })),
+  });

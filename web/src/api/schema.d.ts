@@ -510,6 +510,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/methods/{slug}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A method over the years. Of one’s own sessions and of those one assists in; 403 for students, 422 with near names for no method. */
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{person_id}": {
         parameters: {
             query?: never;
@@ -2108,6 +2125,15 @@ export interface components {
             unit: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        HeldTold: {
+            when: string;
+            product: string;
+            n: number;
+            mean: string;
+            s: string;
+            away: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Helper: {
             id: number;
             name: string;
@@ -2314,6 +2340,15 @@ export interface components {
             title: string;
             question: string;
         };
+        /** @description A method over the years, for who taught it; ``watch`` is what went wrong most often. */
+        MethodHistory: {
+            slug: string;
+            title: string;
+            family: string;
+            sessions: components["schemas"]["SessionCard"][];
+            results: components["schemas"]["ResultOverTime"][];
+            watch: components["schemas"]["Lesson"][];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MethodPage: {
             card: components["schemas"]["MethodCard"];
@@ -2428,6 +2463,13 @@ export interface components {
         Order: {
             bench: number;
             values: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        OverTime: {
+            times: components["schemas"]["HeldTold"][];
+            sentence: string;
+            chart: components["schemas"]["Chart"] | null;
+            signals: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OwnAnswer: {
@@ -2918,6 +2960,14 @@ export interface components {
             comparison: components["schemas"]["Comparison"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ResultOverTime: {
+            key: string;
+            label: string;
+            unit: string;
+            sessions: number[];
+            found: components["schemas"]["OverTime"];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         RoleOut: {
             key: string;
             label: string;
@@ -3269,11 +3319,18 @@ export interface components {
             minutes: number;
             early: boolean;
         };
-        /** @description Everything of its own that a department can choose in a plan. */
+        /** @description Everything of its own that a department can choose in a plan; what drifted of it. */
         Stock: {
             instruments: components["schemas"]["OwnInstrumentOut"][];
             calibrations: components["schemas"]["CalibrationOut"][];
             solutions: components["schemas"]["SolutionOut"][];
+            over_time: components["schemas"]["StockOverTime"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StockOverTime: {
+            name: string;
+            chart: components["schemas"]["Chart"];
+            signals: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Strip: {
@@ -4777,6 +4834,37 @@ export interface operations {
                     "application/json": {
                         [key: string]: unknown;
                     };
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodHistory"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -16,6 +16,7 @@ const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage')
 const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
 const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
+const HistoryPage = view(() => import('../features/history/HistoryPage'), 'HistoryPage');
 const ImportPage = view(() => import('../features/bench/ImportPage'), 'ImportPage');
 const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
@@ -73,6 +74,7 @@ function SignedIn() {
                 <Route path="/methods" element={<MethodBook />} />
                 <Route path="/choices" element={<ChoicesPage />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
+                <Route path="/methods/:slug/history" element={<HistoryPage />} />
                 <Route path="/experiments/:slug" element={<ExperimentPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/stock" element={<StockPage />} />

@@ -57,6 +57,12 @@ function TheClass({ found, projector, onProjector }: Props) {
         below={
           <>
             {dotted(session.section, session.room, day(session.starts_at), state(found))}
+            {!projector && (
+              <>
+                {' · '}
+                <Link to={`/methods/${session.method}/history`}>over the years</Link>
+              </>
+            )}
             <PartLinks parts={found.together} here={session.id} to={(id) => `/sessions/${id}/class`} />
           </>
         }

@@ -39,6 +39,9 @@ function Method({ page }: { page: Shapes['MethodPage'] }) {
         actions={
           me.data?.role === 'instructor' && (
             <>
+              <Button component={Link} to={`/methods/${page.card.slug}/history`}>
+                Over the years
+              </Button>
               <CopyAndChange card={page.card} />
               <Button variant="contained" component={Link} to={`/plan?method=${page.card.slug}`}>
                 Plan a session

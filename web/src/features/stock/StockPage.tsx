@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { sentence, type Shapes } from '../../api/client';
 import { useInstruments, useMe, useRetire, useStock } from '../../api/hooks';
+import { ChartView } from '../../charts/ChartView';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
@@ -10,6 +11,7 @@ import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Signals } from '../history/Signals';
 import { Item } from './Item';
 import { OwnInstruments } from './OwnInstruments';
 
@@ -86,6 +88,16 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
           </Item>
         ))}
       </Sheet>
+      {stock.over_time.length > 0 && (
+        <Sheet title="Measured again and again">
+          {stock.over_time.map((one) => (
+            <Item key={one.name} title={one.name} below="" action={null}>
+              <ChartView chart={one.chart} colour={accent('solutions')} />
+              <Signals of={one.signals} />
+            </Item>
+          ))}
+        </Sheet>
+      )}
     </Box>
   );
 }

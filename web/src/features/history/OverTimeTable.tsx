@@ -1,0 +1,59 @@
+import Box from '@mui/material/Box';
+import { Link } from 'react-router';
+import type { Shapes } from '../../api/client';
+import { FIGURES, ink } from '../../identity/tokens';
+
+interface Props {
+  result: Shapes['ResultOverTime'];
+  sessions: Shapes['SessionCard'][];
+}
+
+/** Each class with its mean, spread and how far it was from what is accepted, the latest first. */
+export function OverTimeTable({ result, sessions }: Props) {
+  const rows = result.found.times.map((time, place) => ({ time, session: result.sessions[place] })).reverse();
+  const title = (id: number | undefined) => sessions.find((one) => one.id === id)?.title ?? '';
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box component="table" sx={TABLE}>
+        <thead>
+          <tr>
+            {['When', 'Class', 'Benches', 'Mean', 's', 'Off'].map((head) => (
+              <th key={head}>{head}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ time, session }) => (
+            <tr key={`${session} ${time.product}`}>
+              <td>{time.when}</td>
+              <td>
+                <Link to={`/sessions/${session}/class`}>{title(session)}</Link>
+                {time.product && <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{time.product}</Box>}
+              </td>
+              <Number>{time.n}</Number>
+              <Number>{time.mean}</Number>
+              <Number>{time.s}</Number>
+              <Number>{time.away}</Number>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+const TABLE = {
+  borderCollapse: 'collapse',
+  width: '100%',
+  '& th, & td': {
+    textAlign: 'left',
+    p: 0.75,
+    borderBottom: `1px solid ${ink.ruleSoft}`,
+    verticalAlign: 'top',
+  },
+  '& th': { color: ink.inkSoft, fontSize: 13.5, fontWeight: 700 },
+} as const;
+
+function Number({ children }: { children: React.ReactNode }) {
+  return <td style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{children}</td>;
+}
