@@ -20,6 +20,7 @@ from people.policy import own_section, person_of
 from people.serializers import SlipsSerializer
 from reports.archive import archive, bound_reports, reports_of
 from reports.build import report_of
+from reports.form import form_pdf
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
 from reports.shapes import Report
 from reports.slips import slips_pdf
@@ -113,6 +114,21 @@ class BoundReports(APIView):
         return HttpResponse(
             bound_reports(session, person), content_type="application/pdf",
             headers={"Content-Disposition": f'attachment; filename="session-{session.pk}.pdf"'},
+        )  # fmt: skip
+
+
+class Form(APIView):
+    """A session's empty form, to be filled in by hand."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="form", responses={(200, "application/pdf"): OpenApiTypes.BINARY})
+    def get(self, request: Request, session_id: int) -> HttpResponse:
+        """As PDF, for the staff to hand out; 403 for students."""
+        session = session_for(person_of(request), session_id)
+        return HttpResponse(
+            form_pdf(session), content_type="application/pdf",
+            headers={"Content-Disposition": f'inline; filename="form-{session.pk}.pdf"'},
         )  # fmt: skip
 
 

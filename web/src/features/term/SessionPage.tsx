@@ -47,6 +47,10 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
             {' · '}
             {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
+            {' · '}
+            <a href={`/api/sessions/${card.id}/form.pdf`} target="_blank" rel="noreferrer">
+              form to fill in by hand
+            </a>
             <PartLinks parts={plan.together} here={card.id} to={(id) => `/sessions/${id}`} />
           </>
         }
