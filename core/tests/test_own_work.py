@@ -183,3 +183,36 @@ class AnyLine(TestCase):
         for text in ("0", "-1.5e-9", "7.7731", "99999999"):
             for what, answer in self.answered(lambda _, text=text: text):
                 self.assertRegex(answer.sentence, r"^[A-Z].*\.$", what)
+
+
+class PercentErrors(TestCase):
+    """How far the gas constant of the example is from CODATA's 8.314462618 J/(mol·K), as a line of the worksheet."""
+
+    KEY = "R_mean_off"
+
+    def told(self, text: str = "", shows: Shows = "at_once") -> Evaluation:
+        found = method("gas-eudometer")
+        sheet = example_sheet(found)
+        given = (*sheet.given, Given(f"own.{self.KEY}", text)) if text else sheet.given
+        return evaluate(found, replace(sheet, own_work=OwnWork(shows, lines=(self.KEY,)), given=given))
+
+    def test_it_is_worked_from_the_own_result_and_what_nature_fixes(self) -> None:
+        state = self.told("1")
+        off = abs(state.results[0].value / 8.314462618 - 1) * 100
+        for text, right in ((f"{off:.3g}", True), (f"{off:.2g} %", True), (f"{3 * off:.3g}", False)):
+            [line] = self.told(text).own
+            self.assertEqual(line.agrees, right, (text, line.sentence))
+
+    def test_it_is_shown_nowhere_before_their_own_stands(self) -> None:
+        found, asked = method("gas-eudometer"), OwnWork("after_line", lines=(self.KEY,))
+        before = veiled(self.told(shows="after_line"), found, asked, released=False)
+        self.assertIsNone(before.results[0].comparison)
+        self.assertNotIn(self.KEY, [one.key for one in before.quantities])
+        off = abs(before.results[0].value / 8.314462618 - 1) * 100
+        after = veiled(self.told(f"{off:.3g}", "after_line"), found, asked, released=False)
+        self.assertIsNotNone(after.results[0].comparison)
+
+    def test_who_is_not_asked_for_it_has_no_such_line(self) -> None:
+        found = method("gas-eudometer")
+        state = evaluate(found, example_sheet(found))
+        self.assertNotIn(self.KEY, [one.key for one in state.quantities])

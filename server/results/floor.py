@@ -11,6 +11,7 @@ from chromata_core.judging.finding import SEVERITY
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.statistics.class_band import Band, class_band
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
+from chromata_core.telling.class_causes import BenchTold, own_causes
 from chromata_core.telling.class_plot import class_plot
 from chromata_core.telling.describe import told_of_trials
 from chromata_core.telling.minutes import minutes_left
@@ -28,6 +29,8 @@ from people.models import Person
 from results.needs import behind, doing, in_order, needs_of, open_call
 from results.samples_here import label_of, tabs
 from results.shapes import Floor, FloorBench, FloorTrial, Need
+
+_MOST_SLIPS = 5
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,6 +107,7 @@ def floor(at: Look) -> Floor:
         at.arrangement,
         comparison,
         class_plot(comparison) if comparison else None,
+        own_causes([BenchTold(one.bench.number, one.state, None) for one in room])[:_MOST_SLIPS] if told else [],
     )
 
 

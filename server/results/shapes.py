@@ -202,7 +202,9 @@ class Need:
 
 @dataclass(frozen=True, slots=True)
 class Floor:
-    """The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about."""
+    """The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about;
+    ``slips`` are those behind the students' own lines by now, the most frequent first.
+    """
 
     session: SessionCard
     together: list[PartOf]
@@ -215,6 +217,7 @@ class Floor:
     arrangement: Arrangement
     class_comparison: ClassComparison | None
     class_plot: ClassPlot | None
+    slips: list[Cause]
 
 
 @dataclass(frozen=True, slots=True)

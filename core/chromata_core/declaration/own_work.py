@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from chromata_core.declaration.places import own
-from chromata_core.declaration.vocabulary import Method, Step
+from chromata_core.declaration.vocabulary import Method, Quantity, Step
 from chromata_core.errors import unknown
 
 Shows = Literal["at_once", "after_line", "after_own", "after_release"]
@@ -27,9 +27,27 @@ class OwnWork:
     lines: tuple[str, ...] = ()
 
 
+def percent_error_of(result: str) -> str:
+    """The key of the line in which the percent error of ``result`` is worked out."""
+    return f"{result}_off"
+
+
+def percent_errors(method: Method) -> tuple[Quantity, ...]:
+    """How far off each result is that nature fixes: a line that students may work out, and nothing else shows."""
+    return tuple(
+        Quantity(
+            percent_error_of(quantity.key), f"Percent error of “{quantity.label}”, its sign aside",
+            f"size(({quantity.key} - ({quantity.known})) / ({quantity.known}))", "%", "off", quantity.scope,
+            when=quantity.when,
+        )
+        for quantity in method.quantities
+        if quantity.result and quantity.known and quantity.scope != "trial"
+    )  # fmt: skip
+
+
 def own_work_problems(method: Method, asked: OwnWork) -> Iterator[str]:
     """A sentence for everything in ``asked`` that cannot be asked for."""
-    known = [quantity.key for quantity in method.quantities if quantity.is_line]
+    known = [quantity.key for quantity in (*method.quantities, *percent_errors(method)) if quantity.is_line]
     yield from (unknown("line of the work", key, known) for key in asked.lines if key not in known)
     if asked.shows not in get_args(Shows) or asked.hints not in get_args(Hints):
         yield "What shows when, and what a hint tells, are chosen from lists."

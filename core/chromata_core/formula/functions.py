@@ -48,6 +48,10 @@ def _lesser(a: Column, b: Column) -> Column:
     return np.where(np.real(a) <= np.real(b), a, b)
 
 
+def _size(x: Column) -> Column:
+    return np.where(np.real(x) < 0, -x, x)
+
+
 def _doubt_of_sd(x: Column) -> Column:
     """Relative standard uncertainty of a standard deviation of n values, 1/√(2(n − 1)): GUM E.4.3."""
     if len(x) < 2:
@@ -104,6 +108,7 @@ FUNCTIONS: dict[str, Function] = {
     "log10": Function(np.log10, "log₁₀", ("",), ""),
     "exp": Function(np.exp, "exp", ("",), ""),
     "sqrt": Function(np.sqrt, "√", root=True),
+    "size": Function(_size, "size of"),
     "lesser": Function(_lesser, "the lesser of", (None, 0)),
     "poured": Function(_poured, "sum of", (None, None, 1), lists=2, told=1),
     "sum_of": Function(_sum_of, "sum of", (None, ""), lists=1, told=1),

@@ -3,7 +3,8 @@
 from dataclasses import dataclass, replace
 
 from chromata_core.declaration.option_kinds import NumberOption
-from chromata_core.declaration.options import holds
+from chromata_core.declaration.options import active, holds
+from chromata_core.declaration.own_work import percent_errors
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
@@ -79,7 +80,9 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     except ChromataError as error:
         return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "", [], [])
     at = context_of(method, expected)
-    lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in bound.quantities if q.is_line and not renames(at, q)]
+    worked = [quantity for quantity in bound.quantities if not renames(at, quantity)]
+    errors = active(percent_errors(method), bound.options)
+    lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in (*worked, *errors) if q.is_line]
     offers = offered(bound, plan)
     if not outcome.results or not outcome.results[0].value:
         return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "", lines, offers)

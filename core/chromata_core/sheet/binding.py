@@ -10,7 +10,7 @@ from chromata_core.declaration.option_kinds import (
     SubstanceOption,
 )
 from chromata_core.declaration.options import active, bottles, listed, on_bottle, resolve_options
-from chromata_core.declaration.own_work import own_work_problems, worksheet
+from chromata_core.declaration.own_work import OwnWork, own_work_problems, percent_errors, worksheet
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Step
 from chromata_core.errors import ChromataError, ReadingError, SheetError, unknown
@@ -35,7 +35,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
     bound = Bound(
         method, options, instruments, readings, observations,
-        active(method.quantities, options), active(method.steps, options), {}, {}, {}, _words(method, options),
+        active(_with_lines(method, sheet.own_work), options), active(method.steps, options), {}, {}, {}, _words(method, options),
         _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {}, handed, awaited,
     )  # fmt: skip
     problems += own_work_problems(method, sheet.own_work)
@@ -61,6 +61,11 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     times = {given.place: given.at for given in sheet.given if given.at is not None}
     written = {given.place: given.tries for given in sheet.given}
     return replace(bound, typed=typed, texts=texts, times=times, written=written)
+
+
+def _with_lines(method: Method, asked: OwnWork) -> tuple[Quantity, ...]:
+    """What the method works out, and the percent errors that students are asked for."""
+    return (*method.quantities, *(one for one in percent_errors(method) if one.key in asked.lines))
 
 
 def _with_worksheet(bound: Bound) -> Bound:

@@ -169,6 +169,7 @@ _FUNCTIONS: dict[str, Written] = {
     "first": lambda values, cells: _many(cells)[0], "last": lambda values, cells: _many(cells)[-1],
     "mean_last": _mean_last, "doubt_of_sd": lambda values, cells: f"(2*(COUNT({block(cells)})-1))^-0.5",
     "ln": _of("LN"), "log10": _of("LOG10"), "exp": _of("EXP"), "sqrt": _of("SQRT"), "lesser": _of("MIN"),
+    "size": _of("ABS"),
     "dilution_factor": _diluted, "inside": lambda values, cells, y0: _one(y0),
     "water_density": _density, "vapour_pressure": _vapour_pressure, "station_pressure": _station,
     "line_x": _read_off, "line_x_origin": _read_off_origin,

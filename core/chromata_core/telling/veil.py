@@ -2,13 +2,13 @@
 
 from dataclasses import replace
 
-from chromata_core.declaration.own_work import WORKSHEET, OwnWork
+from chromata_core.declaration.own_work import WORKSHEET, OwnWork, percent_error_of, percent_errors
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
 from chromata_core.telling.chart import Chart
 from chromata_core.telling.lay_out import lay_out
-from chromata_core.telling.outcome import Evaluation, OwnAnswer
+from chromata_core.telling.outcome import Evaluation, OwnAnswer, ResultOut
 
 _UNTIL = {
     "after_line": "Each computed line shows when your own stands.",
@@ -27,7 +27,7 @@ def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) ->
         return told
     return replace(
         told,
-        results=[one for one in found.results if one.key not in hidden],
+        results=[_uncompared(one, hidden) for one in found.results if one.key not in hidden],
         quantities=[one for one in found.quantities if one.key not in hidden],
         trials=[
             replace(trial, quantities=[one for one in trial.quantities if one.key not in hidden])
@@ -42,17 +42,23 @@ def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) ->
 
 def hidden_keys(found: Evaluation, method: Method, asked: OwnWork) -> frozenset[str]:
     """Quantities that do not show yet: lines that are still to be worked out, and whatever is worked from them."""
-    every = [quantity.key for quantity in method.quantities]
+    quantities = (*method.quantities, *percent_errors(method))
+    every = [quantity.key for quantity in quantities]
     # under the choices of a sample some lines may not be there
     lines = [task.name for task in found.tasks if task.step == WORKSHEET]
     open_lines = [key for key in lines if not _stands(found, key, asked)]
     if asked.shows == "after_release" or (asked.shows == "after_own" and open_lines):
         return frozenset(every)
     hidden = set(open_lines) if asked.shows == "after_line" else set[str]()
-    for quantity in method.quantities:  # in the order of the work: what is needed stands before
+    for quantity in quantities:  # in the order of the work: what is needed stands before
         if hidden & set(names(parse_formula(quantity.formula))):
             hidden.add(quantity.key)
     return frozenset(hidden)
+
+
+def _uncompared(result: ResultOut, hidden: frozenset[str]) -> ResultOut:
+    """How far off it is stands beside it, unless that is still to be worked out."""
+    return replace(result, comparison=None) if percent_error_of(result.key) in hidden else result
 
 
 def _stands(found: Evaluation, key: str, asked: OwnWork) -> bool:

@@ -2051,7 +2051,10 @@ export interface components {
             suggest: string;
             word: string;
         };
-        /** @description The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about. */
+        /**
+         * @description The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about;
+         *     ``slips`` are those behind the students' own lines by now, the most frequent first.
+         */
         Floor: {
             session: components["schemas"]["SessionCard"];
             together: components["schemas"]["PartOf"][];
@@ -2064,6 +2067,7 @@ export interface components {
             arrangement: components["schemas"]["Arrangement"];
             class_comparison: components["schemas"]["ClassComparison"] | null;
             class_plot: components["schemas"]["ClassPlot"] | null;
+            slips: components["schemas"]["Cause"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorBench: {

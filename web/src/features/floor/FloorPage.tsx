@@ -17,6 +17,7 @@ import { FloorHeading } from './FloorHeading';
 import { Needs } from './Needs';
 import { PhoneRow } from './PhoneRow';
 import { RoomGrid } from './RoomGrid';
+import { Slips } from './Slips';
 import { ToAll } from './ToAll';
 
 /** The room as it is now, and who needs the instructor. */
@@ -66,6 +67,7 @@ function OnTheDesk({ floor, projector, onProjector }: Props) {
             sx={{ bgcolor: ink.sheet, borderLeft: `1px solid ${ink.ruleSoft}`, p: 2 }}
           >
             <Needs floor={floor} now={now} />
+            <Slips floor={floor} />
             <Word floor={floor} />
           </Box>
         )}
@@ -83,7 +85,12 @@ function OnThePhone({ floor, projector, onProjector }: Props) {
     <Box sx={{ display: 'flex', flexDirection: 'column', flex: 1 }}>
       <FloorHeading {...{ floor, now, projector, onProjector }} />
       <Box component="main" sx={{ flex: 1, p: 1.5, bgcolor: ink.ground }}>
-        {part === 'needs' && <Needs floor={floor} now={now} />}
+        {part === 'needs' && (
+          <>
+            <Needs floor={floor} now={now} />
+            <Slips floor={floor} />
+          </>
+        )}
         {part === 'room' && (
           <>
             <Counts benches={benches} onArrange={undefined} />
