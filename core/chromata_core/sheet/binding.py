@@ -35,7 +35,8 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
     bound = Bound(
         method, options, instruments, readings, observations,
-        active(_with_lines(method, sheet.own_work), options), active(method.steps, options), {}, {}, {}, _words(method, options),
+        active(_with_lines(method, sheet.own_work), options),
+        active(method.steps, options), {}, {}, {}, _words(method, options),
         _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {}, handed, awaited,
     )  # fmt: skip
     problems += own_work_problems(method, sheet.own_work)
