@@ -3,6 +3,7 @@
 from inspect import getdoc
 from typing import Any
 
+from drf_spectacular.extensions import OpenApiAuthenticationExtension
 from drf_spectacular.openapi import AutoSchema
 
 from config.refusals import REFUSALS
@@ -20,3 +21,14 @@ class WithRefusals(AutoSchema):
         bodies: dict[str, Any] = super()._get_response_bodies(direction)
         refusals = {str(status): {"$ref": f"#/components/responses/Refused{status}"} for status in REFUSALS}
         return {**refusals, **bodies}
+
+
+class ByTokenDescribed(OpenApiAuthenticationExtension):  # found by drf-spectacular
+    """How the description tells of personal tokens."""
+
+    target_class = "people.by_token.ByToken"
+    name = "token"
+
+    def get_security_definition(self, auto_schema: AutoSchema) -> dict[str, str]:
+        """In HTTP's own words."""
+        return {"type": "http", "scheme": "bearer"}

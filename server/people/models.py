@@ -84,3 +84,16 @@ class Link(models.Model):
 
     def __str__(self) -> str:
         return f"{self.role} until {self.ends_at}"
+
+
+class Token(models.Model):
+    """With what another program reads in somebody's name, kept as its hash."""
+
+    person = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="tokens")
+    name = models.CharField(max_length=60)
+    digest = models.CharField(max_length=64, unique=True)
+    made_at = models.DateTimeField(auto_now_add=True)
+    used_at = models.DateTimeField(null=True, blank=True)
+
+    def __str__(self) -> str:
+        return self.name

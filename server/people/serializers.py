@@ -125,3 +125,9 @@ class SlipsSerializer(serializers.Serializer[Any]):
     """Whose slips to print; nobody named means everybody without a PIN who never joined."""
 
     people = ShortList(child=serializers.IntegerField(), max_length=MOST, default=list)
+
+
+class TokenSerializer(serializers.Serializer[Any]):
+    """What a new token is for, in its owner's words."""
+
+    name = serializers.CharField(max_length=60)

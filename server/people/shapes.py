@@ -100,3 +100,21 @@ class NewPin:
     """A student's new PIN, told once."""
 
     pin: str
+
+
+@dataclass(frozen=True, slots=True)
+class TokenOut:
+    """A token by the name that its owner gave it; ``used_at`` to an hour, None if it never was."""
+
+    id: int
+    name: str
+    made_at: str
+    used_at: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class TokenMade:
+    """A new token, told this once, and all that there are now."""
+
+    secret: str
+    tokens: list[TokenOut]

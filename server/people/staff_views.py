@@ -16,17 +16,19 @@ from config.errors import Refused
 from people import links, staff
 from people.department import department, set_department
 from people.models import Link, Person, Role
-from people.policy import must_keep, must_own, own_section, person_of
+from people.policy import must_keep, must_own, must_teach, own_section, person_of
 from people.serializers import (
     AccountSerializer,
     DepartmentSerializer,
     FollowSerializer,
     InviteSerializer,
     MeSerializer,
+    TokenSerializer,
 )
-from people.shapes import DepartmentNow, LinkOpened, StaffLink, StaffMember
+from people.shapes import DepartmentNow, LinkOpened, StaffLink, StaffMember, TokenMade, TokenOut
 from people.telling import staff_members
 from people.throttles import guessed_wrong, may_guess
+from people.tokens import make_token, tokens_of
 
 
 class DepartmentView(APIView):
@@ -121,6 +123,38 @@ class Account(APIView):
         must_keep(person_of(request))
         _ACTIONS[asked(AccountSerializer, request)["action"]](_member(person_id))
         return answer(staff_members())
+
+
+class Tokens(APIView):
+    """Tokens with which other programs read in one’s name."""
+
+    @extend_schema(operation_id="tokens", responses=shape(TokenOut)(many=True))
+    def get(self, request: Request) -> Response:
+        """The newest first; 403 for students."""
+        must_teach(person_of(request))
+        return answer(tokens_of(person_of(request)))
+
+    @extend_schema(operation_id="make_token", request=TokenSerializer, responses={201: shape(TokenMade)})
+    def post(self, request: Request) -> Response:
+        """Told this once; 201."""
+        person = person_of(request)
+        must_teach(person)
+        made = answer(make_token(person, asked(TokenSerializer, request)["name"]))
+        made.status_code = 201
+        return made
+
+
+class TokenEnd(APIView):
+    """Ends a token."""
+
+    @extend_schema(operation_id="end_token", responses=shape(TokenOut)(many=True))
+    def delete(self, request: Request, token_id: int) -> Response:
+        """At once; 404 for one of somebody else."""
+        must_teach(person_of(request))
+        gone, _ = person_of(request).tokens.filter(pk=token_id).delete()
+        if not gone:
+            raise Http404
+        return answer(tokens_of(person_of(request)))
 
 
 def _member(person_id: int) -> Person:

@@ -21,6 +21,8 @@ urlpatterns = [
     path("sections/<int:section_id>/roster/preview", section_views.RosterPreview.as_view()),
     path("department", staff_views.DepartmentView.as_view()),
     path("links/<str:secret>", staff_views.LinkView.as_view()),
+    path("tokens", staff_views.Tokens.as_view()),
+    path("tokens/<int:token_id>", staff_views.TokenEnd.as_view()),
     path("staff", staff_views.Staff.as_view()),
     path("staff/links", staff_views.Invite.as_view()),
     path("staff/<int:person_id>/reset", staff_views.Reset.as_view()),

@@ -13,6 +13,7 @@ import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { dotted } from '../../identity/dotted';
 import { OneTimeLink } from './OneTimeLink';
+import { Tokens } from './Tokens';
 import { useAccount, useLink, useSetDepartment, useStaff } from './useStaff';
 import { ZoneField } from './ZoneField';
 
@@ -32,7 +33,10 @@ export function DepartmentPage({ me }: { me: Shapes['Me'] }) {
             />
             <Columns>
               <Loaded of={staff}>{(people) => <Staff people={people} me={me} />}</Loaded>
-              {me.keeper ? <Named key={data.time_zone + data.name} department={data} /> : <Kept />}
+              <Box sx={{ display: 'grid', gap: 3 }}>
+                {me.keeper ? <Named key={data.time_zone + data.name} department={data} /> : <Kept />}
+                <Tokens />
+              </Box>
             </Columns>
           </>
         )}

@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { api, said, sentence } from '../../api/client';
+import { Sheet } from '../../identity/Sheet';
+import { ago } from '../../identity/time';
+import { FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+
+const KEY = ['tokens'];
+
+function useTokens() {
+  const queries = useQueryClient();
+  return {
+    all: useQuery({ queryKey: KEY, queryFn: () => said(api.GET('/api/tokens')) }).data ?? [],
+    make: useMutation({
+      mutationFn: (name: string) => said(api.POST('/api/tokens', { body: { name } })),
+      onSuccess: (made) => queries.setQueryData(KEY, made.tokens),
+    }),
+    end: useMutation({
+      mutationFn: (id: number) =>
+        said(api.DELETE('/api/tokens/{token_id}', { params: { path: { token_id: id } } })),
+      onSuccess: (left) => queries.setQueryData(KEY, left),
+    }),
+  };
+}
+
+/** With what other programs read in one's name: made, told once, ended. */
+export function Tokens() {
+  const { all, make, end } = useTokens();
+  const [name, setName] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    make.mutate(name, { onSuccess: () => setName('') });
+  };
+  return (
+    <Sheet title="Reading by other programs">
+      <Box sx={{ color: ink.inkSoft, mb: 1 }}>
+        A token reads what you may read, and changes nothing. It goes into the head of a request:
+        “Authorization: Bearer …”.
+      </Box>
+      {all.map((one) => (
+        <Box key={one.id} sx={LINE}>
+          <Box sx={{ flex: 1 }}>
+            {one.name}
+            <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+              made {ago(one.made_at)}, {one.used_at ? `used ${ago(one.used_at)}` : 'never used'}
+            </Box>
+          </Box>
+          <Button size="small" disabled={end.isPending} onClick={() => end.mutate(one.id)}>
+            End it
+          </Button>
+        </Box>
+      ))}
+      {make.data && (
+        <Box sx={{ mt: 1.5 }}>
+          <VerdictLine level="keep" lead="Your token.">
+            It is not shown again; keep it like a password.
+          </VerdictLine>
+          <Box sx={{ fontFamily: FIGURES, overflowWrap: 'anywhere', my: 1, userSelect: 'all' }}>
+            {make.data.secret}
+          </Box>
+        </Box>
+      )}
+      {(make.error ?? end.error) && (
+        <VerdictLine level="look" lead="Not done.">
+          {sentence(make.error ?? end.error)}
+        </VerdictLine>
+      )}
+      <Box component="form" onSubmit={submit} sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}>
+        <TextField
+          label="What it is for"
+          size="small"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+          sx={{ flex: 1 }}
+        />
+        <Button type="submit" variant="outlined" disabled={!name.trim() || make.isPending}>
+          Make a token
+        </Button>
+      </Box>
+    </Sheet>
+  );
+}
+
+const LINE = {
+  display: 'flex',
+  gap: 1,
+  alignItems: 'center',
+  borderBottom: `1px solid ${ink.ruleSoft}`,
+  py: 0.75,
+} as const;
