@@ -93,6 +93,12 @@ class WhatIsWrong(TestCase):
         tall = read("\tTrial 1\nV_start\t0.22\nMy colour\tpink")
         self.assertEqual([one.label for one in tall.rows if one.problem], ["My colour"])
 
+    def test_which_trial_is_never_guessed_where_it_is_said(self) -> None:
+        found = read("Trial\tV_start\n1\t0.22\nthe good one\t1.05")
+        self.assertEqual([bool(one.problem) for one in found.rows], [False, True])
+        named = read("Sample\tV_start\nBottle A\t0.22")
+        self.assertEqual([one.label for one in named.rows if one.problem], ["Sample"])
+
     def test_what_stands_is_left_and_never_written_over(self) -> None:
         bound = titration(Given("V_start", "0.22", 1), Given("V_end", "18.47", 1))
         found = read("what\ttrial\tvalue\nV_start\t1\t0.22\nV_end\t1\t18.57", bound)

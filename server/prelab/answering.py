@@ -45,23 +45,27 @@ def takes_answers(session: Session) -> bool:
     return session.state in _TAKEN
 
 
-@transaction.atomic
 def answer_task(session: Session, person: Person, task: str, text: str, reason: str) -> None:
-    """Keeps one attempt; Refused with the sentence why it cannot be."""
-    lock(session)
+    """Keeps one attempt; Refused with the sentence why it cannot be. It is judged before anybody has to wait for it."""
     if person.teaches:
         raise Refused("What is asked before class is answered by students.", 403)
-    if not takes_answers(session):
-        raise Refused(f"“{session.title}” is {session.state}; nothing is answered before it any more.")
     asked = asked_at(session, places(session).get(person.pk))
     if problem := answer_problem(asked, task, text, reason):
         raise Refused(problem, 422)
-    if Answer.objects.filter(session=session, person=person, task=task).count() >= _MOST:
-        raise Refused(f"{_MOST} attempts are kept, and no more. Ask your instructor about this one.", 422)
     before = next((one for one in states(session, [person])[person.pk].tasks if one.key == task), None)
     if before is not None and before.agrees and before.kind != "own":
         raise Refused("This is right already.")
-    Answer.objects.create(session=session, person=person, task=task, text=text.strip(), reason=reason.strip())
+    _keep(session, Answer(session=session, person=person, task=task, text=text.strip(), reason=reason.strip()))
+
+
+@transaction.atomic
+def _keep(session: Session, answer: Answer) -> None:
+    lock(session)
+    if not takes_answers(session):
+        raise Refused(f"“{session.title}” is {session.state}; nothing is answered before it any more.")
+    if Answer.objects.filter(session=session, person=answer.person, task=answer.task).count() >= _MOST:
+        raise Refused(f"{_MOST} attempts are kept, and no more. Ask your instructor about this one.", 422)
+    answer.save()
 
 
 @transaction.atomic

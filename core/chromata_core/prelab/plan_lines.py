@@ -8,6 +8,7 @@ from dataclasses import replace
 
 from chromata_core.declaration.option_kinds import ListOption, NumberOption, Option, SubstanceOption, Trials
 from chromata_core.declaration.options import active, listed
+from chromata_core.declaration.places import own
 from chromata_core.declaration.preparation import Target
 from chromata_core.declaration.vocabulary import Method, Quantity
 from chromata_core.formula.parse import parse_formula
@@ -54,12 +55,12 @@ def _in_formulas(option: Option) -> Option:
     return option
 
 
-def as_sheet(bound: Bound, answers: Mapping[str, tuple[str, int]]) -> Sheet:
-    """What was chosen and answered (text and tries, by the line's key), on a sheet of ``as_method``."""
+def as_sheet(bound: Bound, answers: Mapping[str, str]) -> Sheet:
+    """What was chosen and answered, by the line's key, on a sheet of ``as_method``."""
     options = dict(bound.options)
     for option in bound.lists:
         options[option.key] = str(listed(option, bound.options[option.key])[0])
-    given = tuple(Given(f"own.{key}", text, tries=tries) for key, (text, tries) in answers.items())
+    given = tuple(Given(own(key).key, text) for key, text in answers.items())
     return Sheet(options=options, given=given)
 
 

@@ -1,10 +1,10 @@
 """How far a student is with what is asked before class: every answer judged, every line traced."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from chromata_core.declaration.prelab import Prelab
-from chromata_core.declaration.vocabulary import Method
+from chromata_core.declaration.vocabulary import Method, Quantity
 from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError, SheetError
 from chromata_core.prelab.plan_lines import as_method, as_sheet
@@ -32,13 +32,20 @@ class Answered:
     tries: int = 1
 
 
+# Whether an answer is right (None: only a person can tell), what is said of it, and the answer itself.
+Judgement = tuple[bool | None, str, str]
+
+
 @dataclass(frozen=True, slots=True)
 class Preparation:
-    """What is asked of everybody who works by one plan. Worked once for all of them."""
+    """What is asked of everybody who works by one plan. Worked once for all of them, as is what each line that somebody
+    wrote is worth: ``judged``, by task and text.
+    """
 
     bound: Bound
     asked: Prelab
     tasks: tuple[Task, ...]
+    judged: dict[tuple[str, str], Judgement] = field(default_factory=dict)
 
 
 def preparation(method: Method, plan: Sheet, asked: Prelab) -> Preparation:
@@ -92,26 +99,28 @@ def _state(asked: Preparation, task: Task, given: Answered | None) -> TaskState:
     )  # fmt: skip
 
 
-def _judged(asked: Preparation, task: Task, given: Answered) -> tuple[bool | None, str, str]:
+def _judged(asked: Preparation, task: Task, given: Answered) -> Judgement:
     if task.kind == "own":
         return None, "Kept; your instructor reads it.", ""
     if task.line is not None:
-        return _line(asked, task, given)
+        place = (task.key, given.text)
+        if place not in asked.judged:
+            asked.judged[place] = _line(asked, task.line, given.text)
+        return asked.judged[place]
     right = [choice.label for choice in task.choices if choice.key in task.right]
     agrees = given.text in task.right
     return agrees, "Right." if agrees else "Not so. Think again.", f"{' or '.join(right)}. {task.because}"
 
 
-def _line(asked: Preparation, task: Task, given: Answered) -> tuple[bool | None, str, str]:
+def _line(asked: Preparation, line: Quantity, text: str) -> Judgement:
     """How many figures a plan deserves is nobody's question: what is right so far is right."""
-    assert task.line is not None
-    key = task.line.key
+    key = line.key
     try:
-        at = context_of(as_method(asked.bound), as_sheet(asked.bound, {key: (given.text, given.tries)}))
+        at = context_of(as_method(asked.bound), as_sheet(asked.bound, {key: text}))
         [own] = own_answers(at)
     except (SheetError, ValueError):  # the plan leaves nothing to work it from, or asks in another unit by now
         return None, "This cannot be judged by the plan as it is now. Tell your instructor.", ""
-    line = next(quantity for quantity in at.bound.quantities if quantity.key == key)
+    here = next(quantity for quantity in at.bound.quantities if quantity.key == key)
     agrees = own.agrees or own.kind == "figures"
     sentence = "Right." if agrees and own.kind != "rounded" else _SENTENCES.get(own.kind, own.sentence)
-    return agrees, sentence, worked_line(at, line, None).plain
+    return agrees, sentence, worked_line(at, here, None).plain

@@ -22,7 +22,7 @@ Row = tuple[int, Sequence[str]]
 MOST_CELLS = 2000
 _WHAT = ("what", "reading", "key", "quantity", "name")
 _VALUE = ("value", "text", "reading as typed", "as typed", "result")
-_TRIAL = ("trial", "run", "titration", "portion", "determination", "experiment", "no", "number", "sample")
+_TRIAL = ("trial", "run", "titration", "portion", "determination", "no", "number")
 _ROW = ("row", "index", "place", "point")
 _UNIT = ("unit", "units")
 _BEHIND = (
@@ -131,13 +131,15 @@ def _wide(names: _Names, rows: Sequence[Row]) -> Iterator[RowRead]:
     for place, head in enumerate(heads):
         if head and place not in (*known, trial, row):
             yield _row(rows[0][0], None, head, None, None, "", "")
+    at: int | None = None
     for number, (line, cells) in enumerate(rows[1:]):
-        at = _number(_cell(cells, trial)) if trial is not None else None
+        if said := _cell(cells, trial):  # a merged cell says it in the first of its lines alone
+            at = _number(said)
         for place, (part, unit) in known.items():
             if text := _cell(cells, place):
                 series = isinstance(part, Series)
                 nth = _number(_cell(cells, row)) or number + 1
-                here = at if at is not None else 1 if series else number + rough
+                here = at if trial is not None else 1 if series else number + rough
                 yield _row(line, part, heads[place], here, nth if series else None, text, unit)
 
 

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
 import { CheckIcon, TriangleIcon } from '../../identity/Icons';
 import { Sheet } from '../../identity/Sheet';
+import { TABLE } from '../../identity/table';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
@@ -59,18 +60,6 @@ export function BroughtTable({ brought, noun, busy, onKeep }: Props) {
     </Sheet>
   );
 }
-
-const TABLE = {
-  borderCollapse: 'collapse',
-  width: '100%',
-  '& th, & td': {
-    textAlign: 'left',
-    p: 0.75,
-    borderBottom: `1px solid ${ink.ruleSoft}`,
-    verticalAlign: 'top',
-  },
-  '& th': { color: ink.inkSoft, fontSize: 13.5, fontWeight: 700 },
-} as const;
 
 function Line({ row }: { row: Row }) {
   return (

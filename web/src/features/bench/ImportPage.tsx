@@ -7,6 +7,7 @@ import { Link, useParams } from 'react-router';
 import { base64Of } from '../../api/base64';
 import { api, said, sentence, type Shapes } from '../../api/client';
 import { benchKey, useBench } from '../../api/hooks';
+import { FileButton } from '../../identity/FileButton';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
@@ -42,9 +43,8 @@ function Import({ bench }: { bench: Shapes['BenchView'] }) {
     setTable(chosen);
     bring.mutate({ ...chosen, keep: false });
   };
-  const file = async (chosen: File | undefined) => {
-    if (chosen) look({ text: '', file: await base64Of(chosen), file_name: chosen.name });
-  };
+  const file = async (chosen: File) =>
+    look({ text: '', file: await base64Of(chosen), file_name: chosen.name });
   const names = bench.parts.filter((part) => part.kind !== 'observation').map((part) => part.label);
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
@@ -73,19 +73,12 @@ function Import({ bench }: { bench: Shapes['BenchView'] }) {
             >
               Look at the table
             </Button>
-            <Button component="label" disabled={bring.isPending}>
-              CSV, XLSX or JSON file
-              <input
-                type="file"
-                hidden
-                accept=".csv,.txt,.tsv,.xlsx,.json"
-                aria-label="CSV, XLSX or JSON file"
-                onChange={(event) => {
-                  void file(event.target.files?.[0]);
-                  event.target.value = '';
-                }}
-              />
-            </Button>
+            <FileButton
+              label="CSV, XLSX or JSON file"
+              accept=".csv,.txt,.tsv,.xlsx,.json"
+              disabled={bring.isPending}
+              onChoose={(chosen) => void file(chosen)}
+            />
           </Box>
           {bring.error && (
             <VerdictLine level="look" lead="Not read.">

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { Link, useParams } from 'react-router';
-import type { Shapes } from '../../api/client';
-import { useHistory } from '../../api/hooks';
+import { useQuery } from '@tanstack/react-query';
+import { api, said, type Shapes } from '../../api/client';
 import { ChartView } from '../../charts/ChartView';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
@@ -9,6 +9,12 @@ import { Sheet } from '../../identity/Sheet';
 import { accent, ink } from '../../identity/tokens';
 import { OverTimeTable } from './OverTimeTable';
 import { Signals } from './Signals';
+
+const useHistory = (slug: string) =>
+  useQuery({
+    queryKey: ['history', slug],
+    queryFn: () => said(api.GET('/api/methods/{slug}/history', { params: { path: { slug } } })),
+  });
 
 /** A method over the years: each class, the last beside those before, and what to watch next time. */
 export function HistoryPage() {

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import type { Shapes } from '../../api/client';
+import { TABLE } from '../../identity/table';
 import { FIGURES, ink } from '../../identity/tokens';
 
 interface Props {
@@ -41,18 +42,6 @@ export function OverTimeTable({ result, sessions }: Props) {
     </Box>
   );
 }
-
-const TABLE = {
-  borderCollapse: 'collapse',
-  width: '100%',
-  '& th, & td': {
-    textAlign: 'left',
-    p: 0.75,
-    borderBottom: `1px solid ${ink.ruleSoft}`,
-    verticalAlign: 'top',
-  },
-  '& th': { color: ink.inkSoft, fontSize: 13.5, fontWeight: 700 },
-} as const;
 
 function Number({ children }: { children: React.ReactNode }) {
   return <td style={{ fontFamily: FIGURES, whiteSpace: 'nowrap' }}>{children}</td>;

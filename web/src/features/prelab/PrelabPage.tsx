@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
-import { usePrelab } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
@@ -12,6 +11,7 @@ import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Progress } from './Progress';
 import { TaskCard } from './TaskCard';
+import { usePrelab } from './usePrelab';
 
 /** What a student works out and thinks about before a session, by the plan of their own bench. */
 export function PrelabPage() {

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { sentence, type Shapes } from '../../api/client';
-import { useAnswerTask } from '../../api/hooks';
 import { CheckIcon } from '../../identity/Icons';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { ChoiceAnswer, LineAnswer, WordsAnswer, type AnswerProps } from './answers';
+import { useAnswerTask } from './usePrelab';
 
 type Task = Shapes['TaskState'];
 

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
+import { FileButton } from '../../identity/FileButton';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -19,9 +20,8 @@ export function AddPeople({ section }: { section: number }) {
     read.reset();
   };
   const good = read.data?.people.filter((one) => !one.problem && !one.known) ?? [];
-  const file = async (chosen: File | undefined) => {
-    if (chosen) read.mutate({ text: '', file: await base64Of(chosen), file_name: chosen.name });
-  };
+  const file = async (chosen: File) =>
+    read.mutate({ text: '', file: await base64Of(chosen), file_name: chosen.name });
   return (
     <Sheet title="Add people">
       <Box sx={{ display: 'grid', gap: 1.5, pt: 1 }}>
@@ -42,19 +42,12 @@ export function AddPeople({ section }: { section: number }) {
           >
             Look at the list
           </Button>
-          <Button component="label" disabled={read.isPending}>
-            CSV or XLSX file
-            <input
-              type="file"
-              hidden
-              accept=".csv,.txt,.tsv,.xlsx"
-              aria-label="CSV or XLSX file"
-              onChange={(event) => {
-                void file(event.target.files?.[0]);
-                event.target.value = '';
-              }}
-            />
-          </Button>
+          <FileButton
+            label="CSV or XLSX file"
+            accept=".csv,.txt,.tsv,.xlsx"
+            disabled={read.isPending}
+            onChoose={(chosen) => void file(chosen)}
+          />
         </Box>
         {(read.error ?? add.error) && (
           <VerdictLine level="look" lead="Not read.">

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { sentence, type Shapes } from '../../api/client';
-import { useLetIn, useRoomReady } from '../../api/hooks';
 import { Folded } from '../../identity/Folded';
 import { CheckIcon } from '../../identity/Icons';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { useLetIn, useRoomReady } from './useReadiness';
 
 type Student = Shapes['StudentReady'];
 

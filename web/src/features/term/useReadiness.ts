@@ -1,0 +1,25 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, said, type Shapes } from '../../api/client';
+
+export const useRoomReady = (session: number) =>
+  useQuery({
+    queryKey: ['ready', session],
+    refetchInterval: 15_000,
+    queryFn: () =>
+      said(api.GET('/api/sessions/{session_id}/prelab/room', { params: { path: { session_id: session } } })),
+  });
+
+/** Lets a student begin who is not ready, or takes that back. */
+export function useLetIn(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['LetInRequest']) =>
+      said(
+        api.PUT('/api/sessions/{session_id}/prelab/room', {
+          params: { path: { session_id: session } },
+          body,
+        }),
+      ),
+    onSuccess: (room) => queries.setQueryData(['ready', session], room),
+  });
+}
