@@ -18,7 +18,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
-    ("lanes", "instructor", "/plan?method=rate-temperature", LAPTOP, False, ["scroll 560"]),
+    ("before-class", "student", "/sessions/11/before", LAPTOP, False, []),
     ("section", "instructor", "/sections/1", LAPTOP, False, []),
     ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
@@ -26,7 +26,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("class", "instructor", "/sessions/9/class", LAPTOP, False, ["click Mark by it"]),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
     ("worksheet", "instructor", "/benches/65", LAPTOP, False, ["click Work it out"]),
-    ("calibration-line", "instructor", "/benches/36/report", (1280, 1200), False, []),
+    ("history", "instructor", "/methods/acid-base-titration/history", LAPTOP, False, []),
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
     ("bench", "instructor", "/benches/66", LAPTOP, False, ["type 19.21"]),
     ("bench-phone", "instructor", "/benches/66", PHONE, False, ["type 19.2"]),
@@ -63,9 +63,10 @@ def main(url: str, names: list[str]) -> None:
             page.goto(url)
             if who:
                 page.get_by_role("button", name=SIGN_IN[who]).click()
-                page.get_by_role("button", name="Sign out").wait_for()
+                page.get_by_role("button", name=SIGN_IN[who]).wait_for(state="detached")
                 page.goto(url + path)
-            page.wait_for_timeout(2500)
+            page.wait_for_load_state("networkidle")
+            page.wait_for_timeout(1500)
             for step in steps:
                 act(page, step)
             page.screenshot(path=FOLDER / f"{name}.png")

@@ -14,7 +14,7 @@ class BeforeClass(BrowserCase):
         page.get_by_role("button", name="Ask what is usual").click()
         for box in page.get_by_role("checkbox", name="What becomes of").all():
             box.uncheck()
-        page.get_by_label("Questions of your own, one on each line").fill("Why over water?")
+        page.get_by_label("Questions of your own, one a line").fill("Why over water?")
         page.get_by_label("A bench reads nothing before its team is ready").check()
         page.get_by_role("button", name="Save the plan").click()
         expect(page.get_by_text("0 of 2 are ready")).to_be_visible()

@@ -59,7 +59,7 @@ export function PrelabField({ prelab, offered, onChange }: Props) {
         multiline
         fullWidth
         minRows={2}
-        label="Questions of your own, one on each line"
+        label="Questions of your own, one a line"
         helperText="Answered in words; you read them."
         value={prelab.questions.join('\n')}
         onChange={(event) => put({ questions: event.target.value ? event.target.value.split('\n') : [] })}
