@@ -112,6 +112,14 @@ class WhatIsWrong(TestCase):
         with self.assertRaises(ChromataError):
             read("\n".join(["V_start\tV_end", *["1\t2"] * 6000]))
 
+    def test_very_long_cells_are_no_names_and_keep_nobody_waiting(self) -> None:
+        """What a pattern would go over again and again for hours."""
+        for cell in ("(" * 200_000, "a" + " " * 200_000 + "b", "[" + "/" * 200_000, "9" * 200_000):
+            with self.assertRaises(ChromataError):
+                read(f"{cell}\t{cell}\n{cell}\t{cell}")
+            found = read(f"Trial\tV_start\n{cell}\t0.22\n1\t{cell}")
+            self.assertTrue(all(one.problem for one in found.rows), cell[:3])
+
     def test_zeros_that_a_spreadsheet_took_come_back(self) -> None:
         found = read("V_start\tV_end\n0.2\t18.5", numbers=True)
         self.assertEqual([one.text for one in found.rows], ["0.20", "18.50"])

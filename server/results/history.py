@@ -17,7 +17,7 @@ from results.lessons import lessons_of
 from results.samples_here import label_of
 from results.shapes import MethodHistory, ResultOverTime
 
-_MOST = 24  # sessions: older ones are another time
+_MOST = 12  # sessions: each that nobody looked at lately is worked anew
 
 
 def method_history(slug: str, person: Person) -> MethodHistory:

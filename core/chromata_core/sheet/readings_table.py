@@ -20,6 +20,7 @@ from chromata_core.sheet.understanding import understand
 # A line of a table with its number, and whether a cell was a bare number of a spreadsheet.
 Row = tuple[int, Sequence[str]]
 MOST_CELLS = 2000
+_LONGEST = 120  # characters of a name: what is longer is none, and patterns would take long over it
 _WHAT = ("what", "reading", "key", "quantity", "name")
 _VALUE = ("value", "text", "reading as typed", "as typed", "result")
 _TRIAL = ("trial", "run", "titration", "portion", "determination", "no", "number")
@@ -87,6 +88,8 @@ class _Names:
 
     def part(self, said: str) -> tuple[Reading | Observation | None, str]:
         """The part that ``said`` means, and a unit behind it; None for no part."""
+        if len(said) > _LONGEST:
+            return None, ""
         if (found := self.parts.get(_fold(said))) is not None:
             return found, ""
         for behind in (pattern.match(said) for pattern in _BEHIND):
@@ -169,7 +172,9 @@ def _row(
     line: int, part: Reading | Observation | None, said: str, trial: int | None, index: int | None, text: str, unit: str
 ) -> RowRead:
     if part is None:
-        return RowRead(line, "", said, trial, index, text, "No reading of this experiment is called so.")
+        return RowRead(line, "", said[:_LONGEST], trial, index, "", "No reading of this experiment is called so.")
+    if len(text) > _LONGEST:
+        return RowRead(line, "", part.label, trial, index, "", "This is far longer than one reading.")
     once = part.scope == "bench"
     written = (
         _choice(part, text) if isinstance(part, Observation) else text if _UNITED.search(text) else f"{text} {unit}"
@@ -195,6 +200,8 @@ def _cell(cells: Sequence[str], place: int | None) -> str:
 
 def _number(text: str) -> int | None:
     """“2”, “Trial 2” or “2.0”; rough is 0."""
+    if len(text) > _LONGEST:
+        return None
     if _fold(text).startswith("rough"):
         return 0
     found = _NUMBERED.match(text.strip().removesuffix(".0"))
