@@ -36,7 +36,7 @@ def class_page(session: Session, person: Person, projector: bool) -> ClassPage:
     """The class as ``person`` may see it; on a projector without names, and without what is not released."""
     surroundings, room = around(session), _room(session, person, projector)
     left_out = {one.bench_id: one.reason for one in LeftOut.objects.filter(bench__session=session)}
-    places, sections = _places(room), _sections(session)
+    places, sections = places_of_results(room), _sections(session)
     told = (
         _told(room, *places[0], left_out) if places else [BenchTold(one.bench.number, one.state, None) for one in room]
     )
@@ -70,7 +70,7 @@ def _room(session: Session, person: Person, projector: bool) -> list[Desk]:
     return room
 
 
-def _places(room: Sequence[Desk]) -> list[tuple[str, int | None]]:
+def places_of_results(room: Sequence[Desk]) -> list[tuple[str, int | None]]:
     """The results that some bench has, in the order of the method: of all trials together, or of a planned one."""
     return list(
         dict.fromkeys((one.key, one.trial) for desk in room for one in desk.state.results if _compared(desk, one.trial))
@@ -88,7 +88,7 @@ def _told(room: Sequence[Desk], key: str, trial: int | None, left_out: Mapping[i
 
 
 def _found(desk: Desk, key: str, trial: int | None, left_out: Mapping[int, str]) -> BenchResult | None:
-    one = _of(desk, (key, trial))
+    one = result_at(desk, (key, trial))
     if one is None:
         return None
     accepted = float(parse_reading(one.comparison.accepted).value) if one.comparison else None
@@ -97,7 +97,8 @@ def _found(desk: Desk, key: str, trial: int | None, left_out: Mapping[int, str])
     )
 
 
-def _of(desk: Desk, place: tuple[str, int | None]) -> ResultOut | None:
+def result_at(desk: Desk, place: tuple[str, int | None]) -> ResultOut | None:
+    """A bench's result: of all trials together, or of a planned one; None while there is none."""
     return next((one for one in desk.state.results if (one.key, one.trial) == place), None)
 
 
@@ -131,7 +132,7 @@ def _result(
     key, trial = place
     told = _told(room, key, trial, left_out)
     found = [bench.result for bench in told if bench.result]
-    example, out = next((desk, one) for desk in room if (one := _of(desk, place)))
+    example, out = next((desk, one) for desk in room if (one := result_at(desk, place)))
     comparison = class_comparison(out.label, out.unit, found)
     assert comparison is not None, "a result that some bench has"
     effects = what_if(example.at.bound) if trial is None and any(map(misses, found)) else []

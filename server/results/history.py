@@ -13,6 +13,7 @@ from labs.policy import may_see_accepted, sessions_for
 from labs.term import session_card
 from notebook.desks import Desk, desks, with_accepted
 from people.models import Person
+from results.class_view import places_of_results, result_at
 from results.lessons import lessons_of
 from results.samples_here import label_of
 from results.shapes import MethodHistory, ResultOverTime
@@ -27,13 +28,13 @@ def method_history(slug: str, person: Person) -> MethodHistory:
     latest = sessions_for(person).filter(method=slug, state__in=begun).order_by("-starts_at", "-pk")[:_MOST]
     rooms = [(session, _room(session, person)) for session in reversed(latest.select_related("section__owner"))]
     rooms = [(session, room) for session, room in rooms if room]
-    keys = dict.fromkeys(key for _, room in rooms for desk in room for key in _keys(desk))
+    results = dict.fromkeys(place for _, room in rooms for place in places_of_results(room))
     return MethodHistory(
         method.slug,
         method.title,
         method.family.key,
         [session_card(session) for session, _ in rooms],
-        [_result(key, rooms) for key in keys],
+        [_result(place, rooms) for place in results],
         lessons_of([desk for _, room in rooms for desk in room]),
     )
 
@@ -51,27 +52,19 @@ def _room(session: Session, person: Person) -> list[Desk]:
     ]
 
 
-def _keys(desk: Desk) -> list[str]:
-    return [one.key for one in desk.state.results if one.trial is None]
-
-
-def _of(desk: Desk, key: str) -> ResultOut | None:
-    return next((one for one in desk.state.results if one.key == key and one.trial is None), None)
-
-
 def _in(symbol: str, worked: str, value: float) -> float:
     """``value`` of a class that worked in another unit."""
     return value if symbol == worked else unit(symbol).from_si(unit(worked).to_si(value))
 
 
-def _result(key: str, rooms: Sequence[tuple[Session, list[Desk]]]) -> ResultOverTime:
+def _result(place: tuple[str, int | None], rooms: Sequence[tuple[Session, list[Desk]]]) -> ResultOverTime:
     held: list[Held] = []
     sessions: list[int] = []
-    first = next(one for _, room in rooms for desk in room if (one := _of(desk, key)))
+    first = next(one for _, room in rooms for desk in room if (one := result_at(desk, place)))
     for session, room in rooms:
         products: dict[str, list[ResultOut]] = {}
         for desk in room:
-            if one := _of(desk, key):
+            if one := result_at(desk, place):
                 products.setdefault(label_of(desk.bench), []).append(one)
         for product, found in products.items():
             known = [
@@ -82,4 +75,5 @@ def _result(key: str, rooms: Sequence[tuple[Session, list[Desk]]]) -> ResultOver
             values = tuple(_in(first.unit, one.unit, one.value) for one in found)
             held.append(Held(f"{session.starts_at:%b %Y}", product, values, fmean(known) if known else None))
             sessions.append(session.pk)
-    return ResultOverTime(key, first.label, first.unit, sessions, over_time(first.label, first.unit, held))
+    label = first.label if place[1] is None else f"{first.label}, {first.trial_name}"
+    return ResultOverTime(*place, label, first.unit, sessions, over_time(label, first.unit, held))

@@ -44,9 +44,12 @@ class LastTime:
 
 @dataclass(frozen=True, slots=True)
 class ResultOverTime:
-    """A result each time it was found; ``sessions`` are those of its ``found.times``, one by one."""
+    """A result each time it was found, of all trials together or of a planned one; ``sessions`` are those of its
+    ``found.times``, one by one.
+    """
 
     key: str
+    trial: int | None
     label: str
     unit: str
     sessions: list[int]

@@ -62,6 +62,12 @@ class OverTheYears(Room):
         self.assertNotEqual(self.seen()["found"]["times"][0]["away"], "")
         self.assertEqual(self.as_(self.instructor).get("/api/methods/acid-base-titratoin/history").status_code, 422)
 
+    def test_where_trials_are_planned_each_of_them_has_its_history(self) -> None:
+        actions.close_session(filled(self.section, "volumetric-calibration").session)
+        answer = self.as_(self.instructor).get("/api/methods/volumetric-calibration/history").json()
+        self.assertGreater(len({one["trial"] for one in answer["results"]}), 1)
+        self.assertTrue(all(one["found"]["times"] for one in answer["results"]))
+
     def test_a_class_that_worked_in_another_unit_is_turned_into_the_first_one_s(self) -> None:
         """Both classes burnt alike: 1 kcal is 4.184 kJ; what is shown must not jump by that."""
         for unit in ("kcal", "kJ"):

@@ -3018,6 +3018,7 @@ export interface components {
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ResultOverTime: {
             key: string;
+            trial: number | null;
             label: string;
             unit: string;
             sessions: number[];

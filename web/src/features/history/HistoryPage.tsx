@@ -38,7 +38,12 @@ function History({ of }: { of: Shapes['MethodHistory'] }) {
       />
       {of.results.length === 0 && <p>It was not held yet. Its classes stand here once they were.</p>}
       {of.results.map((result) => (
-        <Result key={result.key} result={result} sessions={of.sessions} colour={colour} />
+        <Result
+          key={`${result.key} ${result.trial}`}
+          result={result}
+          sessions={of.sessions}
+          colour={colour}
+        />
       ))}
       {of.watch.length > 0 && <Watch lessons={of.watch} />}
     </Box>
