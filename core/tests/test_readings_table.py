@@ -93,6 +93,15 @@ class WhatIsWrong(TestCase):
         tall = read("\tTrial 1\nV_start\t0.22\nMy colour\tpink")
         self.assertEqual([one.label for one in tall.rows if one.problem], ["My colour"])
 
+    def test_a_decimal_comma_that_parts_columns_is_told_and_not_taken(self) -> None:
+        """As “1,0,22,18,47” comes out of a file whose columns are parted by commas."""
+        with self.assertRaisesRegex(ChromataError, "Line 2 has more columns"):
+            read("Run\tV_start\tV_end\n1\t0\t22\t18\t47")
+        with self.assertRaisesRegex(ChromataError, "Line 2 has more columns"):
+            read("V_start\n0\t22")
+        without = read("V_s\t20.00\nV_start\t0.22\t1.05")
+        self.assertEqual([one.text for one in without.rows], ["20.00", "0.22", "1.05"])
+
     def test_which_trial_is_never_guessed_where_it_is_said(self) -> None:
         found = read("Trial\tV_start\n1\t0.22\nthe good one\t1.05")
         self.assertEqual([bool(one.problem) for one in found.rows], [False, True])

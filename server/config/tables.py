@@ -15,6 +15,11 @@ from config.errors import Refused
 
 Line = tuple[int, list[str]]
 _LARGEST = 20_000_000  # bytes, unpacked
+# What the library says of a file that is none, or is broken inside: it has no family of errors of its own.
+_UNREADABLE = (
+    InvalidFileException, zipfile.BadZipFile, KeyError, ValueError, IndexError, EOFError, OSError, SyntaxError,
+    TypeError, AttributeError,
+)  # fmt: skip
 
 
 class TableSerializer(serializers.Serializer[Any]):
@@ -73,7 +78,7 @@ def workbook_rows(file: bytes, most: int, columns: int, worked: bool = False) ->
             raise Refused("This workbook is far larger than what is asked for. Give the one table alone.", 422)
         written = _cells(file, most, columns, values=False)
         values = _cells(file, most, columns, values=True) if worked else written
-    except (InvalidFileException, zipfile.BadZipFile, KeyError, ValueError, IndexError, EOFError, OSError) as error:
+    except _UNREADABLE as error:
         raise Refused("This is no XLSX file that can be read. Save it again, or as CSV.", 422) from error
     rows = ([value or text for value, text in zip(*pair, strict=True)] for pair in zip(values, written, strict=True))
     return list(enumerate(rows, 1))
@@ -82,4 +87,11 @@ def workbook_rows(file: bytes, most: int, columns: int, worked: bool = False) ->
 def _cells(file: bytes, most: int, columns: int, values: bool) -> list[list[str]]:
     sheet = load_workbook(io.BytesIO(file), read_only=True, data_only=values).worksheets[0]
     rows: Iterable[tuple[object, ...]] = sheet.iter_rows(max_row=most, max_col=columns, values_only=True)
-    return [[str(cell) if cell is not None else "" for cell in row] for row in rows]
+    return [[_text(cell) for cell in row] for row in rows]
+
+
+def _text(cell: object) -> str:
+    """A cell as a person sees it: 36.2 − 18.1 is 18.1 there, and not 18.100000000000001."""
+    if isinstance(cell, float):
+        return f"{cell:.12g}"
+    return "" if cell is None else str(cell)

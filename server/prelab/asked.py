@@ -54,11 +54,16 @@ def states(session: Session, people: Iterable[Person]) -> dict[int, PrelabState]
     return {person.pk: standing(asked_at(session, at.get(person.pk)), answers.get(person.pk, {})) for person in people}
 
 
+def _present(bench: Bench) -> list[Person]:
+    """Its team in order of name, without who is absent."""
+    return list(bench.team.exclude(missed=bench.session).order_by("name", "pk"))
+
+
 def prepared(bench: Bench) -> tuple[tuple[str, PrelabState], ...]:
-    """How far each of a bench’s team is, by name; nobody where nothing is asked."""
+    """How far each of a bench’s team is, by name, without who is absent; nobody where nothing is asked."""
     if not prelab_of(bench.session).asks:
         return ()
-    team = list(bench.team.order_by("name", "pk"))
+    team = _present(bench)
     found = states(bench.session, team)
     return tuple((person.name, found[person.pk]) for person in team)
 
@@ -68,9 +73,8 @@ def waits_for(bench: Bench) -> list[Person]:
     session = bench.session
     if not prelab_of(session).needed:
         return []
-    excused = {*session.absent.values_list("pk", flat=True)}
-    excused |= {*LetIn.objects.filter(session=session).values_list("person_id", flat=True)}
-    team = [person for person in bench.team.order_by("name", "pk") if person.pk not in excused]
+    let_in = {*LetIn.objects.filter(session=session).values_list("person_id", flat=True)}
+    team = [person for person in _present(bench) if person.pk not in let_in]
     ready = states(session, team)
     return [person for person in team if not ready[person.pk].ready]
 

@@ -3,6 +3,8 @@
 from collections.abc import Sequence
 from statistics import fmean
 
+from django.utils import timezone
+
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import unit
 from chromata_core.telling.outcome import ResultOut
@@ -73,7 +75,9 @@ def _result(place: tuple[str, int | None], rooms: Sequence[tuple[Session, list[D
                 if one.comparison
             ]
             values = tuple(_in(first.unit, one.unit, one.value) for one in found)
-            held.append(Held(f"{session.starts_at:%b %Y}", product, values, fmean(known) if known else None))
+            held.append(
+                Held(f"{timezone.localtime(session.starts_at):%b %Y}", product, values, fmean(known) if known else None)
+            )
             sessions.append(session.pk)
     label = first.label if place[1] is None else f"{first.label}, {first.trial_name}"
     return ResultOverTime(*place, label, first.unit, sessions, over_time(label, first.unit, held))

@@ -3,22 +3,25 @@
 from collections.abc import Iterator
 from itertools import groupby
 
+from django.utils import timezone
+
 from chromata_core.instruments.catalogue import instrument
+from chromata_core.quantity.typed import parse_reading
 from chromata_core.telling.over_time import drawn
 from people.models import Person
 from stock.models import Calibration, Solution
 from stock.shapes import StockOverTime
 
-# What was measured of which thing: its name with the point of its scale, the unit, when, and the value.
-_Measured = tuple[str, str, str, float]
+# What was measured: its name with the point of its scale, what it is, the unit, when, and the value.
+_Measured = tuple[str, str, str, str, float]
 
 
 def drifts(person: Person) -> list[StockOverTime]:
     """Everything of ``person`` that was measured often enough to see it drift."""
     found = []
-    rows = sorted((*_solutions(person), *_calibrations(person)), key=lambda row: row[:2])
-    for (name, symbol), same in groupby(rows, key=lambda row: row[:2]):
-        chart, signals = drawn(name, symbol, [(when, value) for _, _, when, value in same])
+    rows = sorted((*_solutions(person), *_calibrations(person)), key=lambda row: row[:3])
+    for (name, _, symbol), same in groupby(rows, key=lambda row: row[:3]):
+        chart, signals = drawn(name, symbol, [(when, value) for *_, when, value in same])
         if chart is not None:
             found.append(StockOverTime(name, chart, signals))
     return found
@@ -26,11 +29,15 @@ def drifts(person: Person) -> list[StockOverTime]:
 
 def _solutions(person: Person) -> Iterator[_Measured]:
     for one in Solution.objects.filter(owner=person).order_by("found_at", "pk"):
-        yield one.name, one.unit, f"{one.found_at:%d %b %y}", float(one.concentration)
+        yield one.name, one.solution, one.unit, _day(one), float(parse_reading(one.concentration).value)
 
 
 def _calibrations(person: Person) -> Iterator[_Measured]:
     for one in Calibration.objects.filter(owner=person).order_by("found_at", "pk"):
         for point in one.points:
             name = f"{one.name}, set to {point['nominal']:g}"
-            yield name, instrument(one.base).unit, f"{one.found_at:%d %b %y}", float(point["actual"])
+            yield name, one.base, instrument(one.base).unit, _day(one), float(point["actual"])
+
+
+def _day(found: Solution | Calibration) -> str:
+    return f"{timezone.localtime(found.found_at):%d %b %y}"

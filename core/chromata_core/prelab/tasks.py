@@ -85,16 +85,17 @@ def _question(bound: Bound, one: Observation) -> Task:
 
 
 def _effects(bound: Bound, plan: Sheet) -> list[Task]:
-    """What each thing that goes wrong does to a result: worked on the example under these choices."""
+    """What each thing that goes wrong does to a result: worked on the example under these choices. What does nothing
+    there is not asked: it may also be that nothing is left to work.
+    """
     example = bind(bound.method, example_as_planned(bound, plan))
-    clear = [one for one in what_if(example) if one.percent > _OTHER_SIGN and not 0 < abs(one.percent) < _LEAST]
-    first = next((quantity.label for quantity in bound.quantities if quantity.result), "")
-    return [_effect(one, one.of or first, place < _USUAL_EFFECTS) for place, one in enumerate(clear)]
+    clear = [one for one in what_if(example) if one.percent > _OTHER_SIGN and abs(one.percent) >= _LEAST]
+    return [_effect(one, place < _USUAL_EFFECTS) for place, one in enumerate(clear)]
 
 
-def _effect(one: Effect, result: str, usual: bool) -> Task:
-    right = _HIGH if one.percent > 0 else _LOW if one.percent < 0 else _SAME
+def _effect(one: Effect, usual: bool) -> Task:
+    right = _HIGH if one.percent > 0 else _LOW
     choices = (Answer(_HIGH, "Too large"), Answer(_LOW, "Too small"), Answer(_SAME, "It stays as it is"))
     because = " ".join((f"{one.text.rstrip('.')}.", one.looks, one.remedy))
-    text = f"{one.says}. What becomes of “{result}”?"
+    text = f"{one.says}. What becomes of “{one.of}”?"
     return Task(f"effect-{one.key}", "choice", text, "", "", (), choices, (right,), because, usual)

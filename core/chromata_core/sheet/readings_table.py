@@ -67,7 +67,13 @@ def read_table(bound: Bound, rows: Sequence[Row], numbers: bool = False) -> Tabl
         raise ChromataError("There is nothing in it. Copy the table with its heads.")
     if sum(len(cells) for _, cells in filled) > 5 * MOST_CELLS:
         raise ChromataError(f"This is far more than a bench reads. Give a table of at most {MOST_CELLS} readings.")
-    names = _Names(bound)
+    names, heads = _Names(bound), filled[0][1]
+    beyond = [line for line, cells in filled[1:] if any(cells[len(heads) :])]
+    if beyond and names.heads(heads):  # which number belongs where could only be guessed
+        raise ChromataError(
+            f"Line {beyond[0]} has more columns than the heads. Put a number with a decimal comma in quotes, or "
+            "part the columns by tabs or semicolons."
+        )
     for shape, words in _SHAPES.items():
         cells = list(shape(names, filled))
         if any(one.key for one in cells):
@@ -85,6 +91,11 @@ class _Names:
         for part in reversed(bound.parts):
             symbol = part.symbol if isinstance(part, Reading) else ""
             self.parts |= {_fold(name): part for name in (symbol, bound.worded(part.label), part.key) if name}
+
+    def heads(self, cells: Sequence[str]) -> bool:
+        """Whether these are heads, and not a reading with what was read."""
+        first, *others = (self.part(cell)[0] is not None for cell in cells)
+        return not first or not others or any(others)
 
     def part(self, said: str) -> tuple[Reading | Observation | None, str]:
         """The part that ``said`` means, and a unit behind it; None for no part."""
@@ -126,7 +137,7 @@ def _wide(names: _Names, rows: Sequence[Row]) -> Iterator[RowRead]:
     heads = rows[0][1]
     found = {place: names.part(head) for place, head in enumerate(heads)}
     known = {place: (part, unit) for place, (part, unit) in found.items() if part is not None}
-    if not known:
+    if not known or not names.heads(heads):
         return
     trial = _head([_fold(head) for head in heads], _TRIAL)
     row = _head([_fold(head) for head in heads], _ROW)

@@ -2,6 +2,7 @@
 
 import base64
 import io
+import zipfile
 from typing import Any
 
 from openpyxl import Workbook
@@ -62,6 +63,18 @@ class Brought(Room):
         self.assertEqual([one["text"] for one in seen["rows"]], ["0.20", "18.50", "1.05", "=B3+18"])
         self.assertTrue(seen["rows"][3]["problem"], "of this formula no value was kept")
         self.assertIn("zeros", seen["notes"][0])
+
+    def test_a_difference_worked_by_a_spreadsheet_has_no_digits_of_the_machine(self) -> None:
+        seen = self.bring(file=self.book(["V_start", "V_end"], [0.1 + 0.2, 36.3 - 18.1]), file_name="x.xlsx")
+        self.assertEqual([one["text"] for one in seen["rows"]], ["0.30", "18.20"])
+
+    def test_a_workbook_that_is_broken_inside_is_told(self) -> None:
+        whole = io.BytesIO(base64.b64decode(self.book(["V_start"], [1.0])))
+        broken = io.BytesIO()
+        with zipfile.ZipFile(whole) as before, zipfile.ZipFile(broken, "w") as after:
+            for name in before.namelist():
+                after.writestr(name, b"<worksheet><row" if "sheet1" in name else before.read(name))
+        self.bring(file=base64.b64encode(broken.getvalue()).decode(), file_name="x.xlsx", status=422)
 
     def test_a_sheet_file_of_ours_comes_back(self) -> None:
         titrate(self.as_(self.student), self.bench, ("0.22", "18.47"), ("1.05", "19.36"))

@@ -105,15 +105,18 @@ function MyBench() {
   const prelabs = useMyPrelabs();
   return (
     <Loaded of={benches}>
-      {([first]) => (
-        <Loaded of={prelabs}>
-          {(lines) => {
-            if (first?.open) return <Navigate to={`/benches/${first.id}`} replace />;
-            if (lines.some((line) => line.done < line.of)) return <Navigate to="/before" replace />;
-            return first ? <Navigate to={`/benches/${first.id}`} replace /> : <NoBench />;
-          }}
-        </Loaded>
-      )}
+      {([first]) =>
+        first?.open ? (
+          <Navigate to={`/benches/${first.id}`} replace />
+        ) : (
+          <Loaded of={prelabs}>
+            {(lines) => {
+              if (lines.some((line) => line.done < line.of)) return <Navigate to="/before" replace />;
+              return first ? <Navigate to={`/benches/${first.id}`} replace /> : <NoBench />;
+            }}
+          </Loaded>
+        )
+      }
     </Loaded>
   );
 }
