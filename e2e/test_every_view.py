@@ -46,6 +46,7 @@ class EveryView(BrowserCase):
             (self.instructor, f"/benches/{pipette}/report", "Accuracy and precision"),
             (self.instructor, f"/benches/{pipette}", "Accuracy and precision"),
             (self.instructor, "/plan", "What to expect"),
+            (self.instructor, "/sections/archive", "Choose the file"),
             (self.instructor, f"/sessions/{session}", "Who stands where"),
             (self.instructor, f"/sessions/{session}/floor", "Needs you now"),
             (self.instructor, f"/sessions/{session}/class", "Bench by bench"),

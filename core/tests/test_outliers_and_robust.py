@@ -20,7 +20,7 @@ FLOUR = (
 
 class Critical(TestCase):
     def test_grubbs_against_printed_table(self) -> None:
-        """Two-sided 95 %: Grubbs and Beck, Technometrics 14 (1972) 847 (values from memory)."""
+        """Two-sided 95 %: Grubbs and Beck, Technometrics 14 (1972) 847; ISO 5725-2, table 5 (both from memory)."""
         for n, g in ((3, 1.155), (4, 1.481), (5, 1.715), (6, 1.887), (7, 2.020), (8, 2.126), (10, 2.290), (20, 2.709)):
             self.assertAlmostEqual(grubbs_critical(n), g, delta=0.0015)
 

@@ -203,6 +203,15 @@ class PercentErrors(TestCase):
             [line] = self.told(text).own
             self.assertEqual(line.agrees, right, (text, line.sentence))
 
+    def test_divided_by_the_own_result_is_named(self) -> None:
+        """R = 8.9576: (8.9576 − 8.3145)/8.3145 is 7.74 %, over 8.9576 it is 7.18 %; worked by hand."""
+        found, sheet = method("gas-eudometer"), example_sheet(method("gas-eudometer"))
+        given = [replace(g, text=f"{float(g.text) * 0.93:.4f}") if g.key == "m" else g for g in sheet.given]
+        asked = replace(sheet, own_work=OwnWork(lines=(self.KEY,)), given=(*given, Given(f"own.{self.KEY}", "7.18 %")))
+        [line] = evaluate(found, asked).own
+        self.assertFalse(line.agrees)
+        self.assertIn("divided by the value found instead of the known one", line.sentence)
+
     def test_it_is_shown_nowhere_before_their_own_stands(self) -> None:
         found, asked = method("gas-eudometer"), OwnWork("after_line", lines=(self.KEY,))
         before = veiled(self.told(shows="after_line"), found, asked, released=False)

@@ -1,4 +1,4 @@
-"""JSON as it comes in: judged by its length before it is read, and refused with a sentence however strange it is."""
+"""What comes in: judged by its length before it is read, and refused with a sentence however strange it is."""
 
 from collections.abc import Mapping
 from io import BytesIO
@@ -6,7 +6,7 @@ from typing import IO, Any
 
 from django.core.exceptions import RequestDataTooBig
 from rest_framework.exceptions import ParseError
-from rest_framework.parsers import JSONParser
+from rest_framework.parsers import BaseParser, JSONParser
 
 
 class Json(JSONParser):
@@ -22,11 +22,28 @@ class Json(JSONParser):
         self, stream: IO[Any], media_type: str | None = None, parser_context: Mapping[str, Any] | None = None
     ) -> Any:
         """The parsed body; ParseError or RequestDataTooBig with a sentence."""
-        most = getattr((parser_context or {}).get("view"), "largest_body", self.LARGEST)
-        body = stream.read(most + 1)
-        if len(body) > most:
-            raise RequestDataTooBig
+        body = _whole(stream, parser_context, self.LARGEST)
         try:
             return super().parse(BytesIO(body), media_type, parser_context)
         except (RecursionError, UnicodeDecodeError) as error:
             raise ParseError("This is not JSON that can be read. Send UTF-8 text without needless nesting.") from error
+
+
+class Raw(BaseParser):
+    """Bytes as they are, at most ``largest_body`` of the view."""
+
+    media_type = "application/octet-stream"
+
+    def parse(
+        self, stream: IO[Any], media_type: str | None = None, parser_context: Mapping[str, Any] | None = None
+    ) -> Any:
+        """The body; RequestDataTooBig for a longer one."""
+        return _whole(stream, parser_context, Json.LARGEST)
+
+
+def _whole(stream: IO[Any], context: Mapping[str, Any] | None, most: int) -> bytes:
+    most = getattr((context or {}).get("view"), "largest_body", most)
+    body: bytes = stream.read(most + 1)
+    if len(body) > most:
+        raise RequestDataTooBig
+    return body

@@ -76,6 +76,7 @@ INSTALLED_APPS = [
     "notebook",
     "results",
     "reports",
+    "archives",
     "demo",
 ]
 

@@ -41,6 +41,7 @@ urlpatterns = [
     path("api/", include("marking.urls")),
     path("api/", include("results.urls")),
     path("api/", include("reports.urls")),
+    path("api/", include("archives.urls")),
     re_path(r"^api/.*", not_found),
     re_path(r"^(?!static/).*", application),
 ]

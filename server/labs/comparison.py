@@ -29,7 +29,7 @@ def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:
         "calibrations": found.calibrations,
         "readings": [[g.key, g.trial, g.index, g.text] for g in found.sheet.given],
     }
-    if not _evaluated(session, kept).results:
+    if not compared(session, kept).results:
         raise Refused("These readings give no result: nothing could be compared with them.", 422)
     return kept
 
@@ -41,14 +41,16 @@ def comparison_view(session: Session, own: Evaluation, person: Person) -> Compar
     label = session.comparison["label"]
     if not (own.replicates_pass or person.teaches):
         return ComparisonView(label, False, f"{label} opens for you once your trials agree.", [], [], [])
-    other = _evaluated(session, session.comparison)
+    other = compared(session, session.comparison)
     pairs = beside(own, other, label)
     said = pairs[0].sentence if pairs else f"Here are the data of {label}."
     return ComparisonView(label, own.replicates_pass, said, other.trials, other.results, pairs)
 
 
-def _evaluated(session: Session, kept: dict[str, Any]) -> Evaluation:
-    """``kept`` evaluated: with the instruments of its own file, beside those of the session, in the class's units."""
+def compared(session: Session, kept: dict[str, Any]) -> Evaluation:
+    """What a session keeps of a sheet file, evaluated: with the instruments of that file beside those of the session,
+    in the class's units.
+    """
     units = unit_options(method_of(session))
     options = kept["options"] | {key: text for key, text in session.options.items() if key in units}
     given = tuple(Given(key, text, trial, index) for key, trial, index, text in kept["readings"])

@@ -18,6 +18,7 @@ class Session(models.Model):
     ``follows`` is the session whose results it goes on with: ``takes`` says which of them stand for which numbers of
     this plan, each bench’s own or the mean of the class.
     ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
+    ``origin`` says of a session that came in an archive from where; empty: it was held here.
     """
 
     class State(models.TextChoices):
@@ -51,6 +52,7 @@ class Session(models.Model):
     prelab = models.JSONField(default=dict)
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
+    origin = models.CharField(max_length=200, blank=True)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(
         Section, related_name="joint_sessions", blank=True
     )

@@ -71,25 +71,30 @@ class TakeSerializer(serializers.Serializer[Any]):
     of = serializers.ChoiceField(choices=get_args(Of))
 
 
-class PlanSerializer(ChoicesSerializer):
-    """A session to be planned."""
+class PlannedSerializer(ChoicesSerializer):
+    """What a session itself holds of its plan."""
 
-    section = serializers.IntegerField()
-    guests = ShortList(child=serializers.IntegerField(), max_length=8, default=list)
     title = serializers.CharField(max_length=120)
     room = serializers.CharField(max_length=60, allow_blank=True, default="")
     starts_at = serializers.DateTimeField()
     minutes = serializers.IntegerField(min_value=10, max_value=600, default=120)
-    benches = serializers.IntegerField(min_value=1, max_value=48)
-    samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
     all_samples = serializers.BooleanField(default=False)
-    follows = serializers.IntegerField(allow_null=True, default=None)
     takes = ShortDict(child=TakeSerializer(), default=dict)
     own_work = OwnWorkSerializer(default=dict)
     prelab = PrelabSerializer(default=dict)
     questions = ShortList(
         child=serializers.CharField(max_length=LONGEST_QUESTION), default=list, max_length=MOST_QUESTIONS
     )
+
+
+class PlanSerializer(PlannedSerializer):
+    """A session to be planned."""
+
+    section = serializers.IntegerField()
+    guests = ShortList(child=serializers.IntegerField(), max_length=8, default=list)
+    benches = serializers.IntegerField(min_value=1, max_value=48)
+    samples = ShortList(child=SampleSerializer(), default=list, max_length=12)
+    follows = serializers.IntegerField(allow_null=True, default=None)
 
 
 class PlanChangeSerializer(PlanSerializer):

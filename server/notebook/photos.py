@@ -12,6 +12,7 @@ from notebook.models import Photo
 _LONGEST_SIDE = 1600
 _MOST_PIXELS = 40_000_000
 _QUALITY = 82
+_UNREADABLE = "This is no picture that can be read. Take a JPEG or PNG."
 
 
 def picture_problem(image: str) -> str:
@@ -19,12 +20,20 @@ def picture_problem(image: str) -> str:
     if not image:
         return "There is no picture in it. Take it again."
     try:
-        with Image.open(io.BytesIO(base64.b64decode(image, validate=True)), formats=("JPEG", "PNG")) as picture:
+        return picture_data_problem(base64.b64decode(image, validate=True))
+    except binascii.Error:
+        return _UNREADABLE
+
+
+def picture_data_problem(data: bytes) -> str:
+    """The sentence that refuses the bytes of a picture, empty if it can be kept."""
+    try:
+        with Image.open(io.BytesIO(data), formats=("JPEG", "PNG")) as picture:
             if picture.width * picture.height > _MOST_PIXELS:
                 return "The picture is too large. Take it with fewer pixels."
             picture.load()
-    except (binascii.Error, OSError, ValueError, SyntaxError, Image.DecompressionBombError):
-        return "This is no picture that can be read. Take a JPEG or PNG."
+    except (OSError, ValueError, SyntaxError, Image.DecompressionBombError):
+        return _UNREADABLE
     return ""
 
 

@@ -44,7 +44,8 @@ def check_record(bench: Bench, entries: Sequence[Entry]) -> RecordCheck:
     """Verifies every entry, the end, and the bytes of every photo. ``entries`` are all of ``bench``, in order."""
     photos = [entry for entry in entries if entry.photo]
     problem = _broken_entry(entries) or _broken_end(bench, entries) or _broken_photo(photos)
-    return RecordCheck(not problem, len(entries), len(photos), bench.head[:12], problem or _all_well(entries, photos))
+    said = problem or _all_well(bench, entries, photos)
+    return RecordCheck(not problem, len(entries), len(photos), bench.head[:12], said)
 
 
 def picture_of(content: str) -> bytes | None:
@@ -80,12 +81,13 @@ def _broken_photo(photos: Sequence[Entry]) -> str:
     return ""
 
 
-def _all_well(entries: Sequence[Entry], photos: Sequence[Entry]) -> str:
+def _all_well(bench: Bench, entries: Sequence[Entry], photos: Sequence[Entry]) -> str:
     if not entries:
         return "Nothing was written yet."
     count = "The only entry stands" if len(entries) == 1 else f"All {len(entries)} entries stand"
     pictures = f", and the bytes of {len(photos)} {'photo' if len(photos) == 1 else 'photos'}" if photos else ""
-    return f"{count} as they were sealed, from the first to the last{pictures}; none is missing at the end."
+    came = f" They came here in an archive, {bench.session.origin}." if bench.session.origin else ""
+    return f"{count} as they were sealed, from the first to the last{pictures}; none is missing at the end.{came}"
 
 
 def _said(entry: Entry) -> list[Any]:

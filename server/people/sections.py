@@ -57,7 +57,7 @@ def add_people(section: Section, people: Sequence[tuple[str, str]]) -> list[Pers
         if (name.casefold(), number.casefold()) in here:
             continue
         here.add((name.casefold(), number.casefold()))
-        added.append(Person(username=_username(), name=name, number=number, role=Role.STUDENT, section=section))
+        added.append(Person(username=new_username(), name=name, number=number, role=Role.STUDENT, section=section))
     if len(here) > MOST:
         raise Refused(f"A section holds {MOST} people at most. Nobody was added.", 422)
     for person in added:
@@ -65,7 +65,8 @@ def add_people(section: Section, people: Sequence[tuple[str, str]]) -> list[Pers
     return Person.objects.bulk_create(added)
 
 
-def _username() -> str:
+def new_username() -> str:
+    """A name that nobody types: students sign in by section, name and PIN."""
     return f"student-{secrets.token_hex(8)}"
 
 

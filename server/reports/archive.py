@@ -1,14 +1,12 @@
-"""All reports and data of a session as one archive, written while it is sent, so that nothing waits in memory; and its
-reports one behind the other.
-"""
+"""All reports and data of a session as one archive; and its reports one behind the other."""
 
 import io
-import zipfile
 from collections.abc import Iterator
 
 from django.utils.text import slugify
 from pypdf import PdfWriter
 
+from config.zipped import zipped
 from labs.models import Bench, Session
 from notebook.standing import entries_of
 from people.models import Person
@@ -16,29 +14,6 @@ from reports.build import report_of
 from reports.formats import data_json, readings_csv, report_pdf, results_csv
 from reports.workbook import workbook
 from results.samples_here import label_of
-
-
-class _Sent:
-    """What was written and is not sent yet; it cannot be gone back in."""
-
-    def __init__(self) -> None:
-        self.waiting = bytearray()
-
-    def write(self, data: bytes, /) -> int:
-        self.waiting += data
-        return len(data)
-
-    def flush(self) -> None:
-        """Nothing is held back."""
-
-    def close(self) -> None:
-        """What is written last is still to be sent."""
-
-    def taken(self) -> bytes:
-        """What is to be sent by now."""
-        found = bytes(self.waiting)
-        self.waiting.clear()
-        return found
 
 
 def reports_of(session: Session) -> list[Bench]:
@@ -49,18 +24,17 @@ def reports_of(session: Session) -> list[Bench]:
 
 def archive(session: Session, person: Person) -> Iterator[bytes]:
     """A folder for each record: report, readings, results, spreadsheet, data. As ``person`` may see them."""
-    sent = _Sent()
-    with zipfile.ZipFile(sent, "w", zipfile.ZIP_DEFLATED) as file:
-        for bench in reports_of(session):
-            entries, report = entries_of(bench), report_of(bench, person)
-            folder = "-".join(filter(None, (f"bench-{bench.number:02d}", slugify(label_of(bench)), _turn(bench))))
-            file.writestr(f"{folder}/report.pdf", report_pdf(report))
-            file.writestr(f"{folder}/readings.csv", readings_csv(bench, entries))
-            file.writestr(f"{folder}/results.csv", results_csv(report))
-            file.writestr(f"{folder}/workbook.xlsx", workbook(bench, entries, report))
-            file.writestr(f"{folder}/data.json", data_json(bench, entries, report))
-            yield sent.taken()
-    yield sent.taken()
+    return zipped(part for bench in reports_of(session) for part in _folder(bench, person))
+
+
+def _folder(bench: Bench, person: Person) -> Iterator[tuple[str, str | bytes]]:
+    entries, report = entries_of(bench), report_of(bench, person)
+    folder = "-".join(filter(None, (f"bench-{bench.number:02d}", slugify(label_of(bench)), _turn(bench))))
+    yield f"{folder}/report.pdf", report_pdf(report)
+    yield f"{folder}/readings.csv", readings_csv(bench, entries)
+    yield f"{folder}/results.csv", results_csv(report)
+    yield f"{folder}/workbook.xlsx", workbook(bench, entries, report)
+    yield f"{folder}/data.json", data_json(bench, entries, report)
 
 
 def bound_reports(session: Session, person: Person) -> bytes:

@@ -7,6 +7,7 @@ from typing import Literal, get_args
 from chromata_core.declaration.places import own
 from chromata_core.declaration.vocabulary import Method, Quantity, Step
 from chromata_core.errors import unknown
+from chromata_core.sentences import first_lower
 
 Shows = Literal["at_once", "after_line", "after_own", "after_release"]
 Hints = Literal["none", "verdict", "place", "slip", "line"]
@@ -36,7 +37,7 @@ def percent_errors(method: Method) -> tuple[Quantity, ...]:
     """How far off each result is that nature fixes: a line that students may work out, and nothing else shows."""
     return tuple(
         Quantity(
-            percent_error_of(quantity.key), f"Percent error of “{quantity.label}”, its sign aside",
+            percent_error_of(quantity.key), f"Percent error of {first_lower(quantity.label)}, its sign aside",
             f"size(({quantity.key} - ({quantity.known})) / ({quantity.known}))", "%", "off", quantity.scope,
             when=quantity.when,
         )

@@ -3,7 +3,7 @@
 As other plots it is plain data, for screen and paper alike; y runs downward.
 """
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from statistics import median
 from typing import Literal
@@ -70,16 +70,18 @@ def class_plot(comparison: ClassComparison) -> ClassPlot:
 
 def _axis(comparison: ClassComparison) -> Axis:
     results = [one for product in comparison.products for one in product.results]
-    near = [one for product in comparison.products for one in product.results if not _far(one, product.results)]
+    near = [one for product in comparison.products for one in _near(product.results)]
     ends = [end for one in near or results for end in (one.value - one.expanded, one.value + one.expanded)]
     accepted = [one.accepted for one in comparison.products if one.accepted is not None]
     return axis_of([*ends, *accepted], _EDGE, WIDTH - _EDGE)
 
 
-def _far(result: BenchResult, among: Sequence[BenchResult]) -> bool:
-    middle = median(one.value for one in among)
-    spread = MAD_FACTOR * median(abs(one.value - middle) for one in among)
-    return abs(result.value - middle) > max(_FAR * spread, 4 * median(one.expanded for one in among))
+def _near(results: Sequence[BenchResult]) -> Iterator[BenchResult]:
+    """Those that make the axis; a few that lie far off would make it too long for all others."""
+    middle = median(one.value for one in results)
+    spread = MAD_FACTOR * median(abs(one.value - middle) for one in results)
+    reach = max(_FAR * spread, 4 * median(one.expanded for one in results))
+    yield from (one for one in results if abs(one.value - middle) <= reach)
 
 
 def _strip(product: Product, axis: Axis, top: float) -> Strip:

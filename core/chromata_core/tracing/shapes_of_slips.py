@@ -99,6 +99,11 @@ def _ratio(left: Node, right: Node, signs: Signs) -> Iterator[Other]:
     a, b = signs.call(left), signs.call(right)
     if names(left) and names(right):
         yield Other("turned", f"{a} and {b} are divided the wrong way round", Binary("/", right, left), USUAL)
+    if isinstance(left, Binary) and left.operator == "-" and right in (left.left, left.right):
+        other = left.left if right == left.right else left.right
+        pair = (signs.call(other), b) if signs.call(other) != b else ("the value found", "the known one")
+        says = f"the difference is divided by {pair[0]} instead of {pair[1]}"
+        yield Other("of-the-other", says, Binary("/", left, other), USUAL)
     if isinstance(left, Name) and isinstance(right, Name) and right.key in signs.alike.get(left.key, ()):
         rest = Binary("-", right, left)
         yield Other("to-the-rest", f"{a} is divided by the rest instead of the whole", Binary("/", left, rest), SELDOM)

@@ -4,6 +4,25 @@
  */
 
 export interface paths {
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description An archive on its way in. What the archive that was sent would bring. 422 for what is no archive. */
+        get: operations["archive_inside"];
+        /** @description An archive on its way in. Kept until it is brought in, a day at most. Only for instructors. */
+        put: operations["send_archive"];
+        /** @description An archive on its way in. All of it as new sections of one's own, or, with a sentence, nothing. */
+        post: operations["bring_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches": {
         parameters: {
             query?: never;
@@ -493,6 +512,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/methods/{slug}/archive.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All sessions with a method, of one's own sections. Only for instructors; 404 where there is none. */
+        get: operations["method_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/methods/{slug}/file": {
         parameters: {
             query?: never;
@@ -667,6 +703,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sections/{section_id}/archive.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A section, with its people and all of its sessions. Only for its instructor; without passwords, PINs and codes. */
+        get: operations["section_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sections/{section_id}/code": {
         parameters: {
             query?: never;
@@ -767,6 +820,23 @@ export interface paths {
         post?: never;
         /** @description One session's plan. As long as it was never opened; the log keeps that it was there. 204. */
         delete: operations["delete_plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/archive.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A session, and those it goes on with. Only for its instructor. */
+        get: operations["session_archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1429,6 +1499,18 @@ export interface components {
             question: string;
             answer: string;
         };
+        /**
+         * @description What an archive would bring, where and when it was made, and whether this installation sealed it; ``problem``
+         *     says why it cannot be brought in, empty if it can.
+         */
+        ArchiveInside: {
+            department: string;
+            made_at: string;
+            ours: boolean;
+            photos: number;
+            sections: components["schemas"]["SectionInside"][];
+            problem: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Arrangement: {
             text: string;
@@ -1571,6 +1653,10 @@ export interface components {
             rows: components["schemas"]["RowRead"][];
             notes: string[];
             kept: number;
+        };
+        /** @description The new sections. */
+        BroughtIn: {
+            sections: number[];
         };
         /** @description Readings in a table; they are only shown, or with ``keep`` written. */
         BroughtRequest: {
@@ -2628,6 +2714,10 @@ export interface components {
             author: string;
             at: string;
         };
+        /** @description How many bytes of an archive are here. */
+        PieceKept: {
+            bytes: number;
+        };
         /** @description Where a student stands: a bench number, or none, and then whether they are absent. */
         PlaceRequest: {
             person: number;
@@ -2644,8 +2734,6 @@ export interface components {
             instruments?: {
                 [key: string]: string;
             };
-            section: number;
-            guests?: number[];
             title: string;
             /** @default  */
             room: string;
@@ -2653,17 +2741,19 @@ export interface components {
             starts_at: string;
             /** @default 120 */
             minutes: number;
-            benches: number;
-            samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
-            follows?: number | null;
             takes?: {
                 [key: string]: components["schemas"]["TakeRequest"];
             };
             own_work?: components["schemas"]["OwnWorkRequest"];
             prelab?: components["schemas"]["PrelabRequest"];
             questions?: string[];
+            section: number;
+            guests?: number[];
+            benches: number;
+            samples?: components["schemas"]["SampleRequest"][];
+            follows?: number | null;
             revision: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2696,8 +2786,6 @@ export interface components {
             instruments?: {
                 [key: string]: string;
             };
-            section: number;
-            guests?: number[];
             title: string;
             /** @default  */
             room: string;
@@ -2705,17 +2793,19 @@ export interface components {
             starts_at: string;
             /** @default 120 */
             minutes: number;
-            benches: number;
-            samples?: components["schemas"]["SampleRequest"][];
             /** @default false */
             all_samples: boolean;
-            follows?: number | null;
             takes?: {
                 [key: string]: components["schemas"]["TakeRequest"];
             };
             own_work?: components["schemas"]["OwnWorkRequest"];
             prelab?: components["schemas"]["PrelabRequest"];
             questions?: string[];
+            section: number;
+            guests?: number[];
+            benches: number;
+            samples?: components["schemas"]["SampleRequest"][];
+            follows?: number | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Plot: {
@@ -3163,6 +3253,13 @@ export interface components {
             assistants?: number[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SectionInside: {
+            name: string;
+            term: string;
+            students: number;
+            sessions: components["schemas"]["SessionInside"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SectionLine: {
             id: number;
             name: string;
@@ -3193,6 +3290,14 @@ export interface components {
             starts_at: string;
             minutes: number;
             released: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SessionInside: {
+            title: string;
+            method: string;
+            starts_at: string;
+            benches: number;
+            entries: number;
         };
         /** @description A session as one line of the term. ``lacks`` says what it still needs before it can open. */
         SessionLine: {
@@ -3748,6 +3853,100 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    archive_inside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveInside"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    send_archive: {
+        parameters: {
+            query?: {
+                /** @description the first byte of this piece; 0 begins a new archive */
+                at?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceKept"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    bring_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtIn"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     my_benches: {
         parameters: {
             query?: never;
@@ -4888,6 +5087,37 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    method_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     method_file: {
         parameters: {
             query?: never;
@@ -5330,6 +5560,37 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    section_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                section_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     renew_code: {
         parameters: {
             query?: never;
@@ -5611,6 +5872,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    session_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

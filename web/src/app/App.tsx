@@ -10,6 +10,7 @@ const view = <Name extends string, Props>(
   name: Name,
 ) => lazy(async () => ({ default: (await load())[name] }));
 
+const ArchivePage = view(() => import('../features/sections/ArchivePage'), 'ArchivePage');
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
 const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage');
@@ -79,6 +80,7 @@ function SignedIn() {
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/stock" element={<StockPage />} />
                 <Route path="/sections" element={<SectionsPage me={person} />} />
+                <Route path="/sections/archive" element={<ArchivePage />} />
                 <Route path="/sections/:section" element={<SectionPage />} />
                 <Route path="/department" element={<DepartmentPage me={person} />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { Link, useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { useMe } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
@@ -28,13 +29,26 @@ export function HistoryPage() {
 
 function History({ of }: { of: Shapes['MethodHistory'] }) {
   const colour = accent(of.family);
+  const mine = useMe().data?.role === 'instructor' && of.sessions.length > 0;
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Heading
         colour={colour}
         above="Over the years"
         title={of.title}
-        below={<Link to={`/methods/${of.slug}`}>The method</Link>}
+        below={
+          <>
+            <Link to={`/methods/${of.slug}`}>The method</Link>
+            {mine && (
+              <>
+                {' · '}
+                <a href={`/api/methods/${of.slug}/archive.zip`} download>
+                  save your sessions of it as a file
+                </a>
+              </>
+            )}
+          </>
+        }
       />
       {of.results.length === 0 && <p>It was not held yet. Its classes stand here once they were.</p>}
       {of.results.map((result) => (

@@ -42,6 +42,7 @@ export function SectionPage() {
                 <JoinedBy page={page} />
                 {page.line.mine && <AddPeople section={page.line.id} />}
                 {page.line.mine && <Settings key={page.line.name + page.line.term} page={page} />}
+                {page.line.mine && <AsFile section={page.line.id} />}
               </Box>
             </Columns>
           </>
@@ -122,6 +123,20 @@ function Settings({ page }: { page: Shapes['SectionPage'] }) {
           </Button>
         </Box>
       </Box>
+    </Sheet>
+  );
+}
+
+function AsFile({ section }: { section: number }) {
+  return (
+    <Sheet title="As a file">
+      <Box sx={{ color: ink.inkSoft, mb: 1 }}>
+        All sessions with their plans, records, photos and marks, and the names on the roster; no PIN is in
+        it. Hidden values are: keep it where students do not look.
+      </Box>
+      <Button variant="outlined" href={`/api/sections/${section}/archive.zip`} download>
+        Save the section
+      </Button>
     </Sheet>
   );
 }

@@ -26,7 +26,14 @@ export function SectionsPage({ me }: { me: Shapes['Me'] }) {
       />
       <Columns>
         <Loaded of={sections}>{(all) => <Lines sections={all} />}</Loaded>
-        {me.role === 'instructor' && <Make />}
+        {me.role === 'instructor' && (
+          <Box sx={{ display: 'grid', gap: 1 }}>
+            <Make />
+            <Button component={Link} to="/sections/archive" sx={{ justifySelf: 'start' }}>
+              Bring in an archive
+            </Button>
+          </Box>
+        )}
       </Columns>
     </Page>
   );

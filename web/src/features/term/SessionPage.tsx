@@ -51,6 +51,14 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
             <a href={`/api/sessions/${card.id}/form.pdf`} target="_blank" rel="noreferrer">
               form to fill in by hand
             </a>
+            {mine && (
+              <>
+                {' · '}
+                <a href={`/api/sessions/${card.id}/archive.zip`} download>
+                  save as a file
+                </a>
+              </>
+            )}
             <PartLinks parts={plan.together} here={card.id} to={(id) => `/sessions/${id}`} />
           </>
         }
