@@ -84,10 +84,11 @@ def _broken_photo(photos: Sequence[Entry]) -> str:
 def _all_well(bench: Bench, entries: Sequence[Entry], photos: Sequence[Entry]) -> str:
     if not entries:
         return "Nothing was written yet."
-    count = "The only entry stands" if len(entries) == 1 else f"All {len(entries)} entries stand"
+    one = len(entries) == 1
+    count = "The only entry stands as it was" if one else f"All {len(entries)} entries stand as they were"
     pictures = f", and the bytes of {len(photos)} {'photo' if len(photos) == 1 else 'photos'}" if photos else ""
     came = f" They came here in an archive, {bench.session.origin}." if bench.session.origin else ""
-    return f"{count} as they were sealed, from the first to the last{pictures}; none is missing at the end.{came}"
+    return f"{count} sealed, from the first to the last{pictures}; none is missing at the end.{came}"
 
 
 def _said(entry: Entry) -> list[Any]:

@@ -5,7 +5,7 @@ from functools import lru_cache
 
 from chromata_core.chemistry.molar_mass import BASIS
 from chromata_core.declaration.option_kinds import SubstanceOption
-from chromata_core.declaration.places import Kind
+from chromata_core.declaration.places import Kind, answer
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.shown import Shown
 from chromata_core.sheet.bound import Bound, Given
@@ -26,7 +26,7 @@ from notebook.models import Entry
 from notebook.seals import check_record
 from notebook.standing import Handing, by_id, entries_of, given_of, place, superseded
 from people.models import Person
-from reports.shapes import Answered, Correction, InstrumentUsed, Picture, Report
+from reports.shapes import Answered, Correction, InstrumentUsed, Member, Picture, Report
 from results.samples_here import beside_samples, label_of, samples_here
 
 _DRAWS = 20_000
@@ -41,12 +41,13 @@ def report_of(bench: Bench, person: Person) -> Report:
     if may_see_accepted(person, bench.session):
         evaluation = with_accepted(bench, evaluation)
     evaluation = as_seen(evaluation, bench.session, person)
-    whole = not evaluation.veil
+    whole, team = not evaluation.veil, list(bench.team.order_by("name"))
+    wrote = {place(entry): entry.author.name for entry in entries}
     return Report(
         bench_id=bench.pk,
         number=bench.number,
         sample=label_of(bench),
-        team=[member.name for member in bench.team.order_by("name")],
+        team=[member.name for member in team],
         session=session_card(bench.session),
         aim=chosen.question,
         reaction=chosen.reaction,
@@ -57,13 +58,17 @@ def report_of(bench: Bench, person: Person) -> Report:
         draws=worked.draws if whole else [],
         what_if=worked.what_if if whole else [],
         corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, written))],
-        answers=[Answered(q, a) for q, a in zip(chosen.questions, evaluation.answers, strict=True)],
+        answers=[
+            Answered(question, text, wrote.get(answer(number), ""))
+            for number, (question, text) in enumerate(zip(chosen.questions, evaluation.answers, strict=True), 1)
+        ],
         notes=[f"{entry.author.name}: {entry.text}" for entry in entries if entry.key == "note"],
         photos=[Picture(e.photo, e.text, e.author.name, e.written_at.isoformat()) for e in entries if e.photo],
         record=check_record(bench, entries),
         stores=_stores(chosen),
         comparison=comparison_view(bench.session, evaluation, person),
         beside=beside_samples(bench, evaluation, samples_here(bench)),
+        each=[Member(one.pk, one.name) for one in team if person.teaches or one.pk == person.pk],
     )
 
 

@@ -34,10 +34,39 @@ class InstrumentUsed:
 
 @dataclass(frozen=True, slots=True)
 class Answered:
-    """A closing question with its answer."""
+    """A closing question with its answer, and who wrote it; nobody where it is not answered."""
 
     question: str
     answer: str
+    author: str
+
+
+@dataclass(frozen=True, slots=True)
+class AnsweredBefore:
+    """A task of before class with a student's own answer, their reason, and what is said of it."""
+
+    question: str
+    answer: str
+    reason: str
+    said: str
+
+
+@dataclass(frozen=True, slots=True)
+class StudentsPart:
+    """What in a report is one student's own: with whom they worked, what they wrote, their work before class."""
+
+    name: str
+    others: list[str]
+    wrote: str
+    before: list[AnsweredBefore]
+
+
+@dataclass(frozen=True, slots=True)
+class Member:
+    """Somebody of the team."""
+
+    id: int
+    name: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,7 +81,9 @@ class Picture:
 
 @dataclass(frozen=True, slots=True)
 class Report:
-    """A bench's report. ``record`` says what of its record was verified."""
+    """A bench's report. ``record`` says what of its record was verified; ``each`` of whom there is one of their own for
+    who asks; ``student`` is what makes it one.
+    """
 
     bench_id: int
     number: int
@@ -75,6 +106,8 @@ class Report:
     stores: str
     comparison: ComparisonView | None
     beside: list[BesideSample]
+    each: list[Member]
+    student: StudentsPart | None = None
 
     @property
     def rows(self) -> list[ReadingOut]:

@@ -1,9 +1,9 @@
 """Reports as data, PDF, CSV and JSON."""
 
-from django.http import HttpResponse, StreamingHttpResponse
+from django.http import Http404, HttpResponse, StreamingHttpResponse
 from django.utils.text import slugify
 from drf_spectacular.types import OpenApiTypes
-from drf_spectacular.utils import extend_schema
+from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -22,6 +22,7 @@ from reports.archive import archive, bound_reports, reports_of
 from reports.build import report_of
 from reports.form import form_pdf
 from reports.formats import data_json, readings_csv, report_pdf, results_csv, spectrum_jdx
+from reports.of_student import report_of_student
 from reports.shapes import Report
 from reports.slips import slips_pdf
 from reports.workbook import workbook
@@ -73,11 +74,17 @@ class ReportFile(APIView):
 
     throttle_classes = (Working,)
 
-    @extend_schema(operation_id="report_file", responses={(200, kind): OpenApiTypes.BINARY for kind in _KINDS})
+    @extend_schema(
+        operation_id="report_file", responses={(200, kind): OpenApiTypes.BINARY for kind in _KINDS},
+        parameters=[OpenApiParameter("student", int, description="report.pdf as one student of the team hands it in")],
+    )  # fmt: skip
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:
         person = person_of(request)
         bench = bench_for(person, bench_id)
-        body, kind = _file(name, bench, entries_of(bench), report_of(bench, person))
+        entries, report = entries_of(bench), report_of(bench, person)
+        if "student" in request.query_params:
+            report = report_of_student(report, bench, entries, _of_team(report, request.query_params["student"]))
+        body, kind = _file(name, bench, entries, report)
         sample = f"{slugify(label_of(bench)) or bench.turn}-" if bench.session.all_samples else ""
         filename = f"bench-{bench.number}-{sample}{name}"
         return HttpResponse(
@@ -90,13 +97,16 @@ class ReportArchive(APIView):
 
     throttle_classes = (Working,)
 
-    @extend_schema(operation_id="report_archive", responses={(200, "application/zip"): OpenApiTypes.BINARY})
+    @extend_schema(
+        operation_id="report_archive", responses={(200, "application/zip"): OpenApiTypes.BINARY},
+        parameters=[OpenApiParameter("each", str, description="“student”: also a report for each of the team")],
+    )  # fmt: skip
     def get(self, request: Request, session_id: int) -> StreamingHttpResponse:
         """Sent while it is made; what was printed before is not printed again. 403 for students."""
         person = person_of(request)
-        session = _reported(person, session_id)
+        session, each = _reported(person, session_id), request.query_params.get("each") == "student"
         return StreamingHttpResponse(
-            archive(session, person), content_type="application/zip",
+            archive(session, person, each), content_type="application/zip",
             headers={"Content-Disposition": f'attachment; filename="session-{session.pk}.zip"'},
         )  # fmt: skip
 
@@ -130,6 +140,13 @@ class Form(APIView):
             form_pdf(session), content_type="application/pdf",
             headers={"Content-Disposition": f'inline; filename="form-{session.pk}.pdf"'},
         )  # fmt: skip
+
+
+def _of_team(report: Report, named: str) -> Person:
+    """Who of the team that is; Http404 where there is no report of theirs for who asks."""
+    if named not in {str(one.id) for one in report.each}:
+        raise Http404
+    return Person.objects.get(pk=named)
 
 
 def _reported(person: Person, session_id: int) -> Session:

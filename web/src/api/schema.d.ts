@@ -1498,6 +1498,14 @@ export interface components {
         Answered: {
             question: string;
             answer: string;
+            author: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        AnsweredBefore: {
+            question: string;
+            answer: string;
+            reason: string;
+            said: string;
         };
         /**
          * @description What an archive would bring, where and when it was made, and whether this installation sealed it; ``problem``
@@ -2463,6 +2471,11 @@ export interface components {
          * @enum {string}
          */
         MeRoleEnum: "instructor" | "assistant" | "student";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Member: {
+            id: number;
+            name: string;
+        };
         /**
          * @description * `bottom` - bottom
          *     * `top` - top
@@ -3053,7 +3066,10 @@ export interface components {
             /** @default  */
             image: string;
         };
-        /** @description A bench's report. ``record`` says what of its record was verified. */
+        /**
+         * @description A bench's report. ``record`` says what of its record was verified; ``each`` of whom there is one of their own for
+         *     who asks; ``student`` is what makes it one.
+         */
         Report: {
             bench_id: number;
             number: number;
@@ -3076,6 +3092,8 @@ export interface components {
             stores: string;
             comparison: components["schemas"]["ComparisonView"] | null;
             beside: components["schemas"]["BesideSample"][];
+            each: components["schemas"]["Member"][];
+            student: components["schemas"]["StudentsPart"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ResultOut: {
@@ -3538,6 +3556,13 @@ export interface components {
             name: string;
             /** @default  */
             number: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StudentsPart: {
+            name: string;
+            others: string[];
+            wrote: string;
+            before: components["schemas"]["AnsweredBefore"][];
         };
         /** @description People to be put on a roster. */
         StudentsRequest: {
@@ -4110,7 +4135,10 @@ export interface operations {
     };
     report_file: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description report.pdf as one student of the team hands it in */
+                student?: number;
+            };
             header?: never;
             path: {
                 bench_id: string;
@@ -6545,7 +6573,10 @@ export interface operations {
     };
     report_archive: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description “student”: also a report for each of the team */
+                each?: string;
+            };
             header?: never;
             path: {
                 session_id: number;

@@ -15,6 +15,9 @@ export function AllReports({ session, benches }: { session: number; benches: num
         <Button variant="outlined" href={`/api/sessions/${session}/reports.zip`} download>
           With all data, an archive
         </Button>
+        <Button href={`/api/sessions/${session}/reports.zip?each=student`} download>
+          Also one for each student
+        </Button>
       </>
     );
   if (state === 'printing')

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Fragment } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useReport } from '../../api/hooks';
@@ -45,6 +46,19 @@ const FILES = [
   ['spectrum.jdx', 'Spectrum, JCAMP-DX'],
 ] as const;
 
+/** Whose own reports there are for who looks: of the whole team for the staff, a student’s own. */
+function Each({ report }: { report: Shapes['Report'] }) {
+  const alone = report.each.length === 1;
+  return report.each.map((one, place) => (
+    <Fragment key={one.id}>
+      {place === 0 ? ' · ' : ', '}
+      <a href={`/api/benches/${report.bench_id}/files/report.pdf?student=${one.id}`} download>
+        {alone ? `report of ${one.name}, PDF` : place === 0 ? `for each: ${one.name}` : one.name}
+      </a>
+    </Fragment>
+  ));
+}
+
 function Whole({ report }: { report: Shapes['Report'] }) {
   const colour = accent(report.session.family);
   const spectrum = report.evaluation.charts.some((chart) => chart.key === 'spectrum');
@@ -58,6 +72,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
             <Link to={`/benches/${report.bench_id}`}>Bench {report.number}</Link>
             {' · '}
             {dotted(report.sample, report.team.join(', '), day(report.session.starts_at))}
+            <Each report={report} />
           </>
         }
         actions={FILES.filter(([name]) => spectrum || name !== 'spectrum.jdx').map(([name, label], place) => (
@@ -225,7 +240,10 @@ function Conclusion({ report }: { report: Shapes['Report'] }) {
       {report.answers.map((one) => (
         <Box key={one.question} sx={{ mb: 1.5 }}>
           <strong>{one.question}</strong>
-          <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>{one.answer || 'Not answered yet.'}</Box>
+          <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>
+            {one.answer || 'Not answered yet.'}
+            {one.author && <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{one.author}</Box>}
+          </Box>
         </Box>
       ))}
     </Sheet>
