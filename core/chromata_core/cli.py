@@ -25,6 +25,7 @@ _COMMANDS: dict[str, tuple[Callable[[argparse.Namespace], Said], str]] = {
     "export": (writing.export, "one experiment as a file (JSON), to be changed and checked"),
     "check": (writing.check, "does an experiment of one's own hold, and is it complete?"),
     "vocabulary": (looking.list_vocabulary, "the records in which an experiment of one's own is written"),
+    "scenes": (looking.list_scenes, "drawings of how hands do something, and the steps without one"),
     "choices": (looking.list_choices, "choices that change a last digit, and what others would give"),
 }
 _OF_A_METHOD = ("describe", "compute", "compare", "plan", "simulate", "export", "check")

@@ -12,9 +12,9 @@ import chromata_core
 ROOT = Path(chromata_core.__file__).parent
 # Lowest first. ``formula`` may call what chemistry and curves know; instruments carry error sources.
 ORDER = (
-    "errors", "sentences", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula", "instruments",
-    "declaration", "sheet", "engine", "judging", "tracing", "telling", "prelab", "marking", "loading", "methods",
-    "authoring", "planning", "simulation", "choices", "commands", "cli",
+    "errors", "sentences", "apparatus", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula",
+    "instruments", "declaration", "sheet", "engine", "judging", "tracing", "telling", "prelab", "marking", "loading",
+    "methods", "authoring", "planning", "simulation", "choices", "commands", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
 ALLOWED = {"cattrs", "jcamp", "numpy", "pint", "periodictable", "scipy"}

@@ -9,12 +9,12 @@ from typing import Any
 
 from django.core.exceptions import ValidationError
 from django.db.models import Field, ForeignKey, JSONField, ManyToManyField, Model, QuerySet
-from prelab.models import Answer, LetIn
 
 from labs.models import Bench, Deed, HiddenValue, LeftOut, Remark, Sample, Session
 from marking.models import Decision, Marking
 from notebook.models import Entry
 from people.models import Person
+from prelab.models import Answer, LetIn
 
 
 @dataclass(frozen=True, slots=True)

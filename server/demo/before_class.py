@@ -1,8 +1,7 @@
 """What the class of the planned session has done before class: most are ready, some are stuck."""
 
-from prelab.answering import answer_task
-
 from labs.models import Session
+from prelab.answering import answer_task
 
 ASKED = {
     "tasks": ["plan_line_1", "effect-standard-damp", "effect-air-bubble"],

@@ -72,3 +72,12 @@ class TrialRun:
     evaluation: Evaluation
     passed: bool
     missing: list[str] = field(default_factory=list)
+
+
+@dataclass(frozen=True, slots=True)
+class SceneCard:
+    """A drawing by its key, with its title and how many moves it has."""
+
+    key: str
+    title: str
+    moves: int

@@ -5,6 +5,8 @@ from django.urls import path
 from experiments import views
 
 urlpatterns = [
+    path("scenes", views.Scenes.as_view()),
+    path("scenes/<slug:key>", views.SceneNow.as_view()),
     path("vocabulary", views.Vocabulary.as_view()),
     path("experiments", views.Experiments.as_view()),
     path("experiments/<slug:slug>", views.ExperimentDetail.as_view()),

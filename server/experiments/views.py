@@ -10,6 +10,8 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from chromata_core.apparatus.scene import SceneDrawn
+from chromata_core.apparatus.scene_book import SCENES, drawing
 from chromata_core.authoring.as_json import to_json
 from chromata_core.authoring.form import RecordOut, vocabulary
 from config.answers import answer, asked, shape
@@ -24,7 +26,7 @@ from experiments.serializers import (
     TrialRunSerializer,
     WithdrawnSerializer,
 )
-from experiments.shapes import ExperimentCard, ExperimentPage, Row, State, TrialRun, VersionOut
+from experiments.shapes import ExperimentCard, ExperimentPage, Row, SceneCard, State, TrialRun, VersionOut
 from people.models import Person
 from people.policy import must_own, person_of
 
@@ -44,6 +46,26 @@ class Vocabulary(APIView):
     def get(self, request: Request) -> Response:
         """The same for everybody who is signed in."""
         return answer(vocabulary())
+
+
+class Scenes(APIView):
+    """Drawings of how hands do something."""
+
+    @extend_schema(operation_id="scenes", responses=shape(SceneCard)(many=True))
+    def get(self, request: Request) -> Response:
+        """All of them, by key and title, the same for everybody who is signed in."""
+        return answer([SceneCard(scene.key, scene.title, len(scene.moves)) for scene in SCENES.values()])
+
+
+class SceneNow(APIView):
+    """One drawing."""
+
+    @extend_schema(operation_id="scene", responses=shape(SceneDrawn))
+    def get(self, request: Request, key: str) -> Response:
+        """Its moves as shapes and words on a page; 404 for one that does not exist."""
+        if key not in SCENES:
+            raise Http404
+        return answer(drawing(key))
 
 
 class Experiments(APIView):

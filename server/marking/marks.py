@@ -3,8 +3,6 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
-from prelab.asked import prepared
-
 from chromata_core.marking.proposal import Kept, propose, total_of
 from chromata_core.marking.rubric import Rubric
 from config.errors import Refused
@@ -17,6 +15,7 @@ from marking.rubrics import chosen_rubric, rubric_of, rubrics_for
 from marking.shapes import BenchMarks, ClassMarks, MarkLine
 from notebook.desks import Desk, desks, with_accepted
 from people.models import Person
+from prelab.asked import prepared
 from results.samples_here import label_of
 
 

@@ -10,7 +10,6 @@ from uuid import UUID
 
 from django.db import IntegrityError, transaction
 from django.utils import timezone
-from prelab.asked import waiting_sentence, waits_for
 
 from chromata_core.declaration.places import REWRITABLE, TALK, Place
 from chromata_core.errors import ChromataError
@@ -26,6 +25,7 @@ from notebook.remembered import entries_at, remember
 from notebook.seals import BROKEN, end_holds, seal_entry
 from notebook.standing import begun, place, sheet_with, standing
 from people.models import Person
+from prelab.asked import waiting_sentence, waits_for
 
 log = logging.getLogger(__name__)
 

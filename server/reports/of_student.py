@@ -4,8 +4,6 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import replace
 
-from prelab.asked import states
-
 from chromata_core.declaration.places import Kind
 from chromata_core.prelab.state import TaskState
 from chromata_core.sentences import joined
@@ -14,6 +12,7 @@ from labs.prelab_plan import prelab_of
 from notebook.models import Entry
 from notebook.standing import place
 from people.models import Person
+from prelab.asked import states
 from reports.shapes import AnsweredBefore, Report, StudentsPart
 
 _CALLED: dict[Kind, tuple[str, str]] = {

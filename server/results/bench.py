@@ -3,8 +3,6 @@
 from collections.abc import Mapping
 from uuid import UUID
 
-from prelab.seen import bench_waits
-
 from chromata_core.planning.supplies import told_targets
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
@@ -22,6 +20,7 @@ from notebook.desks import desks, with_accepted
 from notebook.models import Entry
 from notebook.standing import begun, by_id, standing, superseded
 from people.models import Person
+from prelab.seen import bench_waits
 from results.samples_here import beside_samples, label_of, read_before, samples_here, tabs
 from results.shapes import BenchView, EntryRef, PartHere, Talk
 

@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from prelab.shapes import BenchWaits
-
 from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.judging.finding import Level
@@ -20,6 +18,7 @@ from chromata_core.telling.outcome import Evaluation
 from chromata_core.telling.over_time import OverTime
 from labs.shapes import Arrangement, BoardLine, ComparisonView, PartOf, RemarkOut, SessionCard
 from notebook.actions import Kept
+from prelab.shapes import BenchWaits
 
 NeedLevel = Literal["call", "look", "repeat", "stop"]
 

@@ -10,10 +10,11 @@ from dataclasses import MISSING, Field, dataclass, fields, is_dataclass
 from types import NoneType, UnionType
 from typing import Any, Literal, Union, get_args, get_origin
 
+from chromata_core.apparatus.scene_book import SCENES
 from chromata_core.authoring.as_json import use_of
 from chromata_core.authoring.form_words import CHOICES, FORMULAS, LABELS, LONG, OFTEN
 from chromata_core.authoring.words import name_of, words
-from chromata_core.declaration.names import Names, When, hints, names_in
+from chromata_core.declaration.names import Names, SceneName, When, hints, names_in
 from chromata_core.declaration.vocabulary import FAMILIES, Family, Method
 
 USES = ("option", "reading", "rule", "guide", "check", "chart")
@@ -87,9 +88,13 @@ def _field(owner: str, field: "Field[Any]", hint: object) -> FieldOut:
     required = field.default is MISSING and field.default_factory is MISSING
     kind, of = _kind(field.name, inner)
     often = required or field.name in OFTEN
-    words = [CHOICES.get(one, one) for one in of] if kind == "choice" else []
+    words = [_word(one) for one in of] if kind == "choice" else []
     default = field.default if isinstance(field.default, str) else ""
     return FieldOut(field.name, _label(field.name, owner), kind, many, required, often, default, of, words)
+
+
+def _word(choice: str) -> str:
+    return SCENES[choice].title if choice in SCENES else CHOICES.get(choice, choice)
 
 
 def _kind(name: str, hint: object) -> tuple[str, list[str]]:
@@ -98,6 +103,8 @@ def _kind(name: str, hint: object) -> tuple[str, list[str]]:
         return "name", list(names.kinds)
     if use := use_of(hint):
         return "word", [use]
+    if hint == SceneName:
+        return "choice", ["", *SCENES]
     if hint == When:
         return "when", []
     if hint is Family:

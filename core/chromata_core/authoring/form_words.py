@@ -114,6 +114,7 @@ LABELS = {
     "example": "Worked example",
     "errors": "Errors of judgement",
     "photo": "A picture is offered of",
+    "scene": "Drawing of how it is done",
     "scope": "How often",
     "beside": "Read in turn with",
     "logged": "May be taken over from a file",

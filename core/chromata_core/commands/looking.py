@@ -3,6 +3,7 @@
 import argparse
 from dataclasses import asdict
 
+from chromata_core.apparatus.scene_book import SCENES
 from chromata_core.authoring.form import vocabulary
 from chromata_core.choices import CHOICES
 from chromata_core.commands.files import Said, method_of
@@ -40,6 +41,22 @@ def list_instruments(_: argparse.Namespace) -> Said:
     width = max(map(len, CATALOGUE))
     lines = [f"{tool.slug:<{width}}  {tool.kind}: {tool.short}" for tool in CATALOGUE.values()]
     return "\n".join(lines), [asdict(tool) for tool in CATALOGUE.values()]
+
+
+def list_scenes(_: argparse.Namespace) -> Said:
+    """Every drawing with its moves and where it is shown; then the steps that have none."""
+    shown: dict[str, list[str]] = {key: [] for key in ("", *SCENES)}
+    for method in methods().values():
+        for step in method.steps:
+            if step.key not in ("conclusion", "own"):
+                shown[step.scene].append(f"{method.slug} {step.key}")
+    width = max(map(len, SCENES))
+    lines = [
+        f"{s.key:<{width}}  {len(s.moves)} moves: {s.title}. {len(set(shown[s.key]))} steps" for s in SCENES.values()
+    ]
+    lines += ["", "Steps without one", *(f"  {step}" for step in dict.fromkeys(shown[""]))]
+    data = [{"key": s.key, "title": s.title, "moves": len(s.moves), "steps": shown[s.key]} for s in SCENES.values()]
+    return "\n".join(lines), data
 
 
 def describe(options: argparse.Namespace) -> Said:

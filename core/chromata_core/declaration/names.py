@@ -39,6 +39,9 @@ StepName = Annotated[str, Names("step", ("step",))]
 # A limit as text: a number, or where it stands: ``option:key``, ``-option:key``, ``quantity:key``, ``scale:key``.
 LIMIT = "limit"
 LimitText = Annotated[str, LIMIT]
+# The key of a drawing that shows how hands do something.
+SCENE = "scene"
+SceneName = Annotated[str, SCENE]
 # A condition over what is declared, and a sentence that may hold values of it in braces.
 CONDITION, SENTENCE = "condition", "sentence"
 Condition = Annotated[str, CONDITION]

@@ -19,6 +19,7 @@ from chromata_core.declaration.names import (
     QuantityName,
     ReadingName,
     RoleName,
+    SceneName,
     SeriesName,
     StepName,
     ValueName,
@@ -207,6 +208,7 @@ class Step:
     readings so far how to go on. ``meanwhile`` names the step of the next trial that can be done while this one waits.
     ``early`` names the step of the setup before which this one of a trial is done: a long wait begins first.
     ``photo`` says of what a picture belongs on the record; it is offered, never demanded.
+    ``scene`` is the key of the drawing that shows how it is done (apparatus/scene_book.py), empty for none.
     ``minutes`` are how long hands are needed, without its wait; 0: it follows from what is done in it.
     ``cycle``: steps with the same one follow each other and are done in rounds, such as heat, cool, weigh: as long as
     the series named there goes on, which one of them reads, or as often as the number option says. ``again`` is the
@@ -226,6 +228,7 @@ class Step:
     meanwhile: StepName = ""
     early: StepName = ""
     photo: str = ""
+    scene: SceneName = ""
     minutes: int = 0
     cycle: CycleName = ""
     again: str = ""

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 from itertools import product
 from math import prod
 
+from chromata_core.apparatus.scene_book import SCENES
 from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption, SubstanceOption
 from chromata_core.declaration.options import active, resolve_options
@@ -58,6 +59,8 @@ def _keys(method: Method) -> Iterator[str]:
     for step in method.steps:
         if not step.key.replace("-", "_").isidentifier():
             yield f"The key “{step.key}” of a step must be letters and digits, joined by hyphens."
+        if step.scene and step.scene not in SCENES:
+            yield unknown("drawing", step.scene, list(SCENES))
 
 
 def _options(method: Method) -> Iterator[str]:

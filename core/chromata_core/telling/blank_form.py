@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from chromata_core.apparatus.scene import SceneDrawn
+from chromata_core.apparatus.scene_book import drawing
 from chromata_core.declaration.vocabulary import Observation, Reading, Series
 from chromata_core.sentences import first_upper
 from chromata_core.sheet.bound import Bound
@@ -40,7 +42,7 @@ class FormStep:
 
 @dataclass(frozen=True, slots=True)
 class BlankForm:
-    """The whole form: ``once`` is written once, ``each`` for each of the ``trials``."""
+    """The whole form: ``once`` is written once, ``each`` for each of the ``trials``; ``scenes`` show how it is done."""
 
     aim: str
     reaction: str
@@ -52,6 +54,7 @@ class BlankForm:
     series: list[BlankRows]
     lines: list[Blank]
     questions: list[str]
+    scenes: list[SceneDrawn]
 
 
 def blank_form(bound: Bound) -> BlankForm:
@@ -69,6 +72,7 @@ def blank_form(bound: Bound) -> BlankForm:
         [_rows(bound, part, name) for part in bound.readings if _leads(part) for name in _where(bound, part)],
         [Blank(q.label, q.unit) for q in bound.quantities if q.key in wanted],
         list(method.questions),
+        [drawing(key) for key in dict.fromkeys(step.scene for step in bound.steps if step.scope != "closing") if key],
     )
 
 

@@ -135,6 +135,14 @@ class MethodCard:
 
 
 @dataclass(frozen=True, slots=True)
+class StepSaid:
+    """A step in words, and the key of the drawing that shows it, empty for none."""
+
+    text: str
+    scene: str
+
+
+@dataclass(frozen=True, slots=True)
 class MethodPage:
     """A method whole, with its worked example and the computed effects of slips and faults."""
 
@@ -144,7 +152,7 @@ class MethodPage:
     roles: list[RoleOut]
     parts: list[PartOut]
     quantities: list[QuantityLine]
-    steps: list[str]
+    steps: list[StepSaid]
     hazards: list[str]
     questions: list[str]
     slips: list[Effect]
@@ -187,7 +195,7 @@ def page(method: Method) -> MethodPage:
         roles=[RoleOut(r.key, r.label, list(r.kinds), r.default) for r in method.roles],
         parts=parts_out(at.bound),
         quantities=[_quantity(at.bound, q, signs) for q in at.bound.quantities if not (q.aside or renames(at, q))],
-        steps=[at.bound.worded(f"{s.lead} {s.then}".strip()) for s in at.bound.steps],
+        steps=[StepSaid(at.bound.worded(f"{s.lead} {s.then}".strip()), s.scene) for s in at.bound.steps],
         hazards=[at.bound.worded(hazard) for hazard in method.hazards],
         questions=list(method.questions),
         slips=slip_effects(at.bound),

@@ -104,7 +104,8 @@ class ResultOut:
 @dataclass(frozen=True, slots=True)
 class StepOut:
     """A step on the rail. ``begun`` is when its wait was started, epoch seconds; ``meanwhile`` names the step of the
-    next trial that can be done during it, ``photo`` what a picture belongs on the record of. ``minutes`` are left of it
+    next trial that can be done during it, ``photo`` what a picture belongs on the record of,
+    ``scene`` the drawing that shows how it is done. ``minutes`` are left of it
     with the hands, about; ``early`` ones are done before their turn, so that other work fills their wait. ``turn`` is
     the round of a cycle.
     """
@@ -124,6 +125,7 @@ class StepOut:
     meanwhile: str
     cautions: list[str]
     photo: str
+    scene: str
     minutes: float
     early: bool
 

@@ -52,6 +52,7 @@ def _step(at: Context, task: Task, state: str, begun: float | None, minutes: flo
         meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
         photo=worded(step.photo),
+        scene=step.scene,
         minutes=minutes,
         early=bool(step.early),
     )

@@ -13,7 +13,6 @@ from django.apps import apps
 from django.db import connection
 from django.db.models import ForeignKey
 from django.test import Client
-from prelab.models import Answer, LetIn
 
 from archives.rows import KINDS
 from labs import actions
@@ -24,6 +23,7 @@ from marking.rubrics import chosen_rubric
 from notebook.models import Entry, Photo
 from notebook.tests.test_photos import picture
 from people.models import Person, Role, Section
+from prelab.models import Answer, LetIn
 from reports.build import report_of
 from stock.models import Calibration
 

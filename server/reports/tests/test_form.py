@@ -25,6 +25,8 @@ class Form(Room):
             "The colour held for 30 s",
             "Mean titre",
             "Goggles on",
+            "Rinse and fill a burette",
+            "lowest point",
         ):
             self.assertIn(said, text)
         self.assertIn(method("acid-base-titration").questions[0][:30], text)

@@ -4,12 +4,12 @@ import io
 import zipfile
 
 from django.test import Client
-from prelab.models import Answer
 from pypdf import PdfReader
 
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, Room, entry, titrate, write
+from prelab.models import Answer
 
 
 class OfAStudent(Room):

@@ -667,6 +667,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scenes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Drawings of how hands do something. All of them, by key and title, the same for everybody who is signed in. */
+        get: operations["scenes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scenes/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One drawing. Its moves as shapes and words on a page; 404 for one that does not exist. */
+        get: operations["scene"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sections": {
         parameters: {
             query?: never;
@@ -2167,6 +2201,21 @@ export interface components {
             of: string[];
             words: string[];
         };
+        /**
+         * @description * `water` - water
+         *     * `colour` - colour
+         *     * `deep` - deep
+         *     * `acid` - acid
+         *     * `solid` - solid
+         *     * `metal` - metal
+         *     * `other metal` - other metal
+         *     * `flame` - flame
+         *     * `sheet` - sheet
+         *     * `skin` - skin
+         *     * `stopper` - stopper
+         * @enum {string}
+         */
+        FillEnum: "water" | "colour" | "deep" | "acid" | "solid" | "metal" | "other metal" | "flame" | "sheet" | "skin" | "stopper";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Finding: {
             code: string;
@@ -2512,7 +2561,7 @@ export interface components {
             roles: components["schemas"]["RoleOut"][];
             parts: components["schemas"]["PartOut"][];
             quantities: components["schemas"]["QuantityLine"][];
-            steps: string[];
+            steps: components["schemas"]["StepSaid"][];
             hazards: string[];
             questions: string[];
             slips: components["schemas"]["Effect"][];
@@ -2528,6 +2577,13 @@ export interface components {
         /** @description How long a session is, in minutes from its start. */
         MinutesRequest: {
             minutes: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        MoveDrawn: {
+            text: string;
+            mind: string;
+            shapes: components["schemas"]["Shape"][];
+            words: components["schemas"]["Words"][];
         };
         /** @description What the thing will be called in plans. */
         NameRequest: {
@@ -2720,6 +2776,16 @@ export interface components {
             asks: boolean;
             settles: number;
         };
+        /**
+         * @description * `line` - line
+         *     * `fine` - fine
+         *     * `dashed` - dashed
+         *     * `accent` - accent
+         *     * `warn` - warn
+         *     * `heavy` - heavy
+         * @enum {string}
+         */
+        PenEnum: "line" | "fine" | "dashed" | "accent" | "warn" | "heavy";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Picture: {
             photo: string;
@@ -3261,6 +3327,22 @@ export interface components {
             /** @default  */
             note: string;
         };
+        /** @description A drawing by its key, with its title and how many moves it has. */
+        SceneCard: {
+            key: string;
+            title: string;
+            moves: number;
+        };
+        /** @description A scene on pages of ``width`` and ``height``, a move on each. */
+        SceneDrawn: {
+            key: string;
+            title: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            moves: components["schemas"]["MoveDrawn"][];
+        };
         /** @description A section as it shall be. */
         SectionChangeRequest: {
             name: string;
@@ -3353,6 +3435,12 @@ export interface components {
             timetables: components["schemas"]["Timetable"][];
             steps: components["schemas"]["StepName"][];
             remarks: components["schemas"]["RemarkOut"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Shape: {
+            path: string;
+            fill: components["schemas"]["FillEnum"] | components["schemas"]["BlankEnum"];
+            pen: components["schemas"]["PenEnum"] | components["schemas"]["BlankEnum"];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {
@@ -3495,9 +3583,15 @@ export interface components {
             meanwhile: string;
             cautions: string[];
             photo: string;
+            scene: string;
             /** Format: double */
             minutes: number;
             early: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        StepSaid: {
+            text: string;
+            scene: string;
         };
         /** @description Everything of its own that a department can choose in a plan; what drifted of it. */
         Stock: {
@@ -3760,6 +3854,25 @@ export interface components {
         /** @description Whether it stands in the method book no longer. */
         WithdrawnRequest: {
             withdrawn: boolean;
+        };
+        /**
+         * @description * `plain` - plain
+         *     * `soft` - soft
+         *     * `accent` - accent
+         *     * `warn` - warn
+         *     * `figure` - figure
+         * @enum {string}
+         */
+        WordEnum: "plain" | "soft" | "accent" | "warn" | "figure";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Words: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            text: string;
+            word: components["schemas"]["WordEnum"];
+            anchor: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         WorkedLine: {
@@ -5446,6 +5559,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RubricOut"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    scenes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SceneCard"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    scene: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SceneDrawn"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -26,6 +26,7 @@ const ChangePlanPage = view(() => import('../features/planner/PlannerPage'), 'Ch
 const PrelabPage = view(() => import('../features/prelab/PrelabPage'), 'PrelabPage');
 const PrelabsPage = view(() => import('../features/prelab/PrelabsPage'), 'PrelabsPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
+const ScenesPage = view(() => import('../features/scenes/ScenesPage'), 'ScenesPage');
 const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
 const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
 const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
@@ -73,6 +74,7 @@ function SignedIn() {
                   element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />}
                 />
                 <Route path="/methods" element={<MethodBook />} />
+                <Route path="/scenes" element={<ScenesPage />} />
                 <Route path="/choices" element={<ChoicesPage />} />
                 <Route path="/methods/:slug" element={<MethodPage />} />
                 <Route path="/methods/:slug/history" element={<HistoryPage />} />

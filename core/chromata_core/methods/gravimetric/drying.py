@@ -31,11 +31,11 @@ def weighed_dry(key: str, label: str, hint: str, echo: str = "") -> Series:
     return Series(key, label, "g", "balance", key, until=ConstantMass(LIMIT, SCHOOL, TIMES), hint=hint, echo=echo)
 
 
-def weigh_step(series: str, cooling: int, then: str, detail: str) -> Step:
+def weigh_step(series: str, cooling: int, then: str, detail: str, scene: str) -> Step:
     """Cool for so many seconds and weigh; ``then`` says how to go on until it is constant."""
     return Step(
         "weigh", "Cool and weigh", "Let it cool to room temperature, then weigh;", then, detail,
-        reads=(series,), wait=Wait("Cooling", cooling), cautions=(cautions.HOT_CRUCIBLE,), cycle=series,
+        reads=(series,), wait=Wait("Cooling", cooling), cautions=(cautions.HOT_CRUCIBLE,), cycle=series, scene=scene,
     )  # fmt: skip
 
 

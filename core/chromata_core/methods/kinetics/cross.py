@@ -35,9 +35,9 @@ TIME = Quantity(
 POUR = Step(
     "pour", "Pour together, stop the time", "Read both tubes, pour together over the cross, start;", "stop when it is gone. Twice.",
     "A run that differs by more than the rule is made a third time.", reads=("clear", "T_a", "T_b", "t"), cautions=(cautions.SULFUR_DIOXIDE,),
-)  # fmt: skip
+scene="over-the-cross")  # fmt: skip
 CLEAN = Step("clean", "Pour out at once, rinse", "Pour the tubes out under the hood", "and rinse them before sulfur sticks.", "", "closing",
-             cautions=(cautions.SULFUR_DIOXIDE, cautions.DEFER))  # fmt: skip
+             cautions=(cautions.SULFUR_DIOXIDE, cautions.DEFER), scene="tidy")  # fmt: skip
 HAZARDS = (cautions.GOGGLES, cautions.SULFUR_DIOXIDE, cautions.ACID_BURNS)
 CHECKS = (Repeats("T_a"),)
 SLIPS = (Slip("last-run", "the last run is used instead of the mean", "t_mean", "last(t)"),)

@@ -52,8 +52,8 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, cross, tubes", "Put goggles on and draw the cross;", "all runs at room temperature.", "A thermometer for each tube.", "setup",
-             cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER)),
-        Step("measure", "Make {V_plan} up with water", "Measure {V_plan} of thiosulfate and make it up with water,", "the acid into its own tube.", reads=("V_thio",), minutes=2),
+             cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER), scene="ready"),
+        Step("measure", "Make {V_plan} up with water", "Measure {V_plan} of thiosulfate and make it up with water,", "the acid into its own tube.", reads=("V_thio",), minutes=2, scene="cylinder"),
         cross.POUR,
         Step("own", "Own calculation", "Work out the order yourself", "and compare.", "The slope of log rate against log concentration.", "closing", ("own.order",)),
         conclusion(3),

@@ -69,9 +69,9 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, cross, tubes", "Put goggles on, draw the cross", "and put a thermometer into each tube: thiosulfate and acid.",
-             "10 mL of thiosulfate in one, about 2 mL of acid in the other.", "setup", cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER)),
+             "10 mL of thiosulfate in one, about 2 mL of acid in the other.", "setup", cautions=(cautions.GOGGLES, cautions.ACID_BURNS, cautions.DEFER), scene="ready"),
         Step("bath", "Into the bath for {T_plan}", "Set the bath for {T_plan}", "and put both tubes into it.", "Prepare the next pair of tubes meanwhile.",
-             reads=("bath",), wait=Wait("Reaching the temperature", 300), meanwhile="bath", cautions=(cautions.HOT_WATER,), minutes=2),
+             reads=("bath",), wait=Wait("Reaching the temperature", 300), meanwhile="bath", cautions=(cautions.HOT_WATER,), minutes=2, scene="tubes-in-bath"),
         cross.POUR,
         Step("own", "Own calculation", "Work out the activation energy yourself", "and compare.", "ln of the rate against 1/T in kelvin; the slope is −E_a/R.", "closing", ("own.E_a",)),
         conclusion(3),

@@ -99,21 +99,21 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, cell, supply off", "Put goggles on; the supply is off", "until everything is connected.", "", "setup",
-             cautions=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DEFER)),
+             cautions=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DEFER), scene="ready"),
         *light.SETUP_STEPS,
         Step("cell", "Fill the cell", "Fill the cell with iodate solution and acid", "and write its volume.", "Acid into the solution, never the reverse.", reads=("V", "acid"),
-             cautions=(cautions.DILUTE_SULFURIC,), minutes=4),
+             cautions=(cautions.DILUTE_SULFURIC,), minutes=4, scene="electrolysis"),
         Step("current", "Current", "Switch on, start the clock at once, set about {I_plan};", "read the meter every minute to {t_run}.",
              "Stir. Brown streams from one wire, bubbles from the other.", reads=("t", "I", "pole"), wait=Wait("Current", 300), cautions=(cautions.CURRENT, cautions.IODINE),
-             minutes=2),  # set up; the readings are made while it runs
+             minutes=2, scene="electrolysis"),  # set up; the readings are made while it runs
         Step("rest", "Switch off, let it dissolve", "Switch off and {rest} five minutes,", "until nothing floats.", "", reads=("solid", "dissolved"), wait=Wait("Dissolving", 300),
-             cautions=(cautions.IODINE,), minutes=1),
+             cautions=(cautions.IODINE,), minutes=1, scene="electrolysis"),
         light.read_step("Read the iodine", "Blank in, rinse the cuvette with the brown solution,"),
         *(Step("own", "Own calculation", "Work out the {wanted} yourself", "and compare.", "Charge is current times time; divide by the Faraday constant.", "closing",
                (f"own.{result}",), when={"question": question})
           for question, result in (("z", "z"), ("F", "F_found"), ("N_A", "N_found"), ("efficiency", "efficiency"))),
         conclusion(3),
-        Step("clean", "Thiosulfate, rinse", "Take the brown away with a little thiosulfate", "and rinse the cell.", "", "closing", cautions=(cautions.IODINE, cautions.DEFER)),
+        Step("clean", "Thiosulfate, rinse", "Take the brown away with a little thiosulfate", "and rinse the cell.", "", "closing", cautions=(cautions.IODINE, cautions.DEFER), scene="tidy"),
     ),
     hazards=(cautions.GOGGLES, cautions.IODINE, cautions.CURRENT, cautions.DILUTE_SULFURIC, cautions.CUVETTE, cautions.DEFER),
     checks=(

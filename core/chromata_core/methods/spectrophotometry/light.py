@@ -216,20 +216,20 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
 
 SETUP_STEPS: tuple[Step, ...] = (
     Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
-         "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1),
+         "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1, scene="lamp-on"),
     Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {blank} in, lid shut,", "set the display to {zero}.",
-         "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3),
+         "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3, scene="blank"),
     Step("match", "The two cuvettes", "Fill the second cuvette with the blank too", "and read it against the first.",
-         "What it shows is its own; from now on the solutions go into it.", "setup", ("A_match", "T_match"), when=_TWO),
+         "What it shows is its own; from now on the solutions go into it.", "setup", ("A_match", "T_match"), when=_TWO, scene="blank"),
     Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
-         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25),
+         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25, scene="standards"),
 )  # fmt: skip
 
 
 def read_step(title: str, lead: str, when: When = None) -> Step:
     """The blank again, then the unknown."""
     return Step("read", title, lead, "then read it.", "Above the strongest standard it must be diluted, below the weakest the line says nothing.",
-                reads=("rezero", "V_taken", "V_made", "A_x", "T_x"), when=when)  # fmt: skip
+                reads=("rezero", "V_taken", "V_made", "A_x", "T_x"), when=when, scene="sample-light")  # fmt: skip
 
 
 SIGNALS = ("A_std", "T_std", "A_x", "T_x")

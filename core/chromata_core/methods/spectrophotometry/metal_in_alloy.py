@@ -28,10 +28,10 @@ def _begin(order: str) -> tuple[Step, Step]:
     """The piece weighed and in its acid: before the setup step that the order names, or in its turn."""
     early = _ORDERS[order]
     return (
-        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",), early=early, when={"order": order}),
+        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",), early=early, when={"order": order}, scene="weigh-tared"),
         Step("dissolve", "Dissolve it under the hood", "Piece into a beaker, 30 mL of 6 mol/L nitric acid, under the hood;", "start the clock and go on.",
              "About ten minutes for a thin piece, until it is gone and no brown is left.", wait=Wait("Dissolving", 600), meanwhile="" if early else "weigh", cautions=(cautions.NITRIC,),
-             early=early, minutes=3, when={"order": order}),
+             early=early, minutes=3, when={"order": order}, scene="dissolve-in-hood"),
     )  # fmt: skip
 
 
@@ -78,16 +78,16 @@ METHOD = Method(
     ),
     steps=(
         Step("labels", "Goggles, gloves, hood", "Put goggles and gloves on", "and check that the hood draws.", "", "setup",
-             cautions=(cautions.GOGGLES, cautions.NITRIC, cautions.DYE, cautions.DEFER)),
+             cautions=(cautions.GOGGLES, cautions.NITRIC, cautions.DYE, cautions.DEFER), scene="ready"),
         *light.SETUP_STEPS,
         *(step for order in _ORDERS for step in _begin(order)),
         Step("make-up", "Make up, invert", "Rinse it all into the flask, make up to the mark,", "invert ten times.", "What is not mixed is not one solution.", reads=("V_alloy",),
-             cautions=(cautions.NITRIC,), minutes=4),
-        Step("compare", "Compare by eye", "Hold it beside the standards:", "does its colour lie between them?", "A piece that is mostly copper is far too dark.", reads=("colour",)),
+             cautions=(cautions.NITRIC,), minutes=4, scene="flask-to-mark"),
+        Step("compare", "Compare by eye", "Hold it beside the standards:", "does its colour lie between them?", "A piece that is mostly copper is far too dark.", reads=("colour",), scene="standards"),
         light.read_step("Read the dissolved alloy", "Blank in, then rinse the cuvette with it,"),
         Step("own", "Own calculation", "Work out the copper in the alloy yourself", "and compare.", "Cuvette, dilution, flask, moles, grams, per cent.", "closing", ("own.w",)),
         conclusion(3),
-        Step("clean", "Collect the copper", "Collect every blue solution", "and rinse the cuvettes.", "", "closing", cautions=(cautions.COPPER_WASTE, cautions.DEFER)),
+        Step("clean", "Collect the copper", "Collect every blue solution", "and rinse the cuvettes.", "", "closing", cautions=(cautions.COPPER_WASTE, cautions.DEFER), scene="tidy"),
     ),
     hazards=(cautions.GOGGLES, cautions.NITRIC, cautions.COPPER_WASTE, cautions.CUVETTE, cautions.DEFER),
     checks=light.CHECKS,

@@ -67,25 +67,32 @@ FILL = Step(
     "fill", "Rinse and fill the burette", "Rinse and fill the burette", "with {titrant}.",
     "Twice with a few millilitres of titrant, then fill. Take the funnel out, clear the tip of air.", "setup",
     cautions=(cautions.BELOW_EYES, "{burn}"), minutes=6,
-)  # fmt: skip
+scene="burette-fill")  # fmt: skip
 
 START = (
-    Step("start", "Read the start", "Read the burette", "before you open the tap.", reads=("V_start",), when=_BY_HAND, minutes=2),
+    Step("start", "Read the start", "Read the burette", "before you open the tap.", reads=("V_start",), when=_BY_HAND, minutes=2, scene="burette-read"),
     Step("start", "Fill it to zero", "Turn the tap to fill until it runs over,", "then off: it stands at 0.00.",
-         "The surplus runs back into the bottle. The part under the tap must be full of liquid too.", when=_BY_ITSELF, minutes=2),
+         "The surplus runs back into the bottle. The part under the tap must be full of liquid too.", when=_BY_ITSELF, minutes=2, scene="burette-read"),
 )  # fmt: skip
 
 RUN = Step(
     "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
     "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end.",
-    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"), minutes=5)  # fmt: skip
+    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"), minutes=5, scene="burette-run")  # fmt: skip
 
-END = Step("end", "Read the end", "Read the burette", "after the {colour} has held for 30 s.", reads=("V_end",))
+END = Step(
+    "end",
+    "Read the end",
+    "Read the burette",
+    "after the {colour} has held for 30 s.",
+    reads=("V_end",),
+    scene="burette-read",
+)
 
 CLEAN = Step(
     "clean", "Empty, rinse, waste", "Empty and rinse the burette", "and clear your bench.",
     "Last with distilled water; then upside down, tap open.", "closing", cautions=(cautions.NEUTRAL_WASTE, cautions.DEFER),
-)  # fmt: skip
+scene="tidy")  # fmt: skip
 
 FAULTS = (
     Fault("air-bubble", "Air bubble in the burette tip", {"V_end": "x + 0.20"},

@@ -21,6 +21,7 @@ import {
 } from './hand';
 import { AnswerInHand, FinishedInHand, ObservationInHand, TickInHand } from './OtherInHand';
 import { HalfHour } from './HalfHour';
+import { HowItIsDone } from './HowItIsDone';
 import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
@@ -66,7 +67,9 @@ export function InHand(props: Props) {
       {open ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <RemarksHere bench={props.bench} task={task} />
+          {task.kind !== 'reading' && <HowItIsDone bench={props.bench} task={task} colour={props.colour} />}
           <Form {...props} />
+          {task.kind === 'reading' && <HowItIsDone bench={props.bench} task={task} colour={props.colour} />}
           <Around {...props} />
           <HalfHour bench={props.bench} pending={props.pending} colour={props.colour} />
         </Box>

@@ -3,7 +3,7 @@ import { halfHour, named } from './halfHour';
 import type { Step } from './hand';
 
 const step = (key: string, trial: number | null, minutes: number, more: Partial<Step> = {}): Step => ({
-  key, trial, minutes, title: key, detail: '', scope: 'trial', state: 'ahead', cautions: [], photo: '',
+  key, trial, minutes, title: key, detail: '', scope: 'trial', state: 'ahead', cautions: [], photo: '', scene: '',
   trial_name: trial === null ? '' : `portion ${trial}`, trial_short: '', wait_label: '', wait_seconds: 0,
   begun: null, meanwhile: '', early: false, turn: null, ...more,
 }); // prettier-ignore

@@ -16,7 +16,7 @@ export function MethodBook() {
       </Box>
       <p>
         Experiments by family. <Link to="/choices">How Chromata computes</Link>, where several ways are
-        accepted.
+        accepted. <Link to="/scenes">How hands do it</Link>, drawn.
       </p>
       <Loaded of={methods}>
         {(all) => {

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useMe, useMethod } from '../../api/hooks';
@@ -13,6 +14,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ResultCard } from '../../identity/ResultCard';
 import { CopyAndChange } from '../experiments/CopyAndChange';
 import { accent, FIGURES, ink } from '../../identity/tokens';
+import { Scene } from '../../scenes/Scene';
 import { WorkedLines } from '../../identity/WorkedLines';
 
 /** A method's page of the book. */
@@ -160,11 +162,34 @@ function HowItIsDone({ page }: { page: Shapes['MethodPage'] }) {
       </Sheet>
       <Sheet title="The steps">
         <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
-          {page.steps.map((step) => (
-            <li key={step}>{step}</li>
+          {page.steps.map((step, place) => (
+            <li key={place}>
+              {step.text}
+              {page.steps.findIndex((one) => one.scene === step.scene) === place && step.scene && (
+                <Drawn of={step.scene} colour={accent(page.card.family)} />
+              )}
+            </li>
           ))}
         </Box>
       </Sheet>
+    </>
+  );
+}
+
+/** A drawing that is fetched when it is opened. */
+function Drawn({ of, colour }: { of: string; colour: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button
+        size="small"
+        sx={{ display: 'block', ml: -0.5 }}
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+      >
+        {open ? 'Hide the drawing' : 'Draw it'}
+      </Button>
+      {open && <Scene of={of} colour={colour} />}
     </>
   );
 }
