@@ -77,6 +77,7 @@ INSTALLED_APPS = [
     "results",
     "reports",
     "archives",
+    "practice",
     "demo",
 ]
 

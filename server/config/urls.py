@@ -42,6 +42,7 @@ urlpatterns = [
     path("api/", include("results.urls")),
     path("api/", include("reports.urls")),
     path("api/", include("archives.urls")),
+    path("api/", include("practice.urls")),
     re_path(r"^api/.*", not_found),
     re_path(r"^(?!static/).*", application),
 ]

@@ -287,6 +287,7 @@ class NothingIsForgotten(Room):
         "Link": "lets somebody in", "Token": "lets a program in", "Experiment": "sessions carry their declaration",
         "Calibration": "sessions carry their instruments", "Solution": "belongs to a stockroom of elsewhere",
         "OwnInstrument": "sessions carry their instruments", "KeptRubric": "sessions carry theirs",
+        "Skill": "practice belongs to who practises",
     }  # fmt: skip
 
     def test_every_model_that_hangs_on_people_or_sessions(self) -> None:

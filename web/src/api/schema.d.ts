@@ -615,6 +615,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What there is to practise. For everybody who is signed in, with their own progress. */
+        get: operations["practice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/calculations/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A task of one kind. The same for the same seed; 404 for what cannot be practised. */
+        get: operations["calculation_task"];
+        put?: never;
+        /** @description A task of one kind. Judged, and counted for who asks. */
+        post: operations["work_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/class": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Where classes are weak. By section, for who teaches or assists; without names. */
+        get: operations["class_practice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/hunts/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A task of one kind. The same for the same seed; 404 for what cannot be practised. */
+        get: operations["hunt"];
+        put?: never;
+        /** @description A task of one kind. Judged, and counted for who asks. */
+        post: operations["accuse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/scales/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A task of one kind. The same for the same seed; 404 for what cannot be practised. */
+        get: operations["scale_task"];
+        put?: never;
+        /** @description A task of one kind. Judged, and counted for who asks. */
+        post: operations["read_scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/predict": {
         parameters: {
             query?: never;
@@ -1728,6 +1816,14 @@ export interface components {
          * @enum {string}
          */
         ByEnum: "percent" | "u";
+        /** @description What is ``given`` and ``known``, and the line to be worked out, in ``unit``. */
+        CalculationTask: {
+            title: string;
+            given: string[];
+            known: string[];
+            wanted: string;
+            unit: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         CalibrationOut: {
             id: number;
@@ -1890,6 +1986,11 @@ export interface components {
             without: string;
             own: string;
             sections: string;
+        };
+        /** @description A section's practice, the weakest first. */
+        ClassSkills: {
+            section: string;
+            skills: components["schemas"]["SkillOfClass"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparable: {
@@ -2354,6 +2455,14 @@ export interface components {
          * @enum {string}
          */
         HowEnum: "names" | "lot" | "last";
+        /** @description Readings of a bench as it left them, its result beside the accepted value, and what may have happened. */
+        Hunt: {
+            title: string;
+            readings: string[];
+            result: string;
+            accepted: string;
+            suspects: components["schemas"]["Suspect"][];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         InWords: {
             question: string;
@@ -2958,6 +3067,29 @@ export interface components {
          */
         PlotTextRoleEnum: "tick" | "axis" | "mark" | "area" | "point";
         /**
+         * @description What came of an answer. ``fits``: of a fault hunt, it would explain the numbers as well. ``answer`` is what a
+         *     scale shows, empty for others.
+         */
+        PracticeVerdict: {
+            right: boolean;
+            fits: boolean;
+            sentence: string;
+            answer: string;
+            skill: components["schemas"]["SkillShown"];
+        };
+        /** @description What there is to practise, and how far one is. */
+        PracticeView: {
+            scales: components["schemas"]["Practised"][];
+            calculations: components["schemas"]["Practised"][];
+            hunts: components["schemas"]["Practised"][];
+            skills: components["schemas"]["SkillShown"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Practised: {
+            slug: string;
+            label: string;
+        };
+        /**
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
@@ -3327,6 +3459,12 @@ export interface components {
             /** @default  */
             note: string;
         };
+        /** @description An ``instrument`` that stands at ``at`` in its unit, exactly. */
+        ScaleTask: {
+            instrument: components["schemas"]["Instrument"];
+            /** Format: double */
+            at: number;
+        };
         /** @description A drawing by its key, with its title and how many moves it has. */
         SceneCard: {
             key: string;
@@ -3460,6 +3598,23 @@ export interface components {
         SignInRequest: {
             username: string;
             password: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SkillOfClass: {
+            kind: string;
+            label: string;
+            people: number;
+            tried: number;
+            right: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        SkillShown: {
+            kind: string;
+            slug: string;
+            label: string;
+            tried: number;
+            right: number;
+            in_a_row: number;
         };
         /** @description Whose slips to print; nobody named means everybody without a PIN who never joined. */
         SlipsRequest: {
@@ -3685,6 +3840,11 @@ export interface components {
             whole_class: string;
             note: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Suspect: {
+            key: string;
+            label: string;
+        };
         /** @description A table as it comes: pasted text, or a file in base64 with its name. */
         TableRequest: {
             /** @default  */
@@ -3820,6 +3980,12 @@ export interface components {
             instruments?: {
                 [key: string]: string;
             };
+        };
+        /** @description An answer to the task of a seed. */
+        TriedRequest: {
+            /** Format: int64 */
+            seed: number;
+            text: string;
         };
         /** @description A reading that is being typed. */
         TryRequest: {
@@ -5436,6 +5602,271 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    calculation_task: {
+        parameters: {
+            query?: {
+                /** @description which of the endless tasks, from 0 */
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalculationTask"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    work_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TriedRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeVerdict"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    class_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassSkills"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    hunt: {
+        parameters: {
+            query?: {
+                /** @description which of the endless tasks, from 0 */
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hunt"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    accuse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TriedRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeVerdict"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    scale_task: {
+        parameters: {
+            query?: {
+                /** @description which of the endless tasks, from 0 */
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleTask"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    read_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TriedRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeVerdict"];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -23,6 +23,7 @@ const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodB
 const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
 const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
 const ChangePlanPage = view(() => import('../features/planner/PlannerPage'), 'ChangePlanPage');
+const PracticePage = view(() => import('../features/practice/PracticePage'), 'PracticePage');
 const PrelabPage = view(() => import('../features/prelab/PrelabPage'), 'PrelabPage');
 const PrelabsPage = view(() => import('../features/prelab/PrelabsPage'), 'PrelabsPage');
 const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
@@ -86,6 +87,7 @@ function SignedIn() {
                 <Route path="/sections/:section" element={<SectionPage />} />
                 <Route path="/department" element={<DepartmentPage me={person} />} />
                 <Route path="/sessions/:session" element={<SessionPage />} />
+                <Route path="/practice" element={<PracticePage me={person} />} />
                 <Route path="/before" element={<PrelabsPage />} />
                 <Route path="/sessions/:session/before" element={<PrelabPage />} />
                 <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />

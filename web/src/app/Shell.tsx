@@ -31,6 +31,7 @@ const PLACES = {
   student: [
     ['/', 'My bench'],
     ['/before', 'Before class'],
+    ['/practice', 'Practice'],
     ['/methods', 'Method book'],
   ],
 } as const;

@@ -24,7 +24,9 @@ export function Dial({ tool, value, text, colour }: Props) {
       viewBox="0 0 300 230"
       role="img"
       aria-label={
-        value === null ? `${tool.short}, nothing read` : `${tool.short}, needle at ${text} ${tool.unit}`
+        value === null
+          ? `${tool.short}, nothing read`
+          : `${tool.short}, needle ${text ? `at ${text} ${tool.unit}` : 'to be read'}`
       }
       style={{ width: '100%', maxHeight: 320 }}
     >

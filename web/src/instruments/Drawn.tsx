@@ -13,15 +13,19 @@ interface Props {
   colour: string;
   /** Little room: the scale alone. */
   narrow?: boolean;
+  /** It is to be read: nothing in the drawing says where it stands. */
+  silent?: boolean;
 }
 
 /** The instrument in hand, drawn at what was typed. */
-export function Drawn({ tool, text, colour, narrow = false }: Props) {
+export function Drawn({ tool, text, colour, narrow = false, silent = false }: Props) {
   const plain = text.trim().replace(',', '.');
   const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
-  if (tool.scales.length > 0) return <Dial tool={tool} value={value} text={plain} colour={colour} />;
+  if (tool.scales.length > 0)
+    return <Dial tool={tool} value={value} text={silent ? '' : plain} colour={colour} />;
   if (tool.digital) return <Display tool={tool} text={plain} />;
   if (tool.low === tool.high) return <OneMark tool={tool} colour={colour} />;
-  if (STEMS.includes(tool.kind)) return <Stem tool={tool} value={value} text={plain} colour={colour} />;
-  return <Tube tool={tool} value={value} text={plain} colour={colour} narrow={narrow} />;
+  if (STEMS.includes(tool.kind))
+    return <Stem tool={tool} value={value} text={silent ? '' : plain} colour={colour} />;
+  return <Tube tool={tool} value={value} text={silent ? '' : plain} colour={colour} narrow={narrow} />;
 }

@@ -39,7 +39,9 @@ export function Stem({ tool, value, text, colour }: Props) {
     <svg
       viewBox={`0 0 250 ${HEIGHT + 28}`}
       role="img"
-      aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, nothing read`}
+      aria-label={
+        inside ? `${tool.short} at ${text || 'a height to be read'}` : `${tool.short}, nothing read`
+      }
       style={{ width: '100%', height: '100%', maxHeight: 440 }}
     >
       <rect
@@ -61,7 +63,7 @@ export function Stem({ tool, value, text, colour }: Props) {
         anchor="start"
         sizes={[17, 13]}
       />
-      {inside && <ReadHere from={left - 8} {...{ y, text, colour }} unit={tool.unit} />}
+      {inside && text && <ReadHere from={left - 8} {...{ y, text, colour }} unit={tool.unit} />}
     </svg>
   );
 }

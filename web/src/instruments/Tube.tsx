@@ -13,6 +13,7 @@ interface Props {
   tool: Shapes['Instrument'];
   /** The typed value; null while nothing readable is typed. */
   value: number | null;
+  /** How it was typed; empty where it is not to be told. */
   text: string;
   colour: string;
   narrow: boolean;
@@ -40,7 +41,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
     <svg
       viewBox={`${from} 0 ${width} ${height + 28}`}
       role="img"
-      aria-label={inside ? `${tool.short} at ${text}` : `${tool.short}, empty`}
+      aria-label={inside ? `${tool.short} at ${text || 'a level to be read'}` : `${tool.short}, empty`}
       style={{ width: '100%', height: '100%', maxHeight: 470 }}
     >
       <clipPath id="tube">
@@ -72,7 +73,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
         sizes={[19, 14]}
         pale
       />
-      {inside && (
+      {inside && text && (
         <g>
           <line
             x1={LEFT - 6}

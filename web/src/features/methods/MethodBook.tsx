@@ -16,7 +16,8 @@ export function MethodBook() {
       </Box>
       <p>
         Experiments by family. <Link to="/choices">How Chromata computes</Link>, where several ways are
-        accepted. <Link to="/scenes">How hands do it</Link>, drawn.
+        accepted. <Link to="/scenes">How hands do it</Link>, drawn. <Link to="/practice">Practice</Link>:
+        scales, calculations, faults.
       </p>
       <Loaded of={methods}>
         {(all) => {

@@ -1,0 +1,124 @@
+"""Reading scales, drilled: an instrument that stands somewhere, and what the reading typed for it shows of how it was
+read. What people do with scales is common practice, no published source.
+"""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from decimal import ROUND_HALF_EVEN, Decimal
+
+import numpy as np
+
+from chromata_core.errors import ChromataError
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.quantity.given import read_in
+
+# What is read off marks or a needle; a display needs no practice.
+DRILLED = (
+    "burette-50-b", "cylinder-100-a", "cylinder-25-b", "gas-tube-50", "pipette-graduated-10", "thermometer-glass-1",
+    "barometer-mmhg", "barometer-cmhg", "ruler-300", "ammeter-0.15", "ammeter-0.6", "ammeter-3",
+)  # fmt: skip
+_NEAR = 0.25  # of a division: as well as an eye reads
+_RIM = 0.46  # of a division: how far the rim of a curve stands from where it is read, as it is drawn
+
+
+@dataclass(frozen=True, slots=True)
+class ScaleTask:
+    """An ``instrument`` that stands at ``at`` in its unit, exactly."""
+
+    instrument: Instrument
+    at: float
+
+
+@dataclass(frozen=True, slots=True)
+class ScaleVerdict:
+    """What came of a reading. ``kind``: right, decimals, direction, division, rim, tens, scale, near, off or none.
+    ``answer`` is what would be written.
+    """
+
+    right: bool
+    kind: str
+    sentence: str
+    answer: str
+
+
+def scale_task(slug: str, seed: int) -> ScaleTask:
+    """One of endlessly many; the same for the same seed."""
+    tool, random = CATALOGUE[slug], np.random.default_rng(seed)
+    low, high, step = float(tool.low), float(tool.high), _division(tool)
+    room = (high - low) * 0.06
+    at = random.uniform(low + room, high - room)
+    if abs(at / (10 * step) - round(at / (10 * step))) < 0.08:  # on a numbered mark there is nothing to get wrong
+        at += 3.3 * step if at < (low + high) / 2 else -3.3 * step
+    return ScaleTask(tool, float(at))
+
+
+def _division(tool: Instrument) -> float:
+    """From one mark to the next, as it is drawn: a vernier reads a tenth of it."""
+    return float(tool.graduation) * (10 if tool.kind == "barometer" else 1)
+
+
+def judge_scale(task: ScaleTask, text: str) -> ScaleVerdict:
+    """What ``text`` shows of how the scale was read."""
+    tool, step = task.instrument, _division(task.instrument)
+    near = max(_NEAR * step, 0.6 * 10.0**-tool.decimals)
+    answer = f"{Decimal(repr(task.at)).quantize(Decimal(1).scaleb(-tool.decimals), ROUND_HALF_EVEN)}"
+    try:
+        typed = read_in(text, tool.unit)
+    except ChromataError as error:
+        return ScaleVerdict(False, "none", error.message, "")
+    away = float(typed.value) - task.at
+    if abs(away) <= (near if typed.decimals >= tool.decimals else max(near, 0.5 * 10.0**-typed.decimals)):
+        return _finished(tool, typed.decimals, answer)
+    for kind, wrong, sentence in _mistaken(task):
+        if abs(float(typed.value) - wrong) <= near:
+            return ScaleVerdict(False, kind, sentence, answer)
+    if abs(away) <= 1.2 * step:
+        side = "more" if away > 0 else "less"
+        return ScaleVerdict(False, "near", f"Within a division, but {side} than there is. {_eye(tool)}", answer)
+    return ScaleVerdict(False, "off", f"It stands at {answer}. Find the numbered marks on both sides first.", answer)
+
+
+def _finished(tool: Instrument, decimals: int, answer: str) -> ScaleVerdict:
+    if decimals < tool.decimals:
+        finest = f"{Decimal(1).scaleb(-tool.decimals):f}"
+        said = f"Right so far; estimate between the marks too, and write it to {finest} {tool.unit}: {answer}."
+        return ScaleVerdict(False, "decimals", said, answer)
+    if decimals > tool.decimals:
+        said = f"Right, but this scale does not show so much: {answer} is all that can be read."
+        return ScaleVerdict(False, "decimals", said, answer)
+    return ScaleVerdict(True, "right", f"Right. Exactly it stands at {answer}.", answer)
+
+
+def _mistaken(task: ScaleTask) -> Iterator[tuple[str, float, str]]:
+    """Where one lands who reads it otherwise, and what is said then."""
+    tool, at = task.instrument, task.at
+    step = _division(tool)
+    numbered = 10 * step
+    below = numbered * (at // numbered)
+    above = below + numbered
+    run = {"down": "Here the numbers grow downwards.", "up": "Here the numbers grow upwards."}.get(tool.numbers_run, "")
+    for other in tool.scales:
+        if other != tool.high:
+            read = at * float(other) / float(tool.high)
+            yield "scale", read, f"That is read on the {other} {tool.unit} scale. The terminal in use says {tool.high}."
+    for mark in (above, below):
+        yield "direction", mark + (mark - at), f"That is counted the wrong way from {mark:g}. {run}".strip()
+    yield "division", below + (at - below) / 10, f"Count the divisions: each is {step:g} {tool.unit}."
+    yield "division", below + (at - below) * 2, f"Ten divisions lie between two numbers: each is {step:g} {tool.unit}."
+    yield "division", below + (at - below) / 2, f"Ten divisions lie between two numbers: each is {step:g} {tool.unit}."
+    if tool.meniscus:
+        upward = -1 if tool.numbers_run == "down" else 1
+        rim = at + upward * _RIM * step * (1 if tool.meniscus == "bottom" else -1)
+        where = "lowest" if tool.meniscus == "bottom" else "highest"
+        yield "rim", rim, f"That is the rim of the curve. Read its {where} point, with the eye at its height."
+    for many in (1, -1, 10, -10):
+        yield "tens", at + many * numbered, f"The divisions are right; look again at the number beside them: {below:g}."
+
+
+def _eye(tool: Instrument) -> str:
+    if tool.scales:
+        return "Look at the needle straight from the front."
+    if tool.meniscus == "top":
+        return "Eye at the height of the curve’s highest point."
+    return "Eye at the height of the curve’s lowest point." if tool.meniscus else "Eye at the height of the end."

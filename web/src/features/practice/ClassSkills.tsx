@@ -1,0 +1,48 @@
+import Box from '@mui/material/Box';
+import { Loaded } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
+import { TABLE } from '../../identity/table';
+import { ink } from '../../identity/tokens';
+import { useClassPractice } from './usePractice';
+
+/** Where one’s classes are weak, without names; the weakest first. */
+export function ClassSkills() {
+  const classes = useClassPractice();
+  return (
+    <Loaded of={classes}>
+      {(all) => (
+        <Box sx={{ display: 'grid', gap: 2 }}>
+          {all.length === 0 && (
+            <Sheet title="Your classes">
+              <Box sx={{ color: ink.inkSoft }}>
+                No student has practised yet. What they find hard stands here then, without names.
+              </Box>
+            </Sheet>
+          )}
+          {all.map((section) => (
+            <Sheet key={section.section} title={section.section} note="hardest first">
+              <Box component="table" sx={TABLE}>
+                <thead>
+                  <tr>
+                    <th scope="col">Practised</th>
+                    <th scope="col">People</th>
+                    <th scope="col">Right</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {section.skills.map((one) => (
+                    <tr key={`${one.kind} ${one.label}`}>
+                      <td>{one.label}</td>
+                      <td>{one.people}</td>
+                      <td>{Math.round((100 * one.right) / one.tried)} %</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Box>
+            </Sheet>
+          ))}
+        </Box>
+      )}
+    </Loaded>
+  );
+}

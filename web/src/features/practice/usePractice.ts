@@ -1,0 +1,54 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, said, type Shapes } from '../../api/client';
+
+export type Kind = 'scales' | 'calculations' | 'hunts';
+
+const KEY = ['practice'];
+
+export const usePractice = () => useQuery({ queryKey: KEY, queryFn: () => said(api.GET('/api/practice')) });
+
+export const useClassPractice = () =>
+  useQuery({ queryKey: ['practice', 'class'], queryFn: () => said(api.GET('/api/practice/class')) });
+
+interface Tasks {
+  scales: Shapes['ScaleTask'];
+  calculations: Shapes['CalculationTask'];
+  hunts: Shapes['Hunt'];
+}
+
+const newSeed = () => Math.floor(Math.random() * 2 ** 31);
+
+/** One task after the other of a kind: asked for, answered, judged; the next one when it is wanted. */
+export function useDrill<K extends Kind>(kind: K, slug: string) {
+  const queries = useQueryClient();
+  const [seed, setSeed] = useState(newSeed);
+  const path = { slug };
+  const task = useQuery({
+    queryKey: ['practice', kind, slug, seed],
+    staleTime: Infinity,
+    queryFn: async () => {
+      const found = await said(
+        api.GET(`/api/practice/${kind}/{slug}` as '/api/practice/hunts/{slug}', {
+          params: { path, query: { seed } },
+        }),
+      );
+      return found as unknown as Tasks[K];
+    },
+  });
+  const judge = useMutation({
+    mutationFn: (text: string) =>
+      said(
+        api.POST(`/api/practice/${kind}/{slug}` as '/api/practice/hunts/{slug}', {
+          params: { path },
+          body: { seed, text },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: KEY, exact: true }),
+  });
+  const next = () => {
+    judge.reset();
+    setSeed(newSeed());
+  };
+  return { task, judge, next };
+}
