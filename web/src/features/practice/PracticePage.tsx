@@ -45,6 +45,12 @@ export function PracticePage({ me }: { me: Shapes['Me'] }) {
   );
 }
 
+const TABS = {
+  mb: 2,
+  '& .MuiTab-root.Mui-selected': { color: ink.link },
+  '& .MuiTabs-indicator': { bgcolor: ink.link },
+} as const;
+
 function Drill({ there }: { there: Shapes['PracticeView'] }) {
   const [address, setAddress] = useSearchParams();
   const chosen = address.get('kind');
@@ -53,7 +59,7 @@ function Drill({ there }: { there: Shapes['PracticeView'] }) {
   const slug = offered.find((one) => one.slug === address.get('of'))?.slug ?? offered[0]?.slug ?? '';
   return (
     <Sheet title={KINDS[kind][1]}>
-      <Tabs value={kind} onChange={(_, to: Kind) => setAddress({ kind: to })} sx={{ mb: 2 }}>
+      <Tabs value={kind} onChange={(_, to: Kind) => setAddress({ kind: to })} sx={TABS}>
         {Object.entries(KINDS).map(([key, [label]]) => (
           <Tab key={key} value={key} label={label} />
         ))}
