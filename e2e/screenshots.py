@@ -14,7 +14,6 @@ LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
 VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("sign-in", "", "/", LAPTOP, False, []),
     ("term", "instructor", "/", LAPTOP, False, []),
-    ("methods", "instructor", "/methods", LAPTOP, False, []),
     ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
@@ -30,7 +29,15 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("stockroom", "instructor", "/stock", LAPTOP, False, []),
     ("bench", "instructor", "/benches/66", LAPTOP, False, ["type 19.21"]),
     ("bench-phone", "instructor", "/benches/66", PHONE, False, ["type 19.2"]),
-    ("bench-dark", "instructor", "/benches/66", TABLET, True, ["type 19.21"]),
+    ("bench-dark", "instructor", "/benches/70", TABLET, True, []),
+    (
+        "practice",
+        "student",
+        "/practice?kind=hunts&of=gas-eudometer",
+        (1280, 1000),
+        False,
+        ["click Oxide on the ribbon"],
+    ),
 ]
 SIGN_IN = {"instructor": "Ilse Varga", "student": "Noor Amadi"}
 

@@ -28,3 +28,9 @@ class Working(PerPerson):
     """Reports, previews and trial runs, which compute."""
 
     scope, rate = "working", "60/min"
+
+
+class Practising(PerPerson):
+    """Tasks of practice and their answers: each may take a tenth of a second."""
+
+    scope, rate = "practising", "120/min"

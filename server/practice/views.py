@@ -14,7 +14,7 @@ from chromata_core.practice.fault_hunt import Hunt
 from chromata_core.practice.scale_drill import ScaleTask
 from config.answers import AnswerSerializer, answer, asked, shape
 from config.errors import Refused
-from config.throttles import Trying
+from config.throttles import Practising
 from people.policy import must_teach, person_of
 from practice.drills import DRILLS, Drill
 from practice.progress import class_skills, count, skills_of
@@ -59,7 +59,7 @@ def _tasks(kind: str, shown: type[AnswerSerializer], asks: str, answers: str) ->
     class Tasks(APIView):
         """A task of one kind."""
 
-        throttle_classes = (Trying,)
+        throttle_classes = (Practising,)
 
         @extend_schema(operation_id=asks, parameters=[_SEED], responses=shown)
         def get(self, request: Request, slug: str) -> Response:

@@ -1,9 +1,7 @@
 """Scenes of titrations: a burette filled, read and run; what is under it."""
 
-from chromata_core.apparatus.scene import Move, Scene
+from chromata_core.apparatus.scene import FLOOR, Move, Scene
 from chromata_core.apparatus.things import Arrow, Clamp, Drops, Eye, Line, Note, Round, Thing, Vessel
-
-FLOOR = 196.0
 
 
 def _tap(x: float, y: float, open_: bool) -> Line:
@@ -104,7 +102,7 @@ RUN = Scene(
                 Vessel("burette", (100, -46), ((0.12, "colour"), (0.8, "colour"))), _tap(100, 84, False),
                 Vessel("flask", (100, 114), ((0.4, "colour"),)), _TILE,
                 Vessel("wash bottle", (168, 92), ((0.6, "water"),)), Line(((168, 92), (168, 80), (140, 76), (106, 103)), "fine"),
-                Note((20, 60), "the faintest|that stays", "accent"),
+                Note((6, 60), "the faintest|that stays", "accent"),
             ),
         ),
     ),

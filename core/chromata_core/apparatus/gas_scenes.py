@@ -1,6 +1,6 @@
 """Scenes of gases: ribbon and tube, a train that displaces water, a barometer."""
 
-from chromata_core.apparatus.scene import Move, Scene
+from chromata_core.apparatus.scene import FLOOR, TABLE, Move, Scene
 from chromata_core.apparatus.things import (
     Area,
     Arrow,
@@ -13,9 +13,6 @@ from chromata_core.apparatus.things import (
     Thing,
     Vessel,
 )  # fmt: skip
-
-FLOOR = 196.0
-_TABLE = Line(((14, FLOOR), (186, FLOOR)))
 
 
 def _cage(x: float, y: float, up: bool = False) -> tuple[Thing, ...]:
@@ -32,12 +29,12 @@ def _cage(x: float, y: float, up: bool = False) -> tuple[Thing, ...]:
 DILUTE = Scene(
     "acid-into-water", "Make the acid",
     (
-        Move("Water first: most of what is needed, in the beaker.", (Vessel("wide beaker", (100, 126), ((0.5, "water"),)), _TABLE)),
+        Move("Water first: most of what is needed, in the beaker.", (Vessel("wide beaker", (100, 126), ((0.5, "water"),)), TABLE)),
         Move("Then the acid into it, slowly, while you stir. Never the other way.",
-             (Vessel("wide beaker", (100, 126), ((0.56, "water"),)), Vessel("beaker", (40, 28), ((0.3, "acid"), (0.6, "acid")), turned=70), Line(((70, 66), (92, 92), (96, 150)), "accent"), Line(((128, 70), (106, 186)), "heavy"), _TABLE),
+             (Vessel("wide beaker", (100, 126), ((0.56, "water"),)), Vessel("beaker", (40, 28), ((0.3, "acid"), (0.6, "acid")), turned=70), Line(((70, 66), (92, 92), (96, 150)), "accent"), Line(((128, 70), (106, 186)), "heavy"), TABLE),
              "Water onto acid boils and spits."),
         Move("Let it cool to room temperature, then into its labelled bottle.",
-             (Vessel("bottle", (100, 131), ((0.6, "acid"),)), Area(((86, 166), (114, 166), (114, 182), (86, 182)), "sheet"), Note((100, 179), "HCl", "figure", "middle"), _TABLE)),
+             (Vessel("bottle", (100, 131), ((0.6, "acid"),)), Area(((86, 166), (114, 166), (114, 182), (86, 182)), "sheet"), Note((100, 179), "HCl", "figure", "middle"), TABLE)),
     ),
 )  # fmt: skip
 
@@ -64,7 +61,7 @@ BRIM = Scene(
              "A bubble left here counts as hydrogen."),
         Move("Finger on the hole, over, and open it only under water. The acid now sinks to the metal.",
              (Vessel("trough", (100, 128), ((0.72, "water"),)), Vessel("gas tube", (84, 22), ((0.7, "water"), (0.96, "water")), turned=180), Line(((78, 126), (80, 150)), "accent"), *_cage(84, 172, up=True), Bubbles((86, 130), (86, 60), 4),
-              Note((126, 110), "open end|stays under", "warn"), Arrow((112, 30), (150, 88), 16), _TABLE),
+              Note((126, 110), "open end|stays under", "warn"), Arrow((112, 30), (150, 88), 16), TABLE),
              "Air that gets in counts as gas."),
     ),
 )  # fmt: skip
@@ -73,9 +70,9 @@ BEAKER_READY = Scene(
     "beaker-ready", "Have it standing ready",
     (
         Move("The large beaker full of water, the clamp at its height: the reaction begins at once.",
-             (Vessel("trough", (104, 128), ((0.8, "water"),)), Clamp(24, (84, 60)), _TABLE, Note((112, 110), "full", "accent"))),
+             (Vessel("trough", (104, 128), ((0.8, "water"),)), Clamp(24, (84, 60)), TABLE, Note((112, 110), "full", "accent"))),
         Move("Wait until the fizzing is over, five to ten minutes. Tap bubbles loose.",
-             (Vessel("trough", (104, 128), ((0.72, "water"),)), Vessel("gas tube", (92, 22), ((0.42, "water"), (0.75, "water"), (1.0, "")), turned=180), Bubbles((92, 140), (92, 80), 5), Clamp(24, (80, 60)), Arrow((136, 96), (108, 100), 4), Note((140, 92), "tap", "soft"), _TABLE)),
+             (Vessel("trough", (104, 128), ((0.72, "water"),)), Vessel("gas tube", (92, 22), ((0.42, "water"), (0.75, "water"), (1.0, "")), turned=180), Bubbles((92, 140), (92, 80), 5), Clamp(24, (80, 60)), Arrow((136, 96), (108, 100), 4), Note((140, 92), "tap", "soft"), TABLE)),
     ),
 )  # fmt: skip
 
@@ -83,7 +80,7 @@ LEVELS = Scene(
     "gas-levels", "Read the gas",
     (
         Move("Finger on the hole, and over into the tall cylinder of water.",
-             (Vessel("gas tube", (70, 10), ((0.5, "water"), (1.0, "")), turned=180), Area(((56, 164), (84, 164), (84, 176), (56, 176)), "skin"), Vessel("cylinder", (146, 96), ((0.9, "water"),)), Arrow((88, 60), (140, 84), 18), _TABLE)),
+             (Vessel("gas tube", (70, 10), ((0.5, "water"), (1.0, "")), turned=180), Area(((56, 164), (84, 164), (84, 176), (56, 176)), "skin"), Vessel("cylinder", (146, 96), ((0.9, "water"),)), Arrow((88, 60), (140, 84), 18), TABLE)),
         Move("Up and down until both levels are one, at eye level. Now the gas is at the room’s pressure.",
              (Vessel("trough", (92, 110), ((0.66, "water"),)), Vessel("gas tube", (84, 22), ((0.46, "water"), (1.0, "")), turned=180), Line(((40, 133), (150, 133)), "dashed"), Eye((178, 132), (150, 133)), Note((104, 60), "gas", "soft"), Arrow((56, 60), (56, 34)), Arrow((56, 66), (56, 92))),
              "Unequal levels: the gas is not at the barometer’s pressure."),
@@ -96,7 +93,7 @@ LEVELS = Scene(
 _TRAIN: tuple[Thing, ...] = (
     Vessel("test tube", (34, 76), ((0.35, "acid"),)), Area(((25, 70), (43, 70), (41, 80), (27, 80)), "stopper"),
     Line(((34, 70), (34, 50), (86, 50), (86, 118)), "line"), Vessel("side-arm flask", (90, 112), ((0.72, "water"),)),
-    Line(((94, 184), (94, 84), (160, 84), (160, 182)), "line"), Vessel("beaker", (158, 134), ((0.3, "water"),)), _TABLE,
+    Line(((94, 184), (94, 84), (160, 84), (160, 182)), "line"), Vessel("beaker", (158, 134), ((0.3, "water"),)), TABLE,
 )  # fmt: skip
 
 TRAIN = Scene(
@@ -111,6 +108,6 @@ TRAIN = Scene(
         Move("Thumb on the stopper, tip it so that acid meets metal, shake. Never upside down.",
              (Vessel("test tube", (96, 50), ((0.3, "acid"), (0.5, "acid")), turned=48), Bubbles((84, 106), (110, 84), 4), Area(((126, 50), (146, 62), (138, 76), (118, 64)), "skin"), Arrow((150, 90), (160, 130), 10), Arrow((160, 130), (150, 90), 10))),
         Move("When the bubbles stop, lift the tubing out so that nothing more runs. Measure the water in portions.",
-             (Line(((60, 40), (60, 100)), "line"), Arrow((76, 100), (76, 56)), Vessel("beaker", (60, 134), ((0.6, "water"),)), Arrow((96, 150), (122, 150), 8), Vessel("cylinder", (150, 96), ((0.6, "water"),)), Line(((130, FLOOR), (170, FLOOR)), "heavy"), _TABLE)),
+             (Line(((60, 40), (60, 100)), "line"), Arrow((76, 100), (76, 56)), Vessel("beaker", (60, 134), ((0.6, "water"),)), Arrow((96, 150), (122, 150), 8), Vessel("cylinder", (150, 96), ((0.6, "water"),)), Line(((130, FLOOR), (170, FLOOR)), "heavy"), TABLE)),
     ),
 )  # fmt: skip

@@ -1,6 +1,6 @@
 """Scenes of heat: a burning piece under a can, ice and solutions in a cup, tubes in a bath over a cross."""
 
-from chromata_core.apparatus.scene import Move, Scene
+from chromata_core.apparatus.scene import FLOOR, TABLE, Move, Scene
 from chromata_core.apparatus.things import (
     Area,
     Arrow,
@@ -14,21 +14,18 @@ from chromata_core.apparatus.things import (
     Vessel,
 )  # fmt: skip
 
-FLOOR = 196.0
-_TABLE = Line(((14, FLOOR), (186, FLOOR)))
-
 CAN = Scene(
     "burning-food", "A burning piece under the can",
     (
         Move("The can hangs on a rod through its tab, water in it, the thermometer clear of the bottom.",
              (Clamp(30, (104, 30)), Line(((104, 30), (104, 44))), Vessel("can", (104, 44), ((0.7, "water"),)), Thermometer((112, 92), 76, 0.3), Note((134, 84), "not at the|bottom", "accent", to=(117, 92)))),
         Move("The piece on its holder. Light it with a long splint: the oil shows first, then it burns.",
-             (Area(((86, 186), (114, 186), (110, FLOOR), (90, FLOOR)), "stopper"), Line(((100, 186), (100, 170))), Area(((90, 156), (110, 156), (112, 168), (88, 168)), "solid"), Flame((100, 156), 30), Line(((178, 96), (116, 148)), "line"), Flame((116, 148), 12), _TABLE)),
+             (Area(((86, 186), (114, 186), (110, FLOOR), (90, FLOOR)), "stopper"), Line(((100, 186), (100, 170))), Area(((90, 156), (110, 156), (112, 168), (88, 168)), "solid"), Flame((100, 156), 30), Line(((178, 96), (116, 148)), "line"), Flame((116, 148), 12), TABLE)),
         Move("Can down to just above the flame, without smothering it.",
-             (Clamp(24, (104, 14)), Line(((104, 14), (104, 24))), Vessel("can", (104, 24), ((0.7, "water"),)), Thermometer((112, 72), 66, 0.6), Flame((104, 154), 50), Area(((94, 154), (114, 154), (116, 166), (92, 166)), "solid"), Line(((104, 166), (104, 186))), Area(((90, 186), (118, 186), (114, FLOOR), (94, FLOOR)), "stopper"), _TABLE),
+             (Clamp(24, (104, 14)), Line(((104, 14), (104, 24))), Vessel("can", (104, 24), ((0.7, "water"),)), Thermometer((112, 72), 66, 0.6), Flame((104, 154), 50), Area(((94, 154), (114, 154), (116, 166), (92, 166)), "solid"), Line(((104, 166), (104, 186))), Area(((90, 186), (118, 186), (114, FLOOR), (94, FLOOR)), "stopper"), TABLE),
              "Too high and the room is heated instead."),
         Move("When it is out, stir and read the highest. What is left is weighed cold.",
-             (Vessel("can", (64, 70), ((0.7, "water"),)), Thermometer((70, 116), 92, 0.8), Note((86, 40), "the highest", "accent"), Vessel("boat", (146, 129), ((0.5, "solid"),)), Area(((116, 138), (176, 138), (172, 146), (120, 146)), "metal"), Display((116, 146), (60, 34), "0.21 g"), _TABLE)),
+             (Vessel("can", (64, 70), ((0.7, "water"),)), Thermometer((70, 116), 92, 0.8), Note((86, 40), "the highest", "accent"), Vessel("boat", (146, 129), ((0.5, "solid"),)), Area(((116, 138), (176, 138), (172, 146), (120, 146)), "metal"), Display((116, 146), (60, 34), "0.21 g"), TABLE)),
     ),
 )  # fmt: skip
 

@@ -1,6 +1,6 @@
 """Scenes of light and current: lamp, blank, cuvette, standards in a row, an electrolysis, cells and their leads."""
 
-from chromata_core.apparatus.scene import Move, Scene
+from chromata_core.apparatus.scene import FLOOR, TABLE, Move, Scene
 from chromata_core.apparatus.things import (
     Area,
     Arrow,
@@ -15,9 +15,6 @@ from chromata_core.apparatus.things import (
     Thing,
     Vessel,
 )  # fmt: skip
-
-FLOOR = 196.0
-_TABLE = Line(((14, FLOOR), (186, FLOOR)))
 
 
 def _meter(text: str, lid: bool = True) -> tuple[Thing, ...]:
@@ -37,8 +34,8 @@ def _bottle_row(paints: tuple[Paint, ...]) -> tuple[Thing, ...]:
 LAMP = Scene(
     "lamp-on", "Lamp on, long before",
     (
-        Move("Switch it on first of all: until it is warm its zero wanders.", (*_meter("warming"), Round((60, 190), 4, "flame"), Note((72, 110), "15–20 min", "accent"), _TABLE)),
-        Move("Meanwhile make what is to be read. Set the wavelength.", (*_meter("620 nm"), Line(((140, 120), (140, 96)), "fine"), Arrow((40, 100), (170, 100)), _TABLE)),
+        Move("Switch it on first of all: until it is warm its zero wanders.", (*_meter("warming"), Round((60, 190), 4, "flame"), Note((72, 110), "15–20 min", "accent"), TABLE)),
+        Move("Meanwhile make what is to be read. Set the wavelength.", (*_meter("620 nm"), Line(((140, 120), (140, 96)), "fine"), Arrow((40, 100), (170, 100)), TABLE)),
     ),
 )  # fmt: skip
 
@@ -50,7 +47,7 @@ BLANK = Scene(
         Move("Wipe the clear faces, hold it by the frosted ones. The arrow looks into the light.",
              (Vessel("cuvette", (100, 90), ((0.8, "water"),)), Line(((92, 92), (92, 138)), "dashed"), Line(((108, 92), (108, 138)), "dashed"), Arrow((20, 116), (84, 116)), Note((24, 104), "light", "soft"), Note((124, 100), "clear faces|to the light", "accent"))),
         Move("Lid down, zero. Then the blank comes out: pressing zero once more would hide the sample.",
-             (*_meter("0.000"), Vessel("cuvette", (140, 66), ((0.8, "water"),)), Arrow((140, 118), (140, 60)), _TABLE),
+             (*_meter("0.000"), Vessel("cuvette", (140, 66), ((0.8, "water"),)), Arrow((140, 118), (140, 60)), TABLE),
              "Zero is pressed with the blank in, and never with a sample."),
     ),
 )  # fmt: skip
@@ -59,11 +56,11 @@ STANDARDS = Scene(
     "standards", "Standards, thin to strong",
     (
         Move("Your own portion of stock in an own beaker. Each standard by pipette into its flask, to the mark, turned over.",
-             (Vessel("beaker", (40, 134), ((0.5, "deep"),)), Vessel("pipette", (58, 4), ((0.6, "deep"),), turned=8), Vessel("volumetric flask", (104, 100), ((0.76, "water"),)), Vessel("volumetric flask", (160, 100), ((0.76, "colour"),)), _TABLE)),
+             (Vessel("beaker", (40, 134), ((0.5, "deep"),)), Vessel("pipette", (58, 4), ((0.6, "deep"),), turned=8), Vessel("volumetric flask", (104, 100), ((0.76, "water"),)), Vessel("volumetric flask", (160, 100), ((0.76, "colour"),)), TABLE)),
         Move("In a row beside the unknown: between which two does it lie?",
              (*_bottle_row(("water", "colour", "colour", "deep")), Vessel("cuvette", (170, 126), ((0.8, "colour"),)), Line(((14, 176), (186, 176))), Note((170, 116), "?", "accent", "middle"))),
         Move("Read from thin to strong, with one cuvette: rinse it with each before you fill it.",
-             (*_meter("0.214"), Vessel("cuvette", (140, 62), ((0.8, "colour"),)), Arrow((160, 66), (160, 108)), _TABLE)),
+             (*_meter("0.214"), Vessel("cuvette", (140, 62), ((0.8, "colour"),)), Arrow((160, 66), (160, 108)), TABLE)),
     ),
 )  # fmt: skip
 
@@ -73,7 +70,7 @@ SAMPLE_READ = Scene(
         Move("Look through it: cloudy liquids scatter light and read too high.",
              (Vessel("cuvette", (62, 90), ((0.8, "colour"),)), Vessel("cuvette", (138, 90), ((0.25, "solid"), (0.8, "colour"))), Note((62, 160), "clear", "soft", "middle"), Note((138, 160), "again, clear", "warn", "middle"))),
         Move("Rinse, fill to its line, wipe, arrow into the light, lid down. No button: read.",
-             (*_meter("0.532"), Vessel("cuvette", (140, 62), ((0.8, "colour"),)), Arrow((160, 66), (160, 108)), _TABLE)),
+             (*_meter("0.532"), Vessel("cuvette", (140, 62), ((0.8, "colour"),)), Arrow((160, 66), (160, 108)), TABLE)),
     ),
 )  # fmt: skip
 
@@ -81,10 +78,10 @@ HOOD = Scene(
     "dissolve-in-hood", "Dissolve it under the hood",
     (
         Move("Under the hood, sash down: brown fumes come at once.",
-             (Line(((20, 196), (20, 20), (180, 20), (180, 196))), Line(((20, 90), (180, 90)), "heavy"), Vessel("beaker", (100, 134), ((0.12, "metal"), (0.5, "acid"))), Bubbles((96, 184), (96, 150), 4), Arrow((100, 126), (100, 60), 8), _TABLE, Note((118, 70), "fumes", "warn")),
+             (Line(((20, 196), (20, 20), (180, 20), (180, 196))), Line(((20, 90), (180, 90)), "heavy"), Vessel("beaker", (100, 134), ((0.12, "metal"), (0.5, "acid"))), Bubbles((96, 184), (96, 150), 4), Arrow((100, 126), (100, 60), 8), TABLE, Note((118, 70), "fumes", "warn")),
              "Never outside the hood."),
         Move("Wait until nothing is left of the metal. Then water, all of it into the flask, to the mark.",
-             (Vessel("beaker", (56, 50), ((0.3, "deep"), (0.6, "deep")), turned=66), Vessel("volumetric flask", (136, 100), ((0.4, "deep"),)), Vessel("funnel", (136, 46)), _TABLE)),
+             (Vessel("beaker", (56, 50), ((0.3, "deep"), (0.6, "deep")), turned=66), Vessel("volumetric flask", (136, 100), ((0.4, "deep"),)), Vessel("funnel", (136, 46)), TABLE)),
     ),
 )  # fmt: skip
 

@@ -3,9 +3,11 @@
 from dataclasses import dataclass
 
 from chromata_core.apparatus.drawn import Shape, Words, drawn
-from chromata_core.apparatus.things import Thing
+from chromata_core.apparatus.things import Line, Thing
 
 WIDTH, HEIGHT = 200.0, 210.0  # of the page on which each move is drawn
+FLOOR = 196.0  # where things stand
+TABLE = Line(((14, FLOOR), (186, FLOOR)))
 
 
 @dataclass(frozen=True, slots=True)

@@ -138,6 +138,7 @@ def _can_be(slug: str, fault: str) -> bool:
         return False
 
 
+@lru_cache(maxsize=256)
 def _hidden(slug: str, seed: int) -> tuple[str, Sheet]:
     random = np.random.default_rng([seed, len(slug)])
     keys = [NOTHING, *(fault.key for fault in _showing(slug))]

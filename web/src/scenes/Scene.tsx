@@ -105,7 +105,7 @@ function Card({ scene, move, place, colour, here, onHere }: CardProps) {
         display: { xs: here ? 'block' : 'none', sm: 'block' },
       }}
     >
-      <Box sx={{ maxWidth: 260, mx: 'auto' }}>
+      <Box sx={{ maxWidth: { xs: 210, sm: 260 }, mx: 'auto' }}>
         <MoveDrawing move={move} width={scene.width} height={scene.height} colour={colour} />
       </Box>
       <Box component="figcaption" sx={{ fontSize: 15, lineHeight: 1.35 }}>

@@ -3,7 +3,7 @@ import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { TABLE } from '../../identity/table';
 import { ink } from '../../identity/tokens';
-import { useClassPractice } from './usePractice';
+import { kindOf, useClassPractice } from './usePractice';
 
 /** Where one’s classes are weak, without names; the weakest first. */
 export function ClassSkills() {
@@ -32,7 +32,9 @@ export function ClassSkills() {
                 <tbody>
                   {section.skills.map((one) => (
                     <tr key={`${one.kind} ${one.label}`}>
-                      <td>{one.label}</td>
+                      <td>
+                        {one.label}, {kindOf(one.kind)}
+                      </td>
                       <td>{one.people}</td>
                       <td>{Math.round((100 * one.right) / one.tried)} %</td>
                     </tr>

@@ -14,13 +14,8 @@ import { CalculationDrill } from './CalculationDrill';
 import { ClassSkills } from './ClassSkills';
 import { HuntDrill } from './HuntDrill';
 import { ScaleDrill } from './ScaleDrill';
-import { usePractice, type Kind } from './usePractice';
+import { kindOf, KINDS, usePractice, type Kind } from './usePractice';
 
-const KINDS = {
-  scales: ['Scales', 'Read a scale'],
-  calculations: ['Calculation', 'Work it out'],
-  hunts: ['Faults', 'Find the fault'],
-} as const;
 const isKind = (text: string | null): text is Kind => text !== null && text in KINDS;
 
 /** Drawn instruments, fresh readings and hidden faults, endlessly; nobody marks them. */
@@ -95,7 +90,7 @@ function Skills({ of }: { of: Shapes['SkillShown'][] }) {
             key={`${one.kind} ${one.slug}`}
             sx={{ py: 0.75, borderBottom: `1px solid ${ink.ruleSoft}` }}
           >
-            {one.label}
+            {one.label}, {kindOf(one.kind)}
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               {one.right} of {one.tried} right{one.in_a_row > 2 ? `, ${one.in_a_row} in a row` : ''}
             </Box>

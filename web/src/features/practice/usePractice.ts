@@ -2,7 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
 
-export type Kind = 'scales' | 'calculations' | 'hunts';
+/** Each kind of practice, for a tab and as a title. */
+export const KINDS = {
+  scales: ['Scales', 'Read a scale'],
+  calculations: ['Calculation', 'Work it out'],
+  hunts: ['Faults', 'Find the fault'],
+} as const;
+
+export type Kind = keyof typeof KINDS;
+
+/** “faults”, as it stands behind what was practised. */
+export const kindOf = (kind: string) => (KINDS[kind as Kind]?.[0] ?? kind).toLowerCase();
 
 const KEY = ['practice'];
 
