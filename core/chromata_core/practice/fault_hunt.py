@@ -3,7 +3,7 @@ what each fault does to the result.
 """
 
 from dataclasses import dataclass
-from functools import cache
+from functools import cache, lru_cache
 
 import numpy as np
 
