@@ -41,6 +41,8 @@ SECRET_KEY_FALLBACKS = _listed("CHROMATA_OLD_SECRETS")
 # The first one seals, all of them verify: a new one is put in front and the old ones stay (docs/operations.md).
 SEAL_KEYS = _listed("CHROMATA_SEAL_KEYS") or [SECRET_KEY, *SECRET_KEY_FALLBACKS]
 ALLOWED_HOSTS = _listed("CHROMATA_HOSTS") or ["127.0.0.1", "localhost"]
+# Devices that benches may read: “balance=127.0.0.1:7700, thermometer=127.0.0.1:7704” (docs/devices.md).
+DEVICES = _listed("CHROMATA_DEVICES")
 CSRF_TRUSTED_ORIGINS = _listed("CHROMATA_ORIGINS")
 HTTPS = os.environ.get("CHROMATA_HTTPS", "") == "1"
 PROXY = os.environ.get("CHROMATA_PROXY", "")  # address of a proxy whose X-Forwarded headers are believed
@@ -78,6 +80,7 @@ INSTALLED_APPS = [
     "reports",
     "archives",
     "practice",
+    "devices",
     "demo",
 ]
 

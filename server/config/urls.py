@@ -43,6 +43,7 @@ urlpatterns = [
     path("api/", include("reports.urls")),
     path("api/", include("archives.urls")),
     path("api/", include("practice.urls")),
+    path("api/", include("devices.urls")),
     re_path(r"^api/.*", not_found),
     re_path(r"^(?!static/).*", application),
 ]

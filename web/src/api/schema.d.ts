@@ -74,6 +74,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A reading taken from a device. To be looked at and kept like a typed one. 409 with a sentence where the device is gone, slow or wrong. */
+        post: operations["take_reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/entries": {
         parameters: {
             query?: never;
@@ -280,6 +297,23 @@ export interface paths {
         get: operations["department"];
         /** @description Whose installation this is; everybody may know, who keeps the accounts may change it. */
         put: operations["set_department"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The devices of this installation. By the kinds of instrument that they can be. */
+        get: operations["devices"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2388,6 +2422,12 @@ export interface components {
             /** @default  */
             time_zone: string;
         };
+        /** @description The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. */
+        FromDevice: {
+            text: string;
+            stable: boolean;
+            simulated: boolean;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Hand: {
             kind: string;
@@ -4017,6 +4057,10 @@ export interface components {
             ready: boolean;
             sessions: number;
         };
+        /** @description For which reading. */
+        WhichReadingRequest: {
+            key: string;
+        };
         /** @description Whether it stands in the method book no longer. */
         WithdrawnRequest: {
             withdrawn: boolean;
@@ -4332,6 +4376,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Kept"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    take_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhichReadingRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FromDevice"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -4826,6 +4905,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DepartmentNow"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -10,6 +10,7 @@ import { partOf } from './hand';
 import { Reason } from './Reason';
 import { Settling } from './Settling';
 import { Stopwatch } from './Stopwatch';
+import { TakeFromDevice } from './TakeFromDevice';
 import { useReading, type Reading, type ReadingProps } from './useReading';
 
 const LAYOUT = {
@@ -51,7 +52,7 @@ export function ReadingInHand(props: ReadingProps) {
 type WrittenProps = ReadingProps & { reading: Reading };
 
 /** What to read, what stood there before, and the field; a stopwatch runs beside it. */
-function Written({ bench, task, colour, reading }: WrittenProps) {
+function Written({ bench, task, colour, online, reading }: WrittenProps) {
   const { corrected, unit, tool } = reading;
   const settles = corrected ? 0 : (partOf(bench, task.key)?.settles ?? 0);
   return (
@@ -77,6 +78,9 @@ function Written({ bench, task, colour, reading }: WrittenProps) {
           {unit}
         </Box>
       </Box>
+      {tool?.digital && online && (
+        <TakeFromDevice bench={bench.id} reading={task.key} kind={tool.kind} onTake={reading.setText} />
+      )}
       {tool?.kind === 'stopwatch' && (
         <Stopwatch
           place={`stopwatch/${bench.id}/${task.key}/${task.trial}/${task.index}`}

@@ -1,0 +1,39 @@
+"""A reading as the device shows it, for a bench that asks: as if it were typed, and not kept before it is looked at."""
+
+from dataclasses import dataclass
+
+from chromata_core.declaration.vocabulary import Reading
+from chromata_core.errors import ChromataError
+from chromata_core.quantity.given import read_in
+from config.errors import Refused
+from devices.line import shown_by
+from labs.declared import method_of
+from labs.models import Bench
+from notebook.desks import desks
+
+
+@dataclass(frozen=True, slots=True)
+class FromDevice:
+    """The text to be written, and whether the device stands still; ``simulated``: it is a stand-in."""
+
+    text: str
+    stable: bool
+    simulated: bool
+
+
+def taken(bench: Bench, key: str) -> FromDevice:
+    """What the device for the reading ``key`` shows, with the decimals that are recorded here."""
+    [desk] = desks([bench])
+    part = next((one for one in desk.at.bound.readings if one.key == key), None)
+    if not isinstance(part, Reading) or part.role not in desk.at.bound.instruments:
+        raise Refused(f"“{method_of(bench.session).title}” reads nothing that is called “{key[:40]}”.", 422)
+    tool = desk.at.bound.instruments[part.role]
+    shown = shown_by(tool.kind)
+    try:
+        typed = read_in(f"{shown.value} {shown.unit}", part.unit)
+    except ChromataError:
+        raise Refused(
+            f"The {tool.kind} shows {shown.value} {shown.unit}, and here {part.unit} are written. Set its unit, or "
+            "type the reading.",
+        ) from None
+    return FromDevice(f"{typed.value:.{max(typed.decimals, 0)}f}", shown.stable, shown.simulated)

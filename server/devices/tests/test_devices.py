@@ -1,0 +1,138 @@
+"""Readings from stand-ins over the line protocol, and whatever a device may do wrong."""
+
+import asyncio
+import json
+import socket
+from collections.abc import Mapping
+from threading import Thread
+from time import monotonic, sleep
+from typing import Any
+
+from django.core.exceptions import ImproperlyConfigured
+from django.test import SimpleTestCase, override_settings
+
+from devices.line import devices
+from labs.tests.room import Room, filled, unhurried
+from standins.stand_in import KINDS, StandIn, served
+
+
+class Standing:
+    """Stand-ins on free ports, in a thread of their own."""
+
+    def __init__(self, *kinds: str) -> None:
+        self.loop = asyncio.new_event_loop()
+        self.loop.set_exception_handler(lambda *_: None)  # what is cut off in the middle at the end of a test
+        self.thread = Thread(target=self.loop.run_forever, daemon=True)
+        self.thread.start()
+        self.ports: dict[str, int] = {}
+        self.servers = []
+        for kind in kinds:
+            server = asyncio.run_coroutine_threadsafe(served(kind, 0), self.loop).result(5)
+            self.servers.append(server)
+            self.ports[kind] = server.sockets[0].getsockname()[1]
+
+    @property
+    def setting(self) -> list[str]:
+        return [f"{kind}=127.0.0.1:{port}" for kind, port in self.ports.items()]
+
+    def say(self, kind: str, said: Mapping[str, Any]) -> dict[str, Any]:
+        """One line to a stand-in; what it answers."""
+        with socket.create_connection(("127.0.0.1", self.ports[kind]), timeout=3) as line:
+            line.sendall(json.dumps(said).encode() + b"\n")
+            answer: dict[str, Any] = json.loads(line.makefile("rb").readline())
+            return answer
+
+    def close(self) -> None:
+        async def end() -> None:
+            for task in asyncio.all_tasks() - {asyncio.current_task()}:
+                task.cancel()
+
+        asyncio.run_coroutine_threadsafe(end(), self.loop).result(5)
+        self.loop.call_soon_threadsafe(self.loop.stop)
+        self.thread.join(5)
+
+
+class Taken(Room):
+    def setUp(self) -> None:
+        unhurried(self)
+        self.standing = Standing("balance", "thermometer")
+        self.addCleanup(self.standing.close)
+        self.enterContext(override_settings(DEVICES=self.standing.setting))
+        self.bench = filled(self.section, "hydrate")
+        self.client = self.as_(self.instructor)
+
+    def take(self, key: str) -> Any:
+        return self.client.post(f"/api/benches/{self.bench.pk}/device", {"key": key}, "application/json")
+
+    def test_what_the_balance_shows_is_what_would_be_typed(self) -> None:
+        self.standing.say("balance", {"put": 18.4402})
+        sleep(1.6)
+        found = self.take("m_crucible").json()
+        self.assertRegex(found["text"], r"^18\.4[34]\d\d$")
+        self.assertEqual((found["stable"], found["simulated"]), (True, True))
+        self.assertEqual(self.client.get("/api/devices").json(), ["balance", "thermometer"])
+
+    def test_it_says_that_it_does_not_stand_yet(self) -> None:
+        self.standing.say("balance", {"put": 12.0})
+        self.assertFalse(self.take("m_crucible").json()["stable"])
+
+    def test_whatever_is_wrong_ends_in_a_sentence_within_two_seconds(self) -> None:
+        for fault, sentence in (
+            ("slow", "does not answer"), ("garbage", "no reading"), ("long", "no reading"), ("unit", "furlong"),
+            ("gone", "not reached"),
+        ):  # fmt: skip
+            self.mischief(fault)
+            begun = monotonic()
+            answer = self.take("m_crucible")
+            with self.subTest(fault):
+                self.assertEqual(answer.status_code, 409, answer.content)
+                self.assertIn(sentence, answer.json()["problems"][0])
+                self.assertLess(monotonic() - begun, 4)
+        self.mischief("")
+        self.assertEqual(self.take("m_crucible").status_code, 200)
+
+    def mischief(self, fault: str) -> None:
+        """Lets the balance misbehave from now on; its answer to that is not waited for."""
+        with socket.create_connection(("127.0.0.1", self.standing.ports["balance"])) as line:
+            line.sendall(json.dumps({"fault": fault}).encode() + b"\n")
+        sleep(0.2)
+
+    def test_what_is_not_connected_and_what_is_no_reading(self) -> None:
+        with override_settings(DEVICES=[]):
+            self.assertIn("No balance is connected", self.take("m_crucible").json()["problems"][0])
+        with override_settings(DEVICES=["balance=127.0.0.1:1"]):
+            self.assertIn("not reached", self.take("m_crucible").json()["problems"][0])
+        self.assertEqual(self.take("nothing").status_code, 422)
+        self.assertEqual(self.take("x" * 200).status_code, 400)
+
+    def test_only_who_works_at_the_bench(self) -> None:
+        self.bench.team.clear()
+        for who, status in ((self.student, 404), (self.stranger, 404)):
+            answer = self.as_(who).post(
+                f"/api/benches/{self.bench.pk}/device", {"key": "m_crucible"}, "application/json"
+            )
+            self.assertEqual(answer.status_code, status)
+
+
+class StandsIn(SimpleTestCase):
+    def test_every_kind_shows_what_its_instrument_could(self) -> None:
+        for kind in KINDS:
+            device = StandIn(kind)
+            said = json.loads(device.answer({"ask": "reading"}))
+            tool = device.tool
+            with self.subTest(kind):
+                self.assertEqual(said["unit"], tool.unit)
+                self.assertEqual(len(said["value"].partition(".")[2]), tool.decimals)
+                self.assertTrue(float(tool.low) <= float(said["value"]) <= float(tool.high))
+                self.assertEqual(json.loads(device.answer({"ask": "who"}))["kind"], kind)
+
+    def test_it_scatters_and_keeps_its_own_error(self) -> None:
+        device = StandIn("balance", seed=3)
+        shown = {json.loads(device.answer({"ask": "reading"}))["value"] for _ in range(40)}
+        self.assertGreater(len(shown), 1)
+        self.assertTrue(all(abs(float(one) - device.there) < 0.002 for one in shown))
+
+    def test_a_setting_that_cannot_be_read_is_said(self) -> None:
+        for wrong in ("balance", "balance=127.0.0.1", "balance=:7700", "balance=here:port"):
+            with override_settings(DEVICES=[wrong]), self.assertRaisesRegex(ImproperlyConfigured, "is not written as"):
+                devices()

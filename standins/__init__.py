@@ -1,0 +1,1 @@
+"""Small simulated devices that speak the line protocol of docs/devices.md."""
