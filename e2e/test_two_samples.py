@@ -30,7 +30,8 @@ class TwoSamples(BrowserCase):
         expect(tabs.get_by_role("link", name="Kettle B")).to_have_attribute("aria-current", "page")
 
         # what is written at one of them is that sample's alone
-        student.get_by_role("button", name="Done, go on").click()
+        with student.expect_response(lambda answer: answer.url.endswith(f"/benches/{second.pk}/entries")):
+            student.get_by_role("button", name="Done, go on").click()
         expect(student.get_by_role("status", name="Kept last")).to_contain_text("Goggles")
         tabs.get_by_role("link", name="Kettle A").click()
         expect(student.get_by_role("status", name="Kept last")).not_to_contain_text("Goggles")

@@ -22,10 +22,14 @@ def look_into(archive: Archive, person: Person) -> ArchiveInside:
     try:
         return ArchiveInside(
             archive.department, archive.made_at, archive.ours,
-            len({row["photo"] for row in archive.rows["entry"]} - {""}), _sections(archive.rows, person), problem,
+            _photos(archive.rows), _sections(archive.rows, person), problem,
         )  # fmt: skip
     except (KeyError, TypeError, AttributeError, ValueError):
         no_archive()
+
+
+def _photos(rows: Mapping[str, Any]) -> int:
+    return len({row["photo"] for row in (*rows["entry"], *rows["remark"])} - {""})
 
 
 def _sections(rows: Mapping[str, Any], person: Person) -> list[SectionInside]:

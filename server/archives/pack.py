@@ -46,12 +46,13 @@ def with_earlier(sessions: Collection[Session]) -> list[Session]:
 
 def packed(sessions: Collection[Session], section: Section | None = None) -> Iterator[tuple[str, str | bytes]]:
     """The parts of the archive by name: of ``sessions`` and those they go on with; of a ``section`` all its people."""
-    rows = json.dumps(_rows(with_earlier(sessions), section), ensure_ascii=False)
+    said = _rows(with_earlier(sessions), section)
+    rows = json.dumps(said, ensure_ascii=False)
     name, _ = department()
     head = {"form": FORM, "made_at": timezone.now().isoformat(timespec="seconds"), "department": name}
     yield MANIFEST, json.dumps({**head, "seal": sealed([head, rows])}, ensure_ascii=False)
     yield ROWS, rows
-    for content in sorted({entry["photo"] for entry in json.loads(rows)["entry"]} - {""}):
+    for content in sorted({row["photo"] for row in (*said["entry"], *said["remark"])} - {""}):
         kept = Photo.objects.filter(pk=content).first()
         if kept is not None:
             yield photo_name(content), bytes(kept.data)

@@ -206,4 +206,4 @@ class _Taken:
         for bench in self._of(Bench):
             keep_record(bench, sorted(written[bench.pk], key=lambda entry: entry.sequence), bench.pk not in broken)
         Bench.objects.bulk_update(self._of(Bench), ["length", "head", "seal"])
-        keep_photos(self.archive, {entry.photo for entry in self._of(Entry)} - {""})
+        keep_photos(self.archive, {one.photo for one in (*self._of(Entry), *self._of(Remark))} - {""})

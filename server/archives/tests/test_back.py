@@ -21,6 +21,7 @@ from labs.tests.room import Room, entry, person, planned, record, signed_in, tit
 from marking.models import Decision, Marking
 from marking.rubrics import chosen_rubric
 from notebook.models import Entry, Photo
+from notebook.photos import keep_picture
 from notebook.tests.test_photos import picture
 from people.models import Person, Role, Section
 from prelab.models import Answer, LetIn
@@ -89,7 +90,12 @@ class Archived(Room):
         LetIn.objects.create(session=self.session, person=self.student, by=self.assistant)
         LeftOut.objects.create(bench=self.other_bench, person=self.instructor, reason="empty")
         Remark.objects.create(
-            owner=self.instructor, session=self.session, method="acid-base-titration", step="fill", text="Slowly"
+            owner=self.instructor,
+            session=self.session,
+            method="acid-base-titration",
+            step="fill",
+            text="Slowly",
+            photo=keep_picture(picture((120, 90))),
         )
         Marking.objects.create(session=self.session, rubric=chosen_rubric(self.instructor, 0), released=True)
         Decision.objects.create(bench=bench, kind="records", points=3.5, note="neat", person=self.instructor)
@@ -148,6 +154,7 @@ class ComesBackWhole(Archived):
         for old, new in zip(before["session"], after["session"], strict=True):
             for key in same:
                 self.assertEqual(without_keys({key: new[key]}), without_keys({key: old[key]}), key)
+        self.assertEqual(Photo.objects.count(), 2)
         self.assertEqual([len(one["team"]) for one in after["bench"]], [len(one["team"]) for one in before["bench"]])
 
     def test_the_results_and_the_record_are_the_same(self) -> None:
@@ -256,13 +263,13 @@ class Refuses(Archived):
         self.assertIn("nobody here vouches", record(bench).sentence)
 
     def test_a_photo_that_is_not_the_one_that_was_sealed_is_missed(self) -> None:
-        [kept] = Photo.objects.all()
+        kept = Photo.objects.get(pk=Entry.objects.exclude(photo="").get().photo)
         out, old = io.BytesIO(), zipfile.ZipFile(io.BytesIO(self.archive))
         with zipfile.ZipFile(out, "w") as new:
             for name in old.namelist():
                 new.writestr(name, b"other bytes" if kept.hash in name else old.read(name))
         bench = self.first(self.brought(out.getvalue()))
-        self.assertFalse(Photo.objects.exists())
+        self.assertFalse(Photo.objects.filter(pk=kept.pk).exists())
         self.assertIn("missing", record(bench).sentence)
 
     def test_pieces_that_do_not_follow_and_people_who_may_not(self) -> None:

@@ -53,7 +53,7 @@ function Each({ report }: { report: Shapes['Report'] }) {
     <Fragment key={one.id}>
       {place === 0 ? ' · ' : ', '}
       <a href={`/api/benches/${report.bench_id}/files/report.pdf?student=${one.id}`} download>
-        {alone ? `report of ${one.name}, PDF` : place === 0 ? `for each: ${one.name}` : one.name}
+        {alone ? `report of ${one.name}` : place === 0 ? `for each: ${one.name}` : one.name}
       </a>
     </Fragment>
   ));
