@@ -1,6 +1,7 @@
 """An archive as it comes in: judged by its size before it is read, never unpacked onto the disk, never trusted."""
 
 import json
+import re
 import zipfile
 from dataclasses import dataclass
 from pathlib import Path
@@ -12,6 +13,8 @@ from config.errors import Refused
 from labs.seals import holds
 
 _LARGEST_ROWS, _LARGEST_HEAD, _LARGEST_PHOTO = 32_000_000, 10_000, 3_000_000  # bytes, unpacked
+# Escapes of what no database keeps: zero, and halves of a letter. A backslash that somebody typed is none.
+_UNKEEPABLE = re.compile(r"(?<!\\)(?:\\\\)*\\u(?:0000|[dD][89a-fA-F])")
 _LISTS = ("sections", "people", "broken", *(kind.name for kind in KINDS))
 
 
@@ -38,16 +41,18 @@ def read_archive(file: Path) -> Archive:
     """What is in ``file``; Refused for anything that is no archive of this application."""
     try:
         with zipfile.ZipFile(file) as parts:
-            head = json.loads(_part(parts, MANIFEST, _LARGEST_HEAD))
+            said = _part(parts, MANIFEST, _LARGEST_HEAD).decode()
+            head = json.loads(said)
             text = _part(parts, ROWS, _LARGEST_ROWS).decode()
         seal = head.pop("seal")
-        if head["form"] != FORM or "\\u0000" in text:
+        if head["form"] != FORM or _UNKEEPABLE.search(text) or _UNKEEPABLE.search(said):
             no_archive()
         rows = json.loads(text, parse_constant=lambda _: no_archive())
         if not all(isinstance(row, dict | str) for name in _LISTS for row in rows[name]):
             no_archive()
         ours = isinstance(seal, str) and holds(seal, [head, text])
         return Archive(file, rows, str(head["made_at"])[:40], str(head["department"])[:120], ours)
+    # An encrypted part is a RuntimeError, a packing that is not known a NotImplementedError.
     except (zipfile.BadZipFile, KeyError, ValueError, TypeError, AttributeError, OSError, RecursionError, EOFError,
             NotImplementedError, RuntimeError):  # fmt: skip
         no_archive()

@@ -38,14 +38,15 @@ from stock.models import Calibration, OwnInstrument
 from stock.own import all_of, frozen, slug_of
 
 log = logging.getLogger("chromata.archives")
-_MOST_SESSIONS = 400  # in one archive
+_MOST = {"sections": 60, "people": 6000, "session": 400, "bench": 10_000}  # rows of one archive
 
 
 def take_in(archive: Archive, owner: Person) -> list[Section]:
     """The new sections of ``owner``. Refused where something cannot be read, or is here already."""
-    must_be_new(archive, owner)
     try:
         with transaction.atomic():
+            Person.objects.select_for_update().get(pk=owner.pk)  # of two tabs the second sees what the first brought in
+            must_be_new(archive, owner)
             return _Taken(archive, owner).all()
     except (ChromataError, ValidationError, Unfit, KeyError, TypeError, ValueError, AttributeError, DataError,
             IntegrityError, RecursionError) as error:  # fmt: skip
@@ -57,8 +58,9 @@ def must_be_new(archive: Archive, owner: Person) -> None:
     """Refused for what is here already: its entries, or a session of the same name and time of the same owner."""
     twin = "These sessions are here already. Nothing was brought in twice."
     rows = archive.rows
-    if len(rows["session"]) > _MOST_SESSIONS:
-        raise Refused(f"{len(rows['session'])} sessions are more than one archive brings in ({_MOST_SESSIONS}).", 422)
+    for name, most in _MOST.items():
+        if len(rows[name]) > most:
+            raise Refused(f"{len(rows[name])} rows of “{name}” are more than one archive brings in ({most}).", 422)
     try:
         if Entry.objects.filter(pk__in=[row["id"] for row in rows["entry"]]).exists():
             raise Refused(twin)

@@ -6,6 +6,7 @@ from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
+from rest_framework.throttling import BaseThrottle
 from rest_framework.views import APIView
 
 from archives.looked_into import look_into
@@ -74,9 +75,12 @@ def _sent(sessions: list[Session], name: str, section: Section | None = None) ->
 class ArchivePiece(APIView):
     """An archive on its way in."""
 
-    throttle_classes = (Writing,)
     parser_classes = (Raw,)
     largest_body = LARGEST_PIECE
+
+    def get_throttles(self) -> list[BaseThrottle]:
+        """Pieces come often; looking in and bringing in compute."""
+        return [Writing() if self.request.method == "PUT" else Working()]
 
     @extend_schema(
         operation_id="send_archive", responses=shape(PieceKept),

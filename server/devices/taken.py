@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from chromata_core.declaration.vocabulary import Reading
-from chromata_core.errors import ChromataError
+from chromata_core.errors import ChromataError, UnitError
 from chromata_core.quantity.given import read_in
 from config.errors import Refused
 from devices.line import shown_by
@@ -30,6 +30,7 @@ def taken(bench: Bench, key: str) -> FromDevice:
     tool = desk.at.bound.instruments[part.role]
     shown = shown_by(tool.kind)
     try:
+        _same_kind(shown.unit, part.unit)
         typed = read_in(f"{shown.value} {shown.unit}", part.unit)
     except ChromataError:
         raise Refused(
@@ -37,3 +38,9 @@ def taken(bench: Bench, key: str) -> FromDevice:
             "type the reading.",
         ) from None
     return FromDevice(f"{typed.value:.{max(typed.decimals, 0)}f}", shown.stable, shown.simulated)
+
+
+def _same_kind(shown: str, wanted: str) -> None:
+    """A number without a unit is never taken for grams, nor per cent of light for an absorbance; UnitError for both."""
+    if shown != wanted and {shown, wanted} & {"", "%"}:
+        raise UnitError(f"“{shown}” is not “{wanted}”.")

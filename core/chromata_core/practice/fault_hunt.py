@@ -37,7 +37,7 @@ class Suspect:
 
 @dataclass(frozen=True, slots=True)
 class Hunt:
-    """Readings of a bench as it left them, its result beside the accepted value, and what may have happened."""
+    """Readings of a bench, its result beside what one without a fault finds (``accepted``), what may have happened."""
 
     title: str
     readings: list[str]
@@ -80,7 +80,7 @@ def judge_hunt(slug: str, seed: int, answer: str) -> Found:
         raise ReadingError(unknown("suspect", answer, suspects))
     one, true = told_of(context_of(method(slug), sheet), {}).results[0], _true(slug)
     off, sure = (one.value / true.value - 1) * 100, abs(one.expanded / true.value) * 100
-    here = f"{_signed(off)} from the accepted value"
+    here = f"{_signed(off)} from a bench without a fault"
     effects = {effect.key: (effect.percent, effect.says) for effect in _effects(slug)}
     if answer == hidden:
         if hidden == NOTHING:

@@ -11,7 +11,9 @@ from typing import Any
 from django.core.exceptions import ImproperlyConfigured
 from django.test import SimpleTestCase, override_settings
 
+from chromata_core.errors import UnitError
 from devices.line import devices
+from devices.taken import _same_kind
 from labs.tests.room import Room, filled, unhurried
 from standins.stand_in import KINDS, StandIn, served
 
@@ -90,6 +92,14 @@ class Taken(Room):
                 self.assertLess(monotonic() - begun, 4)
         self.mischief("")
         self.assertEqual(self.take("m_crucible").status_code, 200)
+
+    def test_a_number_is_never_taken_for_another_quantity(self) -> None:
+        """Per cent of light is no absorbance, and a number without a unit is not so many grams."""
+        for shown, wanted in (("", "g"), ("%", ""), ("g", ""), ("", "%")):
+            with self.subTest(shown=shown, wanted=wanted), self.assertRaises(UnitError):
+                _same_kind(shown, wanted)
+        _same_kind("mg", "g")
+        _same_kind("", "")
 
     def mischief(self, fault: str) -> None:
         """Lets the balance misbehave from now on; its answer to that is not waited for."""

@@ -2495,7 +2495,7 @@ export interface components {
          * @enum {string}
          */
         HowEnum: "names" | "lot" | "last";
-        /** @description Readings of a bench as it left them, its result beside the accepted value, and what may have happened. */
+        /** @description Readings of a bench, its result beside what one without a fault finds (``accepted``), what may have happened. */
         Hunt: {
             title: string;
             readings: string[];

@@ -16,7 +16,7 @@ export function HuntDrill({ slug }: { slug: string }) {
           <GivenLines title="Simulated readings" lines={found.readings} />
           <Box sx={{ fontFamily: FIGURES, fontSize: 19 }}>
             {found.result}
-            <Box sx={{ fontSize: 16 }}>accepted: {found.accepted}</Box>
+            <Box sx={{ fontSize: 16 }}>without a fault: {found.accepted}</Box>
           </Box>
           <Box sx={{ fontSize: 19, fontWeight: 700 }}>What went wrong?</Box>
           <Box sx={{ display: 'grid', gap: 1 }}>
