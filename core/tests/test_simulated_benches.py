@@ -50,7 +50,7 @@ class SimulatedBenches(TestCase):
 
     def test_a_walk_goes_from_the_first_step_to_the_last(self) -> None:
         declared = method("hydrate")
-        entries = follow(declared, {}, heat("CuSO4", 5, instrument("balance-0.001"), 3), ("One.", "Two."))
+        entries = follow(declared, Sheet(), heat("CuSO4", 5, instrument("balance-0.001"), 3), ("One.", "Two."))
         whole = evaluated("hydrate", {}, entries)
         self.assertEqual((entries[0].key, whole.hand.kind), ("step.labels", "finished"))
         self.assertAlmostEqual(molar_mass("CuSO4.5H2O").value, 0.24968, places=4)

@@ -30,7 +30,7 @@ class Bench:
         self.method = method(slug)
         written = [Written(key, text, trial, index) for key, trial, index, text in readings]
         answers = ["An answer."] * len(self.method.questions)
-        self.entries = follow(self.method, options, written, answers, tools)
+        self.entries = follow(self.method, Sheet(options, tools or {}), written, answers)
         given = tuple(Given(one.key, one.text, one.trial, one.index) for one in self.entries)
         self.sheet = Sheet(options, tools or {}, given)
 

@@ -76,6 +76,7 @@ INSTALLED_APPS = [
     "labs",
     "prelab",
     "notebook",
+    "rehearsals",
     "results",
     "reports",
     "archives",

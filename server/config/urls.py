@@ -37,6 +37,7 @@ urlpatterns = [
     path("api/", include("labs.urls")),
     path("api/", include("prelab.urls")),
     path("api/", include("notebook.urls")),
+    path("api/", include("rehearsals.urls")),
     path("api/", include("stock.urls")),
     path("api/", include("marking.urls")),
     path("api/", include("results.urls")),

@@ -5,6 +5,7 @@ from datetime import datetime, timedelta
 
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
+from chromata_core.sheet.bound import Sheet
 from chromata_core.simulation.cell_bench import pairs
 from chromata_core.simulation.cross_bench import warm
 from chromata_core.simulation.crucible_bench import heat
@@ -57,7 +58,7 @@ def _wrote(bench: Bench, start: datetime, written: list[Written], answers: Seque
     author = bench.team.order_by("name").first()
     assert isinstance(author, Person)
     pen = Pen(bench, author, start, timedelta(seconds=70))
-    pen.marks(follow(method_of(bench.session), bench.options, written, answers))
+    pen.marks(follow(method_of(bench.session), Sheet(bench.options), written, answers))
     return pen
 
 

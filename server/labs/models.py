@@ -19,6 +19,8 @@ class Session(models.Model):
     this plan, each bench’s own or the mean of the class.
     ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
     ``origin`` says of a session that came in an archive from where; empty: it was held here.
+    ``simulated``: nobody stood in a room: a made-up ``class`` wrote it, or it is ``worked`` at drawn instruments; their
+    truth and all chance follow from its ``seed``. Empty: it was held.
     """
 
     class State(models.TextChoices):
@@ -28,6 +30,12 @@ class Session(models.Model):
         OPEN = "open"
         CLOSED = "closed"
         CANCELLED = "cancelled"
+
+    class Simulated(models.TextChoices):
+        """What is made instead of measured."""
+
+        CLASS = "class"
+        WORKED = "worked"
 
     section = models.ForeignKey(Section, on_delete=models.CASCADE, related_name="sessions")
     method = models.CharField(max_length=60)
@@ -53,6 +61,8 @@ class Session(models.Model):
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     origin = models.CharField(max_length=200, blank=True)
+    simulated = models.CharField(max_length=8, choices=Simulated.choices, blank=True)
+    seed = models.PositiveIntegerField(default=0)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(
         Section, related_name="joint_sessions", blank=True
     )

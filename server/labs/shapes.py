@@ -17,7 +17,7 @@ Of = Literal["bench", "class"]
 
 @dataclass(frozen=True, slots=True)
 class SessionCard:
-    """A session by name, place and state."""
+    """A session by name, place and state. ``simulated``: class or worked, where nobody stood in a room."""
 
     id: int
     title: str
@@ -30,6 +30,7 @@ class SessionCard:
     starts_at: str
     minutes: int
     released: bool
+    simulated: str
 
 
 @dataclass(frozen=True, slots=True)

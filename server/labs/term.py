@@ -55,6 +55,7 @@ def session_card(session: Session) -> SessionCard:
         starts_at=session.starts_at.isoformat(),
         minutes=session.minutes,
         released=session.released,
+        simulated=session.simulated,
     )
 
 

@@ -27,7 +27,8 @@ def method_history(slug: str, person: Person) -> MethodHistory:
     """Of the sessions that ``person`` may see whole, the latest ones in order of time."""
     method = method_named(slug, owners_for(person))
     begun = (Session.State.OPEN, Session.State.CLOSED)
-    latest = sessions_for(person).filter(method=slug, state__in=begun).order_by("-starts_at", "-pk")[:_MOST]
+    held = sessions_for(person).filter(method=slug, state__in=begun, simulated="")
+    latest = held.order_by("-starts_at", "-pk")[:_MOST]
     rooms = [(session, _room(session, person)) for session in reversed(latest.select_related("section__owner"))]
     rooms = [(session, room) for session, room in rooms if room]
     results = dict.fromkeys(place for _, room in rooms for place in places_of_results(room))

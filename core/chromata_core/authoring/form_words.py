@@ -54,6 +54,7 @@ LABELS = {
     "echo": "Say back",
     "follows": "Follows",
     "room": "Read or written once for the whole room",
+    "response": "Follows from what nature holds",
     "anew": "Filled anew, its scatter shows in",
     "voids": "Choices that void",
     "lead": "Do this",

@@ -76,6 +76,8 @@ class Reading:
     ``room``: one person may read it for the whole room, such as the barometer on the wall.
     ``common``: the same for every sample of a bench, such as its standards; what was read for one is offered for the
     next.
+    ``response``: it follows from what nature holds, while the others are chosen or found as they are: simulated benches
+    let it come out as their truth demands.
     """
 
     key: str
@@ -92,6 +94,7 @@ class Reading:
     anew: QuantityName = ""
     room: bool = False
     common: bool = False
+    response: bool = False
     when: When = None
 
 

@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Method, Observation, Reading
+from chromata_core.declaration.vocabulary import Method, Observation, Reading, Series
 from chromata_core.engine.context import context_of
 from chromata_core.judging.answers import right_choices
 from chromata_core.sheet.bound import Given, Sheet
@@ -15,21 +15,15 @@ from chromata_core.telling.outcome import Evaluation, Hand
 _MOST = 400
 
 
-def follow(
-    method: Method,
-    options: Mapping[str, str],
-    written: Sequence[Written],
-    answers: Sequence[str] = (),
-    instruments: Mapping[str, str] | None = None,
-) -> list[Written]:
-    """Every entry of the bench from its first step to the last for which ``written`` has a reading.
+def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Sequence[str] = ()) -> list[Written]:
+    """Every entry of a bench of ``plan`` from its first step to the last for which ``written`` has a reading.
 
     Observations are the right one of their choices, or the first that spoils nothing; own results are those of the
     sheet; ``answers`` are those to the closing questions, in order. The walk ends where there is nothing to write.
     """
     readings = {Place(one.key, one.trial, one.index): one.text for one in written}
     extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
-    sheet, made = Sheet(options, instruments or {}), list[Written]()
+    sheet, made = replace(plan, given=()), list[Written]()
     for _ in range(_MOST):
         state = evaluate(method, sheet)
         hand = state.hand
@@ -52,6 +46,10 @@ def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Place, st
 
 def _otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
     part = next((p for p in method.readings if p.key == hand.key), None)
+    if isinstance(part, Series) and part.paced:
+        return hand.offer
+    if isinstance(part, Series) and part.response:  # weighed once more, it is what it was
+        return next((one.text for one in reversed(sheet.given) if (one.key, one.trial) == (hand.key, hand.trial)), "")
     if isinstance(part, Observation):
         if part.right and (right := right_choices(context_of(method, sheet), part, hand.trial)):
             return right[0]
@@ -60,8 +58,17 @@ def _otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answ
     if hand.kind == "tick":
         return "done"
     if hand.kind == "own":
-        return next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
+        return _worked(state, hand)
     if hand.kind == "answer":
         number = int(hand.name)
         return answers[number - 1] if number <= len(answers) else ""
     return ""
+
+
+def _worked(state: Evaluation, hand: Hand) -> str:
+    """A line of the work as the sheet gives it."""
+    trial = next((one for one in state.trials if one.number == hand.trial), None)
+    lines = [*state.quantities, *(trial.quantities if trial else ())]
+    shown = {one.key: one.shown.text for one in lines}
+    found = next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
+    return found or shown.get(hand.name, "")

@@ -31,7 +31,11 @@ def rehearse(method: Method, seed: int, options: Mapping[str, str] | None = None
     SheetError if it has no such fault, or one that these instruments cannot show: a one-mark pipette says 50.00
     whatever was spilt.
     """
-    sheet = example_sheet(method, options)
+    return read_anew(method, example_sheet(method, options), seed, fault)
+
+
+def read_anew(method: Method, sheet: Sheet, seed: int, fault: str = "") -> Sheet:
+    """``sheet`` of true readings as the instruments of one bench show them, with a ``fault`` of the method or none."""
     bound = bind(method, sheet)
     changes = _changes(method, fault)
     random = np.random.default_rng(seed)
@@ -59,6 +63,8 @@ def _read_anew(
     tool = bound.instruments[reading.role]
     true = float(bound.typed[given.place].value)
     bent = _bent(changes[reading.key], true) if reading.key in changes else true
+    if true == float(tool.high) and tool.low != tool.high:  # a vessel that is full to its last mark is full
+        return given
     if tool.kind in _AS_WRITTEN:
         return given if bent == true else replace(given, text=plain(bent, tool.decimals))
     session = 0.0 if begins_delivery(reading, given.place) else off[reading.role]

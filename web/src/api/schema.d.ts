@@ -184,6 +184,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/played": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A bench of a made-up class. Writes what its team has written by now; 409 if it was played, or if people work there. */
+        post: operations["play_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/benches/{bench_id}/readings": {
         parameters: {
             query?: never;
@@ -1222,6 +1239,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/rehearsed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A session rehearsed with a made-up class. A new session, marked so; its benches are empty until each is played. Only by its instructor. */
+        post: operations["rehearse_class"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/remarks": {
         parameters: {
             query?: never;
@@ -1324,6 +1358,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description A simulated session. Thrown away; 409 for one that was held, or that a student has worked at. Only by its instructor. */
+        delete: operations["throw_away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/state": {
         parameters: {
             query?: never;
@@ -1386,6 +1437,23 @@ export interface paths {
         put?: never;
         /** @description Spreads the roster over the benches. By name, by lot or as last time; 409 once it has begun. */
         post: operations["deal_teams"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/worked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A session worked at drawn instruments. A new session, marked so, for students who missed this one, or as a dry run. Only by its instructor. */
+        post: operations["work_simulated"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3035,6 +3103,10 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             follows?: number | null;
         };
+        /** @description How many entries were written. */
+        Played: {
+            written: number;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Plot: {
             /** Format: double */
@@ -3280,6 +3352,11 @@ export interface components {
         };
         Refusal: {
             problems: string[];
+        };
+        /** @description A made-up class: at how many benches, and for how many minutes it has been at work. */
+        RehearsedRequest: {
+            benches: number;
+            minutes: number;
         };
         /** @description Whether students see their marks. */
         ReleasedRequest: {
@@ -3568,6 +3645,7 @@ export interface components {
             starts_at: string;
             minutes: number;
             released: boolean;
+            simulated: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SessionInside: {
@@ -3590,6 +3668,7 @@ export interface components {
             starts_at: string;
             minutes: number;
             released: boolean;
+            simulated: string;
             benches: number;
             students: number;
             lacks: string[];
@@ -4095,6 +4174,10 @@ export interface components {
             numbers: string;
             answer: components["schemas"]["Shown"];
             plain: string;
+        };
+        /** @description Who works at drawn instruments; nobody: a dry run of the instructor's own. */
+        WorkedRequest: {
+            students?: number[];
         };
         /** @description What became of each entry that was sent, and the bench as it then stands. */
         Written: {
@@ -4649,6 +4732,37 @@ export interface operations {
                 };
                 content: {
                     "image/jpeg": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    play_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Played"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -7186,6 +7300,41 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    rehearse_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsedRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     remark: {
         parameters: {
             query?: never;
@@ -7387,6 +7536,36 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    throw_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No response body */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     set_state: {
         parameters: {
             query?: never;
@@ -7508,6 +7687,41 @@ export interface operations {
         };
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    work_simulated: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["WorkedRequest"];
+            };
+        };
+        responses: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };

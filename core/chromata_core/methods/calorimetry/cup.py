@@ -48,10 +48,10 @@ def readings(start: str, end: str, hint: str) -> tuple[Reading, ...]:
     """Two single temperatures, or times and temperatures in turn."""
     return (
         Reading("T_start", start, "°C", "thermometer", "T_start", hint="Wait until it stands still.", when=SINGLE),
-        Reading("T_end", end, "°C", "thermometer", "T_end", hint=hint, when=SINGLE),
+        Reading("T_end", end, "°C", "thermometer", "T_end", hint=hint, response=True, when=SINGLE),
         Series("t", "Clock", "s", "clock", "t", paced=True, until=TraceRead("t_settled", "after"), when=RECORDED, logged="curve",
                hint="Twice or more before mixing, mixed at {t_mix}, then every half minute."),
-        Series("Temp", "Temperature", "°C", "thermometer", "T", beside="t", when=RECORDED),
+        Series("Temp", "Temperature", "°C", "thermometer", "T", beside="t", response=True, when=RECORDED),
     )  # fmt: skip
 
 

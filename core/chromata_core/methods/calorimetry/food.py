@@ -55,7 +55,7 @@ METHOD = Method(
         tared("m_w", "Water in the tared can", "m_water", "About {V_plan}.", when={"water_by": "balance"}),
         Reading("m_food", "Food and boat's tare", "g", "balance", "m_food", hint="One piece on the tared boat, two decimals."),
         Reading("T_start", "Water, before", "°C", "thermometer", "T_start", hint="Thermometer clear of the bottom."),
-        Reading("T_end", "Highest temperature", "°C", "thermometer", "T_end", hint="It rises a little after the flame is out. Clear of the bottom.", echo="q"),
+        Reading("T_end", "Highest temperature", "°C", "thermometer", "T_end", response=True, hint="It rises a little after the flame is out. Clear of the bottom.", echo="q"),
         Observation("fell", "The piece", (Choice("stayed", "Stayed in the holder"), Choice("fell", "Fell, or part of it did")), voids=("fell",),
                     hint="What fell burned elsewhere or not at all."),
         Reading("m_rest", "What is left of it", "g", "balance", "m_rest", hint="Same boat, same tare. Let it cool.", echo="m", when={"burned_by": "residue"}),

@@ -60,7 +60,7 @@ METHOD = Method(
                     hint="A new paper strip for each solution; the metals do not touch it."),
         Observation("anode", "The anode is", (Choice("plus", "The {plus}"), Choice("minus", "The {minus}")), scope="bench", right={"minus": ""},
                     because="{minus} is the less noble of the two: it gives electrons and goes into solution, {plus} comes down."),
-        Reading("E", "Cell potential", "V", "voltmeter", "E", hint="Red lead at {plus}. Wait until it stands still; keep the sign."),
+        Reading("E", "Cell potential", "V", "voltmeter", "E", response=True, hint="Red lead at {plus}. Wait until it stands still; keep the sign."),
     ),
     quantities=(
         Quantity("Q", "Reaction quotient", "(c_fixed / c_1)**p_ox / (c_plan / c_1)**p_red", "", "Q", when={"varied": "reduced"}),

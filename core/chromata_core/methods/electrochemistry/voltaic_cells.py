@@ -49,7 +49,7 @@ METHOD = Method(
                     scope="bench", hint="2 V range: three decimals, volts. A 1 alone at the left means over range."),
         Observation("metals", "Each metal is the one its label says", (Choice("yes", "Looked at each: yes"), Choice("swapped", "Two were swapped: put right now")), until=("yes",),
                     scope="bench", hint="Colour, weight, softness. Two strips swapped in their bags is a common event."),
-        Reading("E", "Cell potential, with its sign", "V", "voltmeter", "E", hint="Clips clear of the liquid, metals not touching the bridge; a few seconds."),
+        Reading("E", "Cell potential, with its sign", "V", "voltmeter", "E", response=True, hint="Clips clear of the liquid, metals not touching the bridge; a few seconds."),
         Observation("anode", "At the anode", (
             Choice("plus_gives", "{plus gives}"), Choice("plus_takes", "{plus takes}"), Choice("minus_gives", "{minus gives}"), Choice("minus_takes", "{minus takes}"),
         ), hint="Red is on {plus}, black on {minus}. Which of them gives electrons to the leads?", right={"minus_gives": "E > 0", "plus_gives": "E < 0"},

@@ -94,7 +94,7 @@ METHOD = Method(
         Observation("end", "When it is over", (
             Choice("gone", "All metal gone, nothing escaped"), Choice("left", "Metal is left: wait"), Choice("lost", _LOST),
         ), voids=("lost",), until=("gone",), hint="Tap the tube: bubbles on the wall belong to the gas."),
-        Reading("V", "Gas, as the numbers stand", "mL", "tube", "V", echo="p_gas"),
+        Reading("V", "Gas, as the numbers stand", "mL", "tube", "V", echo="p_gas", response=True),
         Reading("h", "Water column in the tube", "mm", "ruler", "h", hint="From the water in the beaker up to the water in the tube.", when={"levels": "column"}),
         Reading("T", "Water at the tube", "°C", "thermometer", "T", hint="In the water beside the tube: its vapour is in your gas."),
     ),

@@ -27,7 +27,7 @@ READINGS: tuple[Reading | Observation, ...] = (
     Series("T_a", "Thiosulfate just before", "°C", "thermometer", "T_thio", until=RepeatsAgree("t", "repeat_within", "most_runs"),
            hint="In the tube, with its own thermometer: the bath's temperature is not the tube's."),
     Series("T_b", "Acid just before", "°C", "thermometer", "T_acid", beside="T_a", hint="Its own thermometer: never the one from the other tube."),
-    Series("t", "Cross gone after", "s", "stopwatch", "t", beside="T_a", hint="Started when they meet, stopped when the cross is gone: the same eye, from above."),
+    Series("t", "Cross gone after", "s", "stopwatch", "t", beside="T_a", response=True, hint="Started when they meet, stopped when the cross is gone: the same eye, from above."),
 )  # fmt: skip
 TIME = Quantity(
     "t_mean", "Time, mean of the runs", "mean(t)", "s", "t̄", positive="No time passed; look at the stopwatch again."

@@ -63,7 +63,7 @@ METHOD = Method(
     readings=(
         Reading("T_water", "Water temperature", "°C", "thermometer", "T", scope="bench", room=True, hint="In the vessel you draw from.", when={"density": "buoyancy"}),
         Reading("V_set", "Pipette set to", "mL", "pipette", "V_set", hint="{V_plan}."),
-        Series("m_d", "Delivery", "g", "balance", "m_i", until=Times("deliveries"),
+        Series("m_d", "Delivery", "g", "balance", "m_i", until=Times("deliveries"), response=True,
                hint="On the tared boat."),
     ),
     quantities=(

@@ -113,9 +113,9 @@ STANDARDS: tuple[Reading | Observation, ...] = (
     Reading("T_match", "Second cuvette, blank in it", "%T", "photometer_t", "T_match", scope="bench", common=True, hint="Both hold the blank; the first is set to 100.", when={**BY_T, **_TWO}),
     Reading("V_flask", "Flask of a standard", "mL", "flask", "V_flask", scope="bench", common=True, hint="The same size for all.", anew="c_std", when=MEASURED),
     Series("V_std", "Stock", "mL", "pipette", "V_std", scope="bench", common=True, until=EachOf("V_plan"), hint="Planned: {V_plan}. Write what was delivered.", when=MEASURED),
-    Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", common=True, beside="V_std", when={**BY_A, **MEASURED},
+    Series("A_std", "Absorbance of it", "", "photometer_a", "A", scope="bench", common=True, beside="V_std", response=True, when={**BY_A, **MEASURED},
            hint="Rinsed three times with it."),
-    Series("T_std", "Transmittance of it", "%T", "photometer_t", "T", scope="bench", common=True, beside="V_std", when={**BY_T, **MEASURED},
+    Series("T_std", "Transmittance of it", "%T", "photometer_t", "T", scope="bench", common=True, beside="V_std", response=True, when={**BY_T, **MEASURED},
            hint="Rinsed three times with it."),
 )  # fmt: skip
 
@@ -124,9 +124,9 @@ def unknown() -> tuple[Reading | Observation, ...]:
     """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
     return (
         Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut."),
-        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top"), when=BY_A, echo="c",
+        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top"), when=BY_A, response=True, echo="c",
                hint="It must lie where the line was measured."),
-        Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, echo="c",
+        Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, response=True, echo="c",
                hint="It must lie where the line was measured."),
         Reading("V_taken", "Taken to dilute", "mL", "dilution_pipette", "V_taken", optional=True, hint="Only if it was too dark for the line."),
         Reading("V_made", "Made up to", "mL", "dilution_flask", "V_made", optional=True, follows="V_taken"),

@@ -48,7 +48,7 @@ READINGS = (
         voids=("overshot",),
         hint="The first {colour} that stays for 30 s while you swirl. Darker than that is too far.",
     ),
-    Reading("V_end", "Burette, end", "mL", "burette", "V_end", echo="V"),
+    Reading("V_end", "Burette, end", "mL", "burette", "V_end", echo="V", response=True),
     Reading("V_stop", "Burette, stopped for a refill", "mL", "burette", "V_stop", optional=True,
             hint="Close the tap, read where it stands, then fill it below eye level.", when=_BY_HAND),
     Reading("V_refilled", "Burette, after the refill", "mL", "burette", "V_refilled", optional=True, zero_of="V_end",

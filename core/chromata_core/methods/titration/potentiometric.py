@@ -118,8 +118,8 @@ METHOD = Method(
                     hint="What dissolves later moves the jump."),
         Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=JumpPassed("V", "E", "behind"), starts=True, when={"until": "jump"}),
         Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=RunsTo("V_to"), starts=True, when={"until": "volume"}),
-        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", settles=5, hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
-        Series("E", "pH", "", "ph_meter", "pH", beside="V", settles=5, hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
+        Series("E", "Potential", "mV", "voltmeter", "E", beside="V", settles=5, response=True, hint="Electrode clear of wall and stirring bar.", when={"system": "iron"}),
+        Series("E", "pH", "", "ph_meter", "pH", beside="V", settles=5, response=True, hint="Electrode clear of wall and stirring bar.", when={"system": "acid"}),
         Observation("colour", "Colour past the jump", (
             Choice("green", "Green"), Choice("yellow", "Green with yellow in it"), Choice("other", "Another"),
         ), hint="Chromium(III) is green, dichromate left over yellow. Too slow a change to see the end by: hence the electrode.", when={"system": "iron"}),

@@ -1,0 +1,134 @@
+"""Simulated sessions: made from another, played by a made-up class, marked as what they are, thrown away."""
+
+from datetime import timedelta
+from statistics import median
+from typing import Any
+
+from django.utils import timezone
+
+from labs.models import Bench, Session
+from labs.tests.room import TRUE, Room, entry, evaluated, record, unhurried, write
+from notebook.models import Entry
+from people.models import Person, Section
+from rehearsals.actions import play, rehearse_class
+
+
+class Simulated(Room):
+    def setUp(self) -> None:
+        unhurried(self)
+
+    def post(self, who: Person, path: str, **said: Any) -> tuple[int, Any]:
+        found = self.as_(who).post(f"/api/{path}", said, "application/json")
+        return found.status_code, found.json() if found.content else None
+
+    def delete(self, who: Person, session: Session) -> int:
+        return self.as_(who).delete(f"/api/sessions/{session.pk}/simulated").status_code
+
+
+class MadeUpClass(Simulated):
+    def rehearsed(self, minutes: int = 240, benches: int = 3) -> Session:
+        session = rehearse_class(self.session, self.instructor, benches, minutes)
+        for bench in session.benches.all():
+            play(bench)
+        return session
+
+    def test_its_instructor_makes_one_and_plays_it_bench_by_bench(self) -> None:
+        status, made = self.post(self.instructor, f"sessions/{self.session.pk}/rehearsed", benches=2, minutes=240)
+        self.assertEqual((status, made["card"]["simulated"], len(made["benches"])), (201, "class", 2))
+        for place in made["benches"]:
+            status, played = self.post(self.instructor, f"benches/{place['id']}/played")
+            self.assertEqual(status, 200)
+            self.assertGreater(played["written"], 15)
+            bench = Bench.objects.get(pk=place["id"])
+            self.assertEqual((record(bench).whole, bench.length), (True, played["written"]))
+            self.assertEqual(self.post(self.instructor, f"benches/{place['id']}/played")[0], 409)
+        self.assertEqual(self.as_(self.instructor).get(f"/api/sessions/{made['card']['id']}/floor").status_code, 200)
+
+    def test_what_it_finds_is_what_the_sample_holds(self) -> None:
+        """Faults and slips stay with some; the middle bench finds the hidden value within its uncertainty."""
+        Session.objects.filter(pk=self.session.pk).update(options={"c_t": "0.1026", "dilution": "5"})
+        self.session.refresh_from_db()
+        session = self.rehearsed(benches=9)
+        results = [evaluated(bench).results[0] for bench in session.benches.select_related("session", "sample")]
+        middle = median(one.value for one in results)
+        self.assertAlmostEqual(middle, float(TRUE), delta=results[0].expanded)
+
+    def test_nothing_is_written_that_is_still_to_come(self) -> None:
+        early, late = self.rehearsed(minutes=25), self.rehearsed(minutes=240)
+        self.assertLess(Entry.objects.filter(bench__session=early).count() * 2,
+                        Entry.objects.filter(bench__session=late).count())  # fmt: skip
+        latest = Entry.objects.filter(bench__session=early).order_by("-written_at").first()
+        assert latest is not None
+        self.assertLessEqual(latest.written_at, timezone.now() + timedelta(seconds=1))
+
+    def test_made_up_people_are_in_nobodys_section(self) -> None:
+        before = set(self.section.roster.values_list("pk", flat=True))
+        session = self.rehearsed(benches=3)
+        self.assertEqual(set(self.section.roster.values_list("pk", flat=True)), before)
+        self.assertTrue(session.section.archived)
+        self.assertEqual(session.roster.count(), 6)
+        self.rehearsed(benches=2)
+        self.assertEqual(Section.objects.filter(owner=self.instructor).count(), 2)
+
+    def test_it_is_no_part_of_the_methods_history(self) -> None:
+        session = self.rehearsed()
+        found = self.as_(self.instructor).get("/api/methods/acid-base-titration/history").json()
+        self.assertNotIn(session.pk, [one["id"] for one in found["sessions"]])
+
+    def test_it_is_closed_and_marked_like_any_other(self) -> None:
+        session = self.rehearsed()
+        status, _ = self.post(self.instructor, f"sessions/{session.pk}/state", action="close")
+        self.assertEqual(status, 200)
+        client = self.as_(self.instructor)
+        self.assertEqual(client.get(f"/api/sessions/{session.pk}/class").status_code, 200)
+        bench = session.benches.first()
+        assert bench is not None
+        self.assertEqual(client.get(f"/api/benches/{bench.pk}/report").status_code, 200)
+
+    def test_only_its_instructor(self) -> None:
+        path = f"sessions/{self.session.pk}/rehearsed"
+        asked = {"benches": 2, "minutes": 60}
+        self.assertEqual(self.post(self.assistant, path, **asked)[0], 403)
+        self.assertEqual(self.post(self.student, path, **asked)[0], 403)
+        self.assertEqual(self.post(self.stranger, path, **asked)[0], 404)
+        self.assertEqual(self.post(self.instructor, path, benches=4000, minutes=60)[0], 400)
+        bench = self.rehearsed(benches=1).benches.get()
+        self.assertEqual(self.post(self.student, f"benches/{bench.pk}/played")[0], 404)
+
+    def test_nothing_is_written_by_itself_where_people_work(self) -> None:
+        self.assertEqual(self.post(self.instructor, f"benches/{self.bench.pk}/played")[0], 409)
+        self.assertFalse(self.bench.entries.exists())
+
+    def test_it_is_thrown_away_and_a_held_one_is_not(self) -> None:
+        session = self.rehearsed()
+        self.assertEqual(self.delete(self.instructor, self.session), 409)
+        self.assertEqual(self.delete(self.assistant, session), 404)
+        self.assertEqual(self.delete(self.instructor, session), 204)
+        self.assertFalse(Entry.objects.filter(bench__session=session.pk).exists())
+        self.assertTrue(Session.objects.filter(pk=self.session.pk).exists())
+
+
+class Worked(Simulated):
+    def test_a_student_who_missed_it_has_a_bench_of_their_own(self) -> None:
+        path = f"sessions/{self.session.pk}/worked"
+        status, made = self.post(self.instructor, path, students=[self.neighbour.pk])
+        self.assertEqual((status, made["card"]["simulated"]), (201, "worked"))
+        bench = Bench.objects.get(session=made["card"]["id"])
+        self.assertEqual(list(bench.team.all()), [self.neighbour])
+        self.assertEqual(self.as_(self.neighbour).get(f"/api/benches/{bench.pk}").status_code, 200)
+        self.assertEqual(self.as_(self.student).get(f"/api/benches/{bench.pk}").status_code, 404)
+        self.assertEqual(self.post(self.instructor, path, students=[self.stranger.pk])[0], 422)
+
+    def test_what_a_student_wrote_is_not_thrown_away(self) -> None:
+        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
+        session = Session.objects.get(pk=made["card"]["id"])
+        write(self.as_(self.neighbour), session.benches.get(), entry("V_s", "20.00"))
+        self.assertEqual(self.delete(self.instructor, session), 409)
+
+    def test_a_dry_run_is_the_instructors_alone(self) -> None:
+        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked")
+        session = Session.objects.get(pk=made["card"]["id"])
+        self.assertFalse(session.benches.filter(team__isnull=False).exists())
+        kept = write(self.as_(self.instructor), session.benches.get(), entry("V_s", "20.00"))
+        self.assertTrue(kept[0]["kept"])
+        self.assertEqual(self.delete(self.instructor, session), 204)

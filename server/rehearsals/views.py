@@ -1,0 +1,88 @@
+"""Simulated sessions."""
+
+from typing import Any
+
+from drf_spectacular.utils import extend_schema
+from rest_framework import serializers
+from rest_framework.request import Request
+from rest_framework.response import Response
+from rest_framework.views import APIView
+
+from config.answers import answer, asked, shape
+from config.fields import ShortList
+from config.throttles import Practising, Working
+from labs.policy import bench_for, own_session_for
+from labs.shapes import SessionPlan
+from labs.term import session_plan
+from people.policy import person_of
+from rehearsals.actions import play, rehearse_class, throw_away, work_simulated
+from rehearsals.shapes import Played
+
+
+class RehearsedSerializer(serializers.Serializer[Any]):
+    """A made-up class: at how many benches, and for how many minutes it has been at work."""
+
+    benches = serializers.IntegerField(min_value=1, max_value=48)
+    minutes = serializers.IntegerField(min_value=1, max_value=600)
+
+
+class WorkedSerializer(serializers.Serializer[Any]):
+    """Who works at drawn instruments; nobody: a dry run of the instructor's own."""
+
+    students = ShortList(child=serializers.IntegerField(), default=list, max_length=48)
+
+
+class RehearsedClass(APIView):
+    """A session rehearsed with a made-up class."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="rehearse_class", request=RehearsedSerializer, responses={201: shape(SessionPlan)})
+    def post(self, request: Request, session_id: int) -> Response:
+        """A new session, marked so; its benches are empty until each is played. Only by its instructor."""
+        person = person_of(request)
+        session, said = own_session_for(person, session_id), asked(RehearsedSerializer, request)
+        return _made(session_plan(rehearse_class(session, person, **said), person))
+
+
+class WorkedSimulated(APIView):
+    """A session worked at drawn instruments."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="work_simulated", request=WorkedSerializer, responses={201: shape(SessionPlan)})
+    def post(self, request: Request, session_id: int) -> Response:
+        """A new session, marked so, for students who missed this one, or as a dry run. Only by its instructor."""
+        person = person_of(request)
+        session, said = own_session_for(person, session_id), asked(WorkedSerializer, request)
+        return _made(session_plan(work_simulated(session, person, said["students"]), person))
+
+
+def _made(plan: SessionPlan) -> Response:
+    made = answer(plan)
+    made.status_code = 201
+    return made
+
+
+class SimulatedSession(APIView):
+    """A simulated session."""
+
+    @extend_schema(operation_id="throw_away", responses={204: None})
+    def delete(self, request: Request, session_id: int) -> Response:
+        """Thrown away; 409 for one that was held, or that a student has worked at. Only by its instructor."""
+        throw_away(own_session_for(person_of(request), session_id))
+        return Response(status=204)
+
+
+class PlayedBench(APIView):
+    """A bench of a made-up class."""
+
+    throttle_classes = (Practising,)
+
+    @extend_schema(operation_id="play_bench", request=None, responses=shape(Played))
+    def post(self, request: Request, bench_id: int) -> Response:
+        """Writes what its team has written by now; 409 if it was played, or if people work there."""
+        person = person_of(request)
+        bench = bench_for(person, bench_id)
+        own_session_for(person, bench.session_id)
+        return answer(Played(play(bench)))
