@@ -16,6 +16,7 @@ from labs.declared import method_of
 from labs.models import Bench, Session
 from notebook.actions import Draft, write
 from notebook.desks import accepted_values
+from notebook.models import Entry
 from notebook.standing import sheet_with
 from people.models import Person, Section
 from people.sections import add_people, make_section
@@ -133,4 +134,5 @@ def throw_away(session: Session) -> None:
         raise Refused("This session was held; its record stays.")
     if session.simulated == Session.Simulated.WORKED and session.benches.filter(entries__author__role="student"):
         raise Refused("A student has worked here; the record stays.")
+    Entry.objects.filter(bench__session=session).update(supersedes=None)  # what is corrected goes as well
     session.delete()

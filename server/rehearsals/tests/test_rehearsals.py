@@ -100,7 +100,8 @@ class MadeUpClass(Simulated):
         self.assertFalse(self.bench.entries.exists())
 
     def test_it_is_thrown_away_and_a_held_one_is_not(self) -> None:
-        session = self.rehearsed()
+        session = self.rehearsed(benches=9)
+        self.assertTrue(Entry.objects.filter(bench__session=session, supersedes__isnull=False).exists())
         self.assertEqual(self.delete(self.instructor, self.session), 409)
         self.assertEqual(self.delete(self.assistant, session), 404)
         self.assertEqual(self.delete(self.instructor, session), 204)

@@ -1,0 +1,64 @@
+"""The reports of a whole class, asked for at once: how long until the last is printed. Nothing of it was printed before.
+
+bin/bench papers          against a demo that runs: URL=http://127.0.0.1:8000, BENCHES=48
+Each class is made up by the product itself: its sessions, rehearsed.
+"""
+
+import os
+from collections.abc import Iterator
+from itertools import islice
+from threading import Lock
+from time import perf_counter, sleep
+
+from room import URL, Visitor, at_once, signed_in
+
+BENCHES = int(os.environ.get("BENCHES", "48"))
+LANES = 2  # so many of a class's reports are asked for at a time
+MINUTES = 600
+_PAUSE = 45  # seconds: so many reports are all that one person may ask for in a minute
+
+
+def main() -> None:
+    """For each family of the demo's past sessions: the class played, then its reports."""
+    print(f"{BENCHES} benches played one by one, then their reports through {LANES} lanes, at {URL}")
+    instructor = signed_in()
+    held: dict[str, int] = {}
+    for session in instructor.ask("GET", "sessions"):
+        if session["state"] == "closed" and not session["simulated"]:
+            held.setdefault(session["family"], session["id"])
+    for family, session in held.items():
+        asked = {"benches": BENCHES, "minutes": MINUTES}
+        made = instructor.ask("POST", f"sessions/{session}/rehearsed", asked)
+        benches = [place["id"] for place in made["benches"]]
+        begun = perf_counter()
+        written = sum(instructor.ask("POST", f"benches/{bench}/played")["written"] for bench in benches)
+        played = perf_counter() - begun
+        printed = at_once([lambda left=Shared(benches): [print_one(instructor, bench) for bench in left]] * LANES)
+        print(f"{family:20s} {written:5d} entries in {played:5.1f} s    {BENCHES} reports in {printed:5.1f} s")
+        instructor.ask("DELETE", f"sessions/{made['card']['id']}/simulated")
+        sleep(_PAUSE)
+
+
+class Shared:
+    """What several take from, one after the other."""
+
+    def __init__(self, things: list[int]) -> None:
+        self.left, self.lock = iter(things), Lock()
+
+    def __iter__(self) -> Iterator[int]:
+        while True:
+            with self.lock:
+                found = list(islice(self.left, 1))
+            if not found:
+                return
+            yield found[0]
+
+
+def print_one(who: Visitor, bench: int) -> None:
+    answer = who.session.get(f"{URL}/api/benches/{bench}/files/report.pdf", timeout=120)
+    answer.raise_for_status()
+    assert answer.content.startswith(b"%PDF")
+
+
+if __name__ == "__main__":
+    main()
