@@ -1,6 +1,6 @@
 """The reports of a whole class, asked for at once: how long until the last is printed. Nothing of it was printed before.
 
-bin/bench papers          against a demo that runs: URL=http://127.0.0.1:8000, BENCHES=48
+bin/bench papers          against a demo that runs: URL=http://127.0.0.1:8000, BENCHES=48 FAMILIES=kinetics
 Each class is made up by the product itself: its sessions, rehearsed.
 """
 
@@ -13,6 +13,7 @@ from time import perf_counter, sleep
 from room import URL, Visitor, at_once, signed_in
 
 BENCHES = int(os.environ.get("BENCHES", "48"))
+FAMILIES = os.environ.get("FAMILIES", "")  # of methods, one behind the other; empty: all
 LANES = 2  # so many of a class's reports are asked for at a time
 MINUTES = 600
 _PAUSE = 45  # seconds: so many reports are all that one person may ask for in a minute
@@ -24,7 +25,8 @@ def main() -> None:
     instructor = signed_in()
     held: dict[str, int] = {}
     for session in instructor.ask("GET", "sessions"):
-        if session["state"] == "closed" and not session["simulated"]:
+        wanted = not FAMILIES or session["family"] in FAMILIES
+        if session["state"] == "closed" and not session["simulated"] and wanted:
             held.setdefault(session["family"], session["id"])
     for family, session in held.items():
         asked = {"benches": BENCHES, "minutes": MINUTES}

@@ -15,10 +15,11 @@ import numpy as np
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Quantity, Series
+from chromata_core.engine.differences import differences
 from chromata_core.engine.numeric_pass import Computed, compute
 from chromata_core.errors import ChromataError
 from chromata_core.formula.parse import parse_formula
-from chromata_core.formula.tree import Binary, Call, Name
+from chromata_core.formula.tree import Call, Name
 from chromata_core.quantity.given import read_in
 from chromata_core.quantity.rounding import plain
 from chromata_core.quantity.units import unit
@@ -41,7 +42,7 @@ def true_bench(method: Method, plan: Sheet, accepted: Mapping[str, str], seed: i
     """
     bound = bind(method, plan)
     example = example_as_planned(bound, replace(plan, given=()))
-    wanted = _wanted(method, example, accepted)
+    wanted = wanted_of(method, example, accepted)
     found = answered(method, _varied(method, example, seed, day), wanted)
     # a portion that leads off a scale, or to another number of rows, is not taken
     return found if _tells(method, found, wanted) else answered(method, example, wanted)
@@ -58,7 +59,7 @@ def _varied(method: Method, sheet: Sheet, seed: int, day: int) -> Sheet:
     bound, random, air = bind(method, sheet), np.random.default_rng([seed, 1]), np.random.default_rng([day, 2])
     warmth, pressure = float(random.normal(0, _WARMTH)), 1 + float(air.normal(0, _AIR))
     values = true_values(bound)
-    ends = _differences(bound)
+    ends = differences(bound)
     trials = sorted({place.trial or 0 for place in values})
     portions = {(key, trial): 1 + float(random.normal(0, _PORTION)) for key in ends for trial in trials}
     changed = dict(values)
@@ -84,17 +85,6 @@ def _varied(method: Method, sheet: Sheet, seed: int, day: int) -> Sheet:
         return sheet
 
 
-def _differences(bound: Bound) -> dict[str, str]:
-    """Readings on the balance that are worked as a difference, the larger by the smaller: one portion between them."""
-    weighed = {one.key for one in bound.readings if bound.instruments[one.role].kind == "balance" and not one.response}
-    found = {}
-    for quantity in bound.quantities:
-        match parse_formula(quantity.formula):
-            case Binary("-", Name(more), Name(less)) if {more, less} <= weighed:
-                found[more] = less
-    return found
-
-
 def true_values(bound: Bound) -> Values:
     """Every reading of a sheet as a number."""
     keys = {reading.key for reading in bound.readings}
@@ -114,7 +104,7 @@ def with_values(method: Method, sheet: Sheet, values: Mapping[Place, float]) -> 
     return changed
 
 
-def _wanted(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Wanted:
+def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Wanted:
     """What each trial must tell."""
     bound = bind(method, sheet)
     computed = compute(bound)
@@ -160,22 +150,21 @@ def _of_each_trial(bound: Bound, result: Quantity) -> str:
 
 
 def answered(method: Method, sheet: Sheet, wanted: Wanted) -> Sheet:
-    """``sheet`` with the responses of each trial moved until its quantity has the value ``wanted`` (in SI). Responses
-    that do not lead there, or would be off the scale, stay.
+    """``sheet`` with the responses of each trial moved until its quantity has the value ``wanted``. Responses that do
+    not lead there, or would be off the scale, stay.
     """
     bound = bind(method, sheet)
-    values = true_values(bound)
-    responses = {one.key for one in bound.readings if one.response and one.scope == "trial"}
+    return _on_the_scale(method, sheet, responses_to(bound, true_values(bound), wanted))
+
+
+def responses_to(bound: Bound, values: Values, wanted: Wanted) -> dict[int, Values]:
+    """The responses of each trial to what the other ``values`` are, for which its quantity has the value ``wanted``."""
+    keys = {one.key for one in bound.readings if one.response and one.scope == "trial"}
     full = _full_portions(bound, values)
-    places = {
-        n: [at for at in values if at.key in responses and at.trial == n and (n, at.row) not in full] for n in wanted
-    }
+    places = {n: [at for at in values if at.key in keys and at.trial == n and (n, at.row) not in full] for n in wanted}
     beside = {one.key: one.beside for one in bound.readings if isinstance(one, Series) and one.response}
-    for way in (_shifted, _stretched, partial(_along, beside)):
-        found = _sought(bound, values, places, wanted, way)
-        if found:
-            return _on_the_scale(method, sheet, found)
-    return sheet
+    ways: tuple[Way, ...] = (_shifted, _stretched, partial(_along, beside))
+    return next((found for way in ways if (found := _sought(bound, values, places, wanted, way))), {})
 
 
 def _full_portions(bound: Bound, values: Values) -> set[tuple[int | None, int | None]]:
@@ -209,7 +198,7 @@ def _sought(
 
     def off(by: Mapping[int, float]) -> dict[int, float]:
         moved = {place: x for n in wanted for place, x in way(values, places[n], by[n]).items()}
-        trials = compute(_retyped(bound, moved)).trials
+        trials = compute(retyped(bound, {**values, **moved})).trials
         return {n: _number(trials[n][key]) - true for n, (key, true) in wanted.items() if key in trials.get(n, {})}
 
     last = dict.fromkeys(wanted, 0.0)
@@ -228,7 +217,8 @@ def _sought(
     return {n: way(values, places[n], last[n]) for n in error if abs(error[n]) <= _NEAR * abs(wanted[n][1])}
 
 
-def _retyped(bound: Bound, values: Values) -> Bound:
+def retyped(bound: Bound, values: Values) -> Bound:
+    """``bound`` with other numbers on it, whatever an instrument could show."""
     typed = {place: replace(bound.typed[place], value=Decimal(repr(x))) for place, x in values.items()}
     return replace(bound, typed={**bound.typed, **typed})
 

@@ -28,7 +28,9 @@ def options(limit: str = "0.005") -> tuple[Option, ...]:
 
 def weighed_dry(key: str, label: str, hint: str, echo: str = "") -> Series:
     """Weighings after each drying, until the mass stays."""
-    return Series(key, label, "g", "balance", key, until=ConstantMass(LIMIT, SCHOOL, TIMES), hint=hint, echo=echo, response=True)
+    return Series(
+        key, label, "g", "balance", key, until=ConstantMass(LIMIT, SCHOOL, TIMES), hint=hint, echo=echo, response=True
+    )
 
 
 def weigh_step(series: str, cooling: int, then: str, detail: str, scene: str) -> Step:

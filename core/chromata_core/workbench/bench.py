@@ -1,0 +1,143 @@
+"""A bench worked on the screen: what was done at it, one act after the other, leads to what it shows now."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from chromata_core.apparatus.drawn import Shape, Words, drawn
+from chromata_core.apparatus.scene import HEIGHT, WIDTH
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Method, Reading, Step
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.sheet.bound import Sheet
+from chromata_core.simulation.readings import calibration_of
+from chromata_core.workbench.balance import Balance
+from chromata_core.workbench.burette import Burette
+from chromata_core.workbench.clocks import Clock, Stopwatch
+from chromata_core.workbench.gas import GasTube
+from chromata_core.workbench.glass import OneMark, Scale
+from chromata_core.workbench.light import Photometer
+from chromata_core.workbench.meters import Ammeter, Electrode, meter
+from chromata_core.workbench.station import Control, Station
+from chromata_core.workbench.truth import Truth
+from chromata_core.workbench.wall import Wall
+from chromata_core.workbench.warmth import Warmth
+
+_KINDS: dict[str, type[Station]] = {
+    "balance": Balance, "burette": Burette, "piston burette": Burette, "pipette": OneMark, "flask": OneMark,
+    "cylinder": Scale, "graduated pipette": Scale, "adjustable pipette": Scale, "thermometer": Warmth,
+    "glass thermometer": Warmth, "spectrophotometer": Photometer, "voltmeter": Electrode, "pH meter": Electrode,
+    "ammeter": Ammeter, "gas tube": GasTube, "clock": Clock, "stopwatch": Stopwatch,
+}  # fmt: skip
+# At steps that read nothing, hands are at an instrument of one of these kinds.
+_AT_STEPS = {
+    "burette-fill": ("burette", "piston burette"), "burette-run": ("burette", "piston burette"),
+    "lamp-on": ("spectrophotometer",), "blank": ("spectrophotometer",), "gas-tube-brim": ("gas tube",),
+    "beaker-ready": ("gas tube",), "cell-leads": ("voltmeter",),
+}  # fmt: skip
+MOST_ACTS = 4000
+
+
+@dataclass(frozen=True, slots=True)
+class At:
+    """What is in hand: its step, and the place that is written next."""
+
+    step: str
+    place: Place
+
+
+@dataclass(frozen=True, slots=True)
+class Act:
+    """Something done, while this was in hand."""
+
+    at: At
+    do: str
+
+
+@dataclass(frozen=True, slots=True)
+class WorkedView:
+    """How the instrument in hand looks and what can be done with it. ``shows`` is where its scale or display stands,
+    empty where there is nothing to be read yet; ``tool`` is that instrument.
+    """
+
+    title: str
+    width: float
+    height: float
+    shapes: list[Shape]
+    words: list[Words]
+    tool: Instrument
+    shows: str
+    controls: list[Control]
+    said: str
+
+
+class WorkedBench:
+    """One bench of ``plan``. The same seed and the same acts always lead to the same bench."""
+
+    def __init__(self, method: Method, plan: Sheet, accepted: Mapping[str, str], seed: int, day: int) -> None:
+        self.truth = Truth.of(method, plan, accepted, seed, day)
+        self.seed, self.acts = seed, 0
+        self.stations: dict[str, Station] = {}
+        random = np.random.default_rng([seed, 5])
+        roles = sorted(self.truth.bound.instruments.items())
+        self.off = {role: calibration_of(tool, random) for role, tool in roles}
+
+    def do(self, acts: Sequence[Act]) -> None:
+        """Does them in order. What cannot be done at an instrument as it stands changes nothing."""
+        for act in acts:
+            self.acts += 1
+            if station := self.station(act.at):
+                station.random = np.random.default_rng([self.seed, 6, self.acts])
+                if act.do in [one.key for one in station.controls()]:
+                    station.do(act.do)
+
+    def station(self, at: At) -> Station | None:
+        """The instrument in hand, None where hands need none."""
+        reading = self.truth.reading(at.place.key)
+        role = reading.role if reading else self._role_of(at)
+        if role is None:
+            return None
+        if role not in self.stations:
+            tool = self.truth.bound.instruments[role]
+            random = np.random.default_rng([self.seed, 7, len(self.stations)])
+            self.stations[role] = self._kind(role, tool)(role, tool, self.truth, self.off[role], random)
+        station = self.stations[role]
+        station.come_to(at.place)
+        return station
+
+    def _kind(self, role: str, tool: Instrument) -> type[Station]:
+        kind = _KINDS.get(tool.kind, Wall)
+        if kind is Electrode:
+            return meter(next((one for one in self.truth.bound.readings if one.role == role), None))
+        return kind
+
+    def _role_of(self, at: At) -> str | None:
+        """At a step that reads nothing, or a look: the instrument that the step is about."""
+        step = next((one for one in self.truth.bound.steps if one.key == at.step), None)
+        if step is None:
+            return None
+        return next((one.role for one in self._read_in(step)), None) or self._by_scene(step)
+
+    def _read_in(self, step: Step) -> list[Reading]:
+        found = [self.truth.reading(key) for key in step.reads]
+        return [one for one in found if one is not None]
+
+    def _by_scene(self, step: Step) -> str | None:
+        kinds = _AT_STEPS.get(step.scene, ())
+        used = [one.role for one in self.truth.bound.readings]
+        tools = self.truth.bound.instruments
+        return next((role for role in used if tools[role].kind in kinds), None)
+
+    def view(self, at: At) -> WorkedView | None:
+        """What is seen now; None where no instrument is in hand."""
+        station = self.station(at)
+        if station is None:
+            return None
+        pieces = drawn(station.things())
+        return WorkedView(
+            station.tool.label, WIDTH, HEIGHT,
+            [piece for piece in pieces if isinstance(piece, Shape)],
+            [piece for piece in pieces if isinstance(piece, Words)],
+            station.tool, station.shows() if station.reading else "", station.controls(), station.said,
+        )  # fmt: skip

@@ -1,0 +1,177 @@
+"""A burette over a flask: filled, its tip cleared, run out by stream and drop; the flask shows when it is enough.
+
+The colour follows from what is in excess. Past the end an excess of titrant sets the pH, [OH⁻] = c·(V − V_eq)/(V₀ + V);
+before it the analyte's buffer keeps it far away. Phenolphthalein, pK_In 9.4 (from memory; handbooks give 9.3 to 9.7),
+shows by its coloured share, α = 1/(1 + [H⁺]/K_In). An acid run into a base is seen the same way, from the other side.
+"""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from chromata_core.apparatus.scene import FLOOR, TABLE
+from chromata_core.apparatus.things import Area, Clamp, Drops, Line, Note, Paint, Thing, Vessel
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Reading
+from chromata_core.workbench.station import Control, Station
+
+_STREAMS = {"much": 5.0, "stream": 1.0, "little": 0.2, "drop": 0.05, "half": 0.025}  # mL
+_TIP = 0.30  # mL of air under the tap of a burette that was just filled
+_K_IN, _K_W = 10**-9.4, 1e-14
+_TITRANT, _AROUND = 0.1, 50.0  # mol/L and mL of a usual flask
+_PALE, _FULL = 0.1, 0.6  # coloured shares at which an eye sees it, and sees it full; common practice
+_NEAR = 1.5  # mL: from here on colour lingers where the titrant falls
+
+
+def coloured(excess: float, volume: float) -> float:
+    """The coloured share of phenolphthalein ``excess`` mL of 0.1 mol/L titrant past the end, in ``volume`` mL."""
+    hydroxide = max(_TITRANT * excess / volume, 0.0) + 2e-6 if excess > 0 else 1e-7
+    return 1 / (1 + _K_W / hydroxide / _K_IN)
+
+
+@dataclass
+class Burette(Station):
+    """Its level as the numbers run: 0 at the top. ``flask`` is what was run into the flask of each trial."""
+
+    level: float = -1.0  # empty
+    tip: float = _TIP
+    flask: dict[int | None, float] = field(default_factory=dict)
+    streaming: str = ""
+    swirled: bool = True
+
+    @property
+    def empty(self) -> bool:
+        return self.level == -1.0
+
+    @property
+    def end(self) -> Reading | None:
+        """The reading that ends a delivery from here."""
+        readings = [one for one in self.truth.bound.readings if one.role == self.role and not one.zero_of]
+        return next((one for one in readings if not one.optional), None)
+
+    @property
+    def start(self) -> Place:
+        """Where its delivery begins, in the trial in hand."""
+        ends = self.end.key if self.end else ""
+        key = next((one.key for one in self.truth.bound.readings if one.zero_of == ends and not one.optional), "")
+        return Place(key, self.place.trial)
+
+    @property
+    def filling(self) -> bool:
+        """Whether it is made ready: before the start is read."""
+        return self.place.trial is None or (bool(self.start.key) and self.place.key == self.start.key)
+
+    def controls(self) -> list[Control]:
+        if self.empty:
+            return [Control("fill", "Fill it above zero", usual=True)]
+        if self.filling:
+            return [
+                Control("fill", "Fill it up"), Control("waste", "Let 1 mL run to waste", usual=self.tip > 0),
+                Control("drip", "Some drops to waste", usual=self.tip <= 0 and self.level < 0),
+            ]  # fmt: skip
+        labels = {"much": "Run 5 mL", "stream": "1 mL", "little": "0.2 mL", "drop": "A drop", "half": "Half a drop"}
+        found = [Control(key, label, usual=key == self._next()) for key, label in labels.items()]
+        return [*found, Control("swirl", "Swirl", usual=not self.swirled)] if self._titrates else found
+
+    @property
+    def _titrates(self) -> bool:
+        return self.end is not None and self.end.response
+
+    def _next(self) -> str:
+        if not self.swirled and self._titrates:
+            return "swirl"
+        left = self._end_level() - self.level if self._titrates else 0.0
+        return next((key for key in ("much", "stream", "little") if left > 6 * _STREAMS[key]), "drop")
+
+    def _end_level(self) -> float:
+        return self.truth.at(Place(self.end.key, self.place.trial)) if self.end else 0.0
+
+    def do(self, act: str) -> None:
+        self.said = ""
+        match act:
+            case "fill":
+                fresh = self.empty
+                self.level, self.tip = -float(self.random.uniform(0.3, 1.5)), _TIP if fresh else self.tip
+                self.said = "It stands above zero. Air sits under the tap." if self.tip > 0 else "It stands above zero."
+            case "waste" | "drip" if not self.empty:
+                self._run(1.0 + float(self.random.normal(0, 0.1)) if act == "waste" else 0.15, lost=True)
+            case "swirl":
+                self.swirled = True
+            case _ if act in _STREAMS and not self.empty:
+                self._run(_STREAMS[act] * (1 + float(self.random.normal(0, 0.04))), lost=False)
+            case _:
+                return
+        self.streaming = act
+        if self.filling and self.start.key and self.place == self.start:
+            self.truth.make(self.start, max(self.level, 0.0))
+
+    def _run(self, volume: float, lost: bool) -> None:
+        room = float(self.tool.high) - self.level
+        if volume > room:
+            self.said = "It ran past its last mark: nobody can say how much was delivered."
+            volume = max(room, 0.0) + 0.5
+        air = min(self.tip, volume)
+        self.tip -= air
+        self.level += volume
+        if lost:
+            self.said = "The tip is full of liquid." if air and self.tip <= 0 else ""
+            return
+        if self.start.key and self.start not in self.truth.made:
+            self.truth.make(self.start, max(self.level - volume, 0.0))
+        self.flask[self.place.trial] = self.flask.get(self.place.trial, 0.0) + volume - air
+        if air:
+            self.said = "A bubble came out of the tip: the burette counts it, the flask did not get it."
+        self.swirled = False
+        if not self._titrates and self.reading is not None:
+            self.truth.make(self.place, self.level)
+
+    def _past(self) -> float:
+        """mL past the end of this trial."""
+        begun = self.truth.made.get(self.start, 0.0)
+        return self.flask.get(self.place.trial, 0.0) - (self._end_level() - begun)
+
+    def _colour(self) -> tuple[Paint, str]:
+        past = self._past()
+        share = coloured(past, _AROUND + self.flask.get(self.place.trial, 0.0))
+        if share > _FULL:
+            return "deep", "Strongly coloured: this is past it."
+        if share > _PALE:
+            return "colour", "Pale, and it stays: this is the end."
+        if not self.swirled and past > -_NEAR:
+            return "water", "Colour lingers where it falls, and goes as you swirl."
+        return "water", "It has no colour yet." if self.flask.get(self.place.trial) else ""
+
+    def shows(self) -> str:
+        if self.empty or self.level < 0:
+            return ""
+        return self.on_scale(self.level + self.off * self.level / float(self.tool.high))
+
+    def things(self) -> tuple[Thing, ...]:
+        high = float(self.tool.high)
+        share = 0.0 if self.empty else float(np.clip(1 - (14 + 108 * self.level / high) / 150, 0.1, 0.99))
+        burette = Vessel("burette", (70, 6), ((share, "water"),) if share else ())
+        drops: tuple[Thing, ...] = ()
+        if self.streaming in ("drop", "half", "little", "drip"):
+            drops = (Drops((70, 158), 1, "water"),)
+        elif self.streaming in ("stream", "much", "waste"):
+            drops = (Line(((70, 156), (70, 186)), "accent"),)
+        if self.filling or not self._titrates:
+            below: tuple[Thing, ...] = (Vessel("beaker", (70, 164), ((0.2, "water"),)),)
+        else:
+            paint, words = self._colour()
+            lines = "|".join(broken(words, 17))
+            below = (
+                Area(((30, FLOOR), (110, FLOOR), (110, FLOOR - 3), (30, FLOOR - 3)), "sheet"),
+                Vessel("flask", (70, 112), ((0.35, paint),)), *((Note((118, 130), lines, "accent"),) if words else ()),
+            )  # fmt: skip
+        return (Clamp(20, (64, 30)), *below, burette, *drops, TABLE)
+
+
+def broken(words: str, width: int) -> list[str]:
+    """``words`` in lines of about so many letters."""
+    lines = [""]
+    for word in words.split():
+        if len(lines[-1]) + len(word) > width and lines[-1]:
+            lines.append("")
+        lines[-1] = f"{lines[-1]} {word}".strip()
+    return lines

@@ -1,0 +1,86 @@
+"""What a drawn instrument is to who works at it: what can be done, what it shows, how it looks."""
+
+from abc import ABC, abstractmethod
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from chromata_core.apparatus.things import Thing
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Reading
+from chromata_core.instruments.instrument import Instrument
+from chromata_core.quantity.rounding import plain
+from chromata_core.workbench.truth import Truth
+
+
+@dataclass(frozen=True, slots=True)
+class Control:
+    """Something that can be done: its key, and what stands on the button. ``usual``: what one does next."""
+
+    key: str
+    label: str
+    usual: bool = False
+
+
+@dataclass
+class Station(ABC):
+    """One instrument in its role. It keeps what was done with it; every chance comes from ``random``, which is drawn
+    anew for each act, so that the same acts always lead to the same bench.
+    """
+
+    role: str
+    tool: Instrument
+    truth: Truth
+    off: float  # what this piece reads too much, in its unit
+    random: np.random.Generator
+    said: str = ""
+    place: Place = field(default_factory=lambda: Place(""))
+
+    def come_to(self, place: Place) -> None:
+        """Another reading is in hand."""
+        if place != self.place:
+            self.place = place
+            self.said = ""
+            self.begin()
+
+    def begin(self) -> None:  # noqa: B027  for most nothing changes
+        """Another reading is in hand now."""
+
+    @property
+    def reading(self) -> Reading | None:
+        """The reading in hand, None at a step or a look."""
+        return self.truth.reading(self.place.key)
+
+    @property
+    def true(self) -> float:
+        """What is true of the reading in hand, in its unit."""
+        return self.truth.at(self.place)
+
+    @abstractmethod
+    def controls(self) -> list[Control]:
+        """What can be done now."""
+
+    @abstractmethod
+    def do(self, act: str) -> None:
+        """Does it. What is not among the controls does nothing."""
+
+    @abstractmethod
+    def things(self) -> tuple[Thing, ...]:
+        """How it looks, on a page of a scene's size."""
+
+    def shows(self) -> str:
+        """What stands on its scale or display, empty where nothing does yet; finer than it can be read, on a scale."""
+        return ""
+
+    def on_display(self, value: float) -> str:
+        """``value`` as a display writes it."""
+        return plain(min(max(value, float(self.tool.low)), float(self.tool.high)), self.tool.decimals)
+
+    def on_scale(self, value: float) -> str:
+        """Where a scale stands, between its marks too."""
+        return plain(min(max(value, float(self.tool.low)), float(self.tool.high)), self.tool.decimals + 2)
+
+    def scatter(self, share: float = 1.0) -> float:
+        """The error of one reading of a display: its repeatability."""
+        terms = [float(t.half_width) for t in self.tool.errors if t.kind == "repeatability" and not t.relative]
+        return float(self.random.normal(0, share * sum(terms)))

@@ -1,0 +1,95 @@
+"""The truth behind a worked bench: what is there to be read, once others chose how much they take."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+
+from chromata_core.declaration.places import Place
+from chromata_core.declaration.vocabulary import Method, Reading, Series
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Sheet
+from chromata_core.simulation.true_bench import Values, responses_to, true_bench, true_values, wanted_of
+
+
+@dataclass
+class Truth:
+    """True readings of a bench. ``made`` are those that hands have made otherwise than planned, such as a portion; the
+    responses of that trial then follow (simulation/true_bench.py).
+    """
+
+    method: Method
+    bound: Bound
+    values: Values
+    wanted: Mapping[int, tuple[str, float]]
+    made: Values = field(default_factory=dict)
+    _answers: dict[tuple[object, ...], Values] = field(default_factory=dict)
+
+    @classmethod
+    def of(cls, method: Method, plan: Sheet, accepted: Mapping[str, str], seed: int, day: int) -> "Truth":
+        """The truth of one bench, the same for the same seed."""
+        sheet = true_bench(method, replace(plan, given=()), accepted, seed, day)
+        bound = bind(method, sheet)
+        return cls(method, bound, true_values(bound), wanted_of(method, sheet, accepted))
+
+    def reading(self, key: str) -> Reading | None:
+        """The reading called ``key`` under these choices."""
+        return next((one for one in self.bound.readings if one.key == key), None)
+
+    def make(self, place: Place, value: float) -> None:
+        """Hands have made it so."""
+        self.made[place] = value
+
+    def planned(self, place: Place) -> float:
+        """What was meant: of trials and rows beyond the plan, what the last one was."""
+        return self.values.get(self._near(place), 0.0)
+
+    def at(self, place: Place) -> float:
+        """What is true at ``place``, in the reading's unit."""
+        reading = self.reading(place.key)
+        if place in self.made or reading is None or not reading.response:
+            return self.made.get(place, self.planned(place))
+        beside = reading.beside if isinstance(reading, Series) else ""
+        if beside and (at := place._replace(key=beside)) in self.made:
+            return self._on_the_curve(place, beside, self.made[at])
+        return self._answer(place)
+
+    def _on_the_curve(self, place: Place, beside: str, x: float) -> float:
+        """What the response is at ``x`` of the series that it stands beside, between its true points."""
+        trial = self._near(place).trial
+        points = sorted(
+            (self.values[Place(beside, trial, at.row)], y)
+            for at, y in self.values.items()
+            if (at.key, at.trial) == (place.key, trial) and Place(beside, trial, at.row) in self.values
+        )
+        xs, ys = zip(*points, strict=True)
+        return float(np.interp(x, xs, ys))
+
+    def _answer(self, place: Place) -> float:
+        near = self._near(place)
+        trial = near.trial
+        if trial is None or trial not in self.wanted:
+            return self.values.get(near, 0.0)
+        others = {_in_trial(at, trial): x for at, x in self.made.items() if at.trial in (None, place.trial)}
+        known = (trial, *sorted(others.items(), key=str))
+        if known not in self._answers:
+            wanted = {trial: self.wanted[trial]}
+            values = {**self.values, **{at: x for at, x in others.items() if at in self.values}}
+            self._answers[known] = responses_to(self.bound, values, wanted).get(trial, {})
+        return self._answers[known].get(near, self.values.get(near, 0.0))
+
+    def _near(self, place: Place) -> Place:
+        """The place of the plan that stands for this one."""
+        if place in self.values:
+            return place
+        there = [at for at in self.values if at.key == place.key]
+        trials = sorted({at.trial or 0 for at in there})
+        trial = place.trial if place.trial in trials else (trials[-1] if trials and place.trial else None)
+        rows = sorted(at.row or 0 for at in there if (at.trial or 0) == (trial or 0))
+        row = place.row if place.row in rows else (rows[-1] if rows and place.row else None)
+        return Place(place.key, trial, row)
+
+
+def _in_trial(place: Place, trial: int) -> Place:
+    """``place`` in another trial; what is of the bench stays there."""
+    return place if place.trial is None else place._replace(trial=trial)

@@ -1,0 +1,25 @@
+"""What only has to be looked at: a barometer on the wall, a ruler laid beside, a wavelength that was set."""
+
+from dataclasses import dataclass
+
+from chromata_core.apparatus.scene import TABLE
+from chromata_core.apparatus.things import Display, Thing
+from chromata_core.workbench.station import Control, Station
+
+
+@dataclass
+class Wall(Station):
+    """It stands where it stands."""
+
+    def controls(self) -> list[Control]:
+        return []
+
+    def do(self, act: str) -> None:
+        """Nothing is to be done with it."""
+
+    def shows(self) -> str:
+        value = self.true + self.off
+        return self.on_display(value) if self.tool.digital else self.on_scale(value)
+
+    def things(self) -> tuple[Thing, ...]:
+        return (Display((50, 80), (100, 40), self.shows() if self.tool.digital else ""), TABLE)

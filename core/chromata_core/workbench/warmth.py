@@ -1,0 +1,77 @@
+"""A thermometer: it lags behind, and what it stands in warms or cools while one waits."""
+
+from dataclasses import dataclass
+from math import exp
+
+from chromata_core.apparatus.scene import TABLE
+from chromata_core.apparatus.things import Note, Thermometer, Thing, Vessel
+from chromata_core.declaration.vocabulary import Series
+from chromata_core.workbench.station import Control, Station
+
+_ROOM = 21.0  # °C
+_LAG, _REACTS, _LEAKS = 8.0, 18.0, 1 / 4000  # s: thermometer, mixture; 1/s: a lidded cup (common practice)
+_STEP = 10.0  # s
+
+
+@dataclass
+class Warmth(Station):
+    """What is in the vessel goes from ``before`` to the true end once things are mixed, then slowly to the room."""
+
+    shown: float = _ROOM
+    inside: bool = False
+    since: float | None = None  # s since it was mixed or lit
+    before: float = _ROOM
+
+    def begin(self) -> None:
+        if not self.changes:
+            self.since = None
+            self.before = self.true
+
+    @property
+    def changes(self) -> bool:
+        """Whether something happens that is read at its end."""
+        reading = self.reading
+        return reading is not None and reading.response and not isinstance(reading, Series)
+
+    def controls(self) -> list[Control]:
+        if not self.inside:
+            return [Control("dip", "Thermometer in", usual=True)]
+        wait = Control("wait", f"Wait {_STEP:.0f} s", usual=not self.changes or self.since is not None)
+        if self.changes and self.since is None:
+            return [Control("mix", "Begin: mix, or light it", usual=True), wait]
+        return [wait]
+
+    def do(self, act: str) -> None:
+        if act == "dip":
+            self.inside = True
+        elif act == "mix" and self.changes and self.since is None:
+            self.since = 0.0
+        elif act == "wait" and self.inside:
+            if self.since is not None:
+                self.since += _STEP
+            self.shown += (self._true_now() - self.shown) * (1 - exp(-_STEP / _LAG))
+        else:
+            return
+        still = abs(self._true_now() - self.shown) < 0.6 * 10.0**-self.tool.decimals
+        self.said = "It stands still." if act == "wait" and still else "It still moves." if act == "wait" else ""
+
+    def _true_now(self) -> float:
+        if not self.changes:
+            return self.true
+        if self.since is None:
+            return self.before
+        reached = self.before + (self.true - self.before) * (1 - exp(-self.since / _REACTS))
+        return _ROOM + (reached - _ROOM) * exp(-self.since * _LEAKS)
+
+    def shows(self) -> str:
+        if not self.inside:
+            return ""
+        value = self.shown + self.off
+        return self.on_display(value + self.scatter()) if self.tool.digital else self.on_scale(value)
+
+    def things(self) -> tuple[Thing, ...]:
+        high = min(max((self.shown + 5) / 110, 0.05), 0.95)
+        cup = Vessel("cup", (80, 134), ((0.75, "colour" if self.since is not None else "water"),))
+        stick = Thermometer((80, 182) if self.inside else (150, 150), 120, high)
+        since = f"{self.since:.0f} s since|it began" if self.since is not None else ""
+        return (cup, stick, *((Note((116, 120), since, "soft"),) if since else ()), TABLE)
