@@ -9,6 +9,7 @@ from chromata_core.workbench.station import Control, Station
 
 _VESSEL = (8.0, 16.0)  # g
 _POURED = 15.0  # g: nobody takes so much by the spatula
+_MUCH, _SOME = 0.38, 0.03  # shares of a portion that are still to come: by the spatula, by a little
 _RUNS = 6  # last digits that a display runs over before it stands
 
 
@@ -38,25 +39,27 @@ class Balance(Station):
             self.first = False
 
     def controls(self) -> list[Control]:
-        zeroed = abs(self.pan + self.vessel - self.zero) < 10.0**-self.tool.decimals
-        found = [Control("zero", "Zero it", usual=not zeroed and not self.pan)]
+        zeroed = abs(self.vessel - self.zero) < 10.0**-self.tool.decimals / 2
+        zero = Control("zero", "Zero it", usual=not zeroed and not self.pan)
         if not self.portion:
-            on = Control("on", "Put it on", usual=zeroed) if not self.pan else Control("off", "Take it off")
-            return [*found, on, self._wait()]
+            on = Control("off", "Take it off") if self.pan else Control("on", "Put it on", usual=zeroed)
+            return [zero, on, self._wait(bool(self.pan))]
         if not self.vessel:
-            return [*found, Control("vessel", "Put the vessel on", usual=True)]
+            return [zero, Control("vessel", "Put the vessel on", usual=zeroed)]
+        left = 1 - self.pan / (abs(self.truth.planned(self.place)) or 1.0)
         return [
-            *found, Control("spatula", "Pour in" if self._poured else "A spatula full", usual=zeroed),
-            Control("little", "A little"),
-            Control("take", "Take some out"), self._wait(),
+            zero,
+            Control("spatula", "Pour in" if self._poured else "A spatula full", usual=zeroed and left > _MUCH),
+            Control("little", "A little", usual=_SOME < left <= _MUCH), Control("take", "Take some out"),
+            self._wait(left <= _SOME),
         ]  # fmt: skip
 
     @property
     def _poured(self) -> bool:
         return self.truth.planned(self.place) > _POURED
 
-    def _wait(self) -> Control:
-        return Control("wait", "Wait until it stands", usual=bool(self.pan) and not self.settled)
+    def _wait(self, loaded: bool) -> Control:
+        return Control("wait", "Wait until it stands", usual=loaded and not self.settled)
 
     def do(self, act: str) -> None:
         meant = abs(self.truth.planned(self.place)) or 1.0

@@ -117,7 +117,8 @@ class WorkedBench:
         step = next((one for one in self.truth.bound.steps if one.key == at.step), None)
         if step is None:
             return None
-        return next((one.role for one in self._read_in(step)), None) or self._by_scene(step)
+        read = sorted(self._read_in(step), key=lambda one: one.optional)
+        return next((one.role for one in read), None) or self._by_scene(step)
 
     def _read_in(self, step: Step) -> list[Reading]:
         found = [self.truth.reading(key) for key in step.reads]
@@ -134,10 +135,10 @@ class WorkedBench:
         station = self.station(at)
         if station is None:
             return None
-        pieces = drawn(station.things())
+        pieces, read = drawn(station.things()), station.reading is not None or station.watched
         return WorkedView(
             station.tool.label, WIDTH, HEIGHT,
             [piece for piece in pieces if isinstance(piece, Shape)],
             [piece for piece in pieces if isinstance(piece, Words)],
-            station.tool, station.shows() if station.reading else "", station.controls(), station.said,
+            station.tool, station.shows() if read else "", station.controls(), station.said,
         )  # fmt: skip

@@ -12,7 +12,7 @@ import numpy as np
 from chromata_core.apparatus.scene import FLOOR, TABLE
 from chromata_core.apparatus.things import Area, Clamp, Drops, Line, Note, Paint, Thing, Vessel
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Reading
+from chromata_core.declaration.vocabulary import Reading, Series
 from chromata_core.workbench.station import Control, Station
 
 _STREAMS = {"much": 5.0, "stream": 1.0, "little": 0.2, "drop": 0.05, "half": 0.025}  # mL
@@ -20,6 +20,7 @@ _TIP = 0.30  # mL of air under the tap of a burette that was just filled
 _K_IN, _K_W = 10**-9.4, 1e-14
 _TITRANT, _AROUND = 0.1, 50.0  # mol/L and mL of a usual flask
 _PALE, _FULL = 0.1, 0.6  # coloured shares at which an eye sees it, and sees it full; common practice
+_SPARE = 2.0  # mL: with so little to spare it is filled up first
 _NEAR = 1.5  # mL: from here on colour lingers where the titrant falls
 
 
@@ -33,6 +34,7 @@ def coloured(excess: float, volume: float) -> float:
 class Burette(Station):
     """Its level as the numbers run: 0 at the top. ``flask`` is what was run into the flask of each trial."""
 
+    watched = True
     level: float = -1.0  # empty
     tip: float = _TIP
     flask: dict[int | None, float] = field(default_factory=dict)
@@ -53,35 +55,39 @@ class Burette(Station):
     def start(self) -> Place:
         """Where its delivery begins, in the trial in hand."""
         ends = self.end.key if self.end else ""
+        if isinstance(self.end, Series) and self.end.starts:
+            return Place(ends, self.place.trial, 1)
         key = next((one.key for one in self.truth.bound.readings if one.zero_of == ends and not one.optional), "")
         return Place(key, self.place.trial)
 
     @property
     def filling(self) -> bool:
         """Whether it is made ready: before the start is read."""
-        return self.place.trial is None or (bool(self.start.key) and self.place.key == self.start.key)
+        return self.place.trial is None or (bool(self.start.key) and self.place == self.start)
 
     def controls(self) -> list[Control]:
         if self.empty:
             return [Control("fill", "Fill it above zero", usual=True)]
         if self.filling:
+            short = self.level > _SPARE and float(self.tool.high) - self.level < self._meant + _SPARE
             return [
-                Control("fill", "Fill it up"), Control("waste", "Let 1 mL run to waste", usual=self.tip > 0),
+                Control("fill", "Fill it up", usual=short),
+                Control("waste", "Let 1 mL run to waste", usual=self.tip > 0),
                 Control("drip", "Some drops to waste", usual=self.tip <= 0 and self.level < 0),
             ]  # fmt: skip
         labels = {"much": "Run 5 mL", "stream": "1 mL", "little": "0.2 mL", "drop": "A drop", "half": "Half a drop"}
-        found = [Control(key, label, usual=key == self._next()) for key, label in labels.items()]
+        found = [Control(key, label) for key, label in labels.items()]
         return [*found, Control("swirl", "Swirl", usual=not self.swirled)] if self._titrates else found
 
     @property
     def _titrates(self) -> bool:
         return self.end is not None and self.end.response
 
-    def _next(self) -> str:
-        if not self.swirled and self._titrates:
-            return "swirl"
-        left = self._end_level() - self.level if self._titrates else 0.0
-        return next((key for key in ("much", "stream", "little") if left > 6 * _STREAMS[key]), "drop")
+    @property
+    def _meant(self) -> float:
+        """mL that a delivery of this plan takes, about."""
+        ends, start = self.end, self.start
+        return self.truth.planned(Place(ends.key, start.trial)) - self.truth.planned(start) if ends else 0.0
 
     def _end_level(self) -> float:
         return self.truth.at(Place(self.end.key, self.place.trial)) if self.end else 0.0

@@ -57,11 +57,8 @@ class Stopwatch(Station):
             return [Control("start", "Acid in, start", usual=True)]
         if self.stopped:
             return []
-        steps = [Control(key, f"Watch {label}", usual=key == self._next()) for key, (label, _) in _STEPS.items()]
-        return [*steps, Control("stop", "Stop: it is gone", usual=self._share >= 1)]
-
-    def _next(self) -> str:
-        return "" if self._share >= 1 else "ten" if self._share < 0.7 else "two" if self._share < 0.93 else "half"
+        steps = [Control(key, f"Watch {label}") for key, (label, _) in _STEPS.items()]
+        return [*steps, Control("stop", "Stop: it is gone")]
 
     def do(self, act: str) -> None:
         if act == "start" and self.seconds is None:

@@ -7,7 +7,8 @@ from chromata_core.apparatus.scene import TABLE
 from chromata_core.apparatus.things import Area, Bubbles, Line, Note, Paint, Thing, Vessel
 from chromata_core.workbench.station import Control, Station
 
-_SLOW = 1.5  # min: how fast a ribbon dissolves
+_SLOW = 1.0  # min: how fast a ribbon dissolves
+_DONE = 7  # min: nothing rises any more
 _AIR, _CLING = (0.4, 1.6), (0.1, 0.5)  # mL left at the top of a tube not full to its brim; of bubbles at its wall
 _APART = (-0.012, 0.012)  # share of the volume while the levels differ by some centimetres of water
 _BEFORE = ("acid", "water", "brim", "over")
@@ -48,10 +49,12 @@ class GasTube(Station):
                 for key, label in labels.items()
                 if key not in self.done and ready[key]
             ]
-        left = [("wait", "Wait a minute", self.minutes < 6)]
-        left += [("tap", "Tap bubbles loose", self.minutes >= 6)] if "tap" not in self.done else []
+        left = [("wait", "Wait a minute", self.minutes < _DONE)]
+        left += [("tap", "Tap bubbles loose", self.minutes >= _DONE)] if "tap" not in self.done else []
         left += (
-            [("level", "Levels together", self.minutes >= 6 and "tap" in self.done)] if "level" not in self.done else []
+            [("level", "Levels together", self.minutes >= _DONE and "tap" in self.done)]
+            if "level" not in self.done
+            else []
         )
         return [Control(*one) for one in left]
 
@@ -66,8 +69,7 @@ class GasTube(Station):
         if act == "wait":
             self.minutes += 1
             self.done = tuple(one for one in self.done if one != "level")
-            left = exp(-self.minutes / _SLOW)
-            self.said = "It bubbles." if left > 0.02 else "No bubble rises any more."
+            self.said = "It bubbles." if self.minutes < _DONE else "No bubble rises any more."
         else:
             self.done = (*self.done, act)
 
@@ -76,7 +78,7 @@ class GasTube(Station):
         """mL in the tube as it stands."""
         if self.reading is None or "over" not in self.done:
             return 0.0
-        gas = self.true * (1 - exp(-self.minutes / _SLOW)) if self.minutes < 9 else self.true
+        gas = self.true * (1 - exp(-self.minutes / _SLOW)) if self.minutes < _DONE else self.true
         gas += self.air - (0.0 if "tap" in self.done else self.cling)
         return max(gas * (1 if "level" in self.done else 1 + self.apart), 0.0)
 

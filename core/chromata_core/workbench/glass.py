@@ -25,6 +25,8 @@ class OneMark(Station):
         return self.tool.kind != "flask"
 
     def controls(self) -> list[Control]:
+        if self.reading is None:
+            return []
         if self.over is None:
             label = "Draw up past the mark" if self.pipette else "Fill it nearly to the mark"
             return [Control("draw", label, usual=not self.out)]
@@ -94,15 +96,23 @@ class Scale(Station):
         self.volume = 0.0
 
     def controls(self) -> list[Control]:
+        if self.reading is None:
+            return []
         if self._given:
             return [] if self.volume else [Control("all", "Pour all of it in", usual=True)]
-        meant = self._meant
-        left = meant - self.volume
+        meant, left = self._meant, self._meant - self.volume
+        full = meant == float(self.tool.high)
         return [
-            Control("pour", f"About {meant / 3:.2g} mL", usual=left > 0.3 * meant),
-            Control("little", f"About {meant / 30:.1g} mL", usual=0.03 * meant < left <= 0.3 * meant),
-            Control("drop", "A drop", usual=0 < left <= 0.03 * meant), Control("take", "Take some out"),
+            *((Control("full", "Fill it to the last mark", usual=left > 0),) if full else ()),
+            Control("pour", f"About {meant / 3:.2g} mL", usual=left > 0.3 * meant and not full),
+            Control("little", f"About {meant / 30:.1g} mL", usual=0.04 * meant < left <= 0.3 * meant),
+            Control("drop", "By drops", usual=self._drops / 2 < left <= 0.04 * meant), Control("take", "Take some out"),
         ]  # fmt: skip
+
+    @property
+    def _drops(self) -> float:
+        """mL: some drops, more of them in a large vessel."""
+        return max(0.05, self._meant / 300)
 
     @property
     def _given(self) -> bool:
@@ -121,8 +131,9 @@ class Scale(Station):
             self.volume = self.true
             return
         if act == "drop":
-            by = 0.05
-        self.volume = max(self.volume + by * (1 + float(self.random.normal(0, 0.08))), 0.0)
+            by = self._drops
+        poured = self.volume + by * (1 + float(self.random.normal(0, 0.08)))
+        self.volume = meant if act == "full" else max(poured, 0.0)
         self.said = "It is fuller than its scale." if self.volume > float(self.tool.high) else ""
         self.truth.make(self.place, self.volume)
 

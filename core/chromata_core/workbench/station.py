@@ -2,6 +2,7 @@
 
 from abc import ABC, abstractmethod
 from dataclasses import dataclass, field
+from typing import ClassVar
 
 import numpy as np
 
@@ -34,6 +35,7 @@ class Station(ABC):
     off: float  # what this piece reads too much, in its unit
     random: np.random.Generator
     said: str = ""
+    watched: ClassVar[bool] = False  # it shows something at a look and a step, too
     place: Place = field(default_factory=lambda: Place(""))
 
     def come_to(self, place: Place) -> None:

@@ -55,28 +55,44 @@ class Truth:
         return self._answer(place)
 
     def _on_the_curve(self, place: Place, beside: str, x: float) -> float:
-        """What the response is at ``x`` of the series that it stands beside, between its true points."""
+        """What the response is at ``x`` of the series that it stands beside, between its true points. Both curves begin
+        where their delivery does.
+        """
         trial = self._near(place).trial
+        moved = self._answers_of(place.trial, trial)
         points = sorted(
-            (self.values[Place(beside, trial, at.row)], y)
+            (moved.get(along, self.values[along]), moved.get(at, y))
             for at, y in self.values.items()
-            if (at.key, at.trial) == (place.key, trial) and Place(beside, trial, at.row) in self.values
+            if (at.key, at.trial) == (place.key, trial) and (along := Place(beside, trial, at.row)) in self.values
         )
         xs, ys = zip(*points, strict=True)
-        return float(np.interp(x, xs, ys))
+        begun = self.made.get(Place(beside, place.trial, 1), xs[0]) if self._starts(beside) else xs[0]
+        return float(np.interp(x - begun + xs[0], xs, ys))
+
+    def _starts(self, key: str) -> bool:
+        reading = self.reading(key)
+        return isinstance(reading, Series) and reading.starts
 
     def _answer(self, place: Place) -> float:
         near = self._near(place)
-        trial = near.trial
-        if trial is None or trial not in self.wanted:
-            return self.values.get(near, 0.0)
-        others = {_in_trial(at, trial): x for at, x in self.made.items() if at.trial in (None, place.trial)}
-        known = (trial, *sorted(others.items(), key=str))
+        return self._answers_of(place.trial, near.trial).get(near, self.values.get(near, 0.0))
+
+    def _answers_of(self, trial: int | None, planned: int | None) -> Values:
+        """What answers to what hands have made in ``trial``, told in the places of the ``planned`` one."""
+        if planned is None or planned not in self.wanted:
+            return {}
+        drawn = {one.beside for one in self.bound.readings if isinstance(one, Series) and one.response}
+        others = {
+            _in_trial(at, planned): x
+            for at, x in self.made.items()
+            if at.trial in (None, trial) and at.key not in drawn
+        }
+        known = (planned, *sorted(others.items(), key=str))
         if known not in self._answers:
-            wanted = {trial: self.wanted[trial]}
+            wanted = {planned: self.wanted[planned]}
             values = {**self.values, **{at: x for at, x in others.items() if at in self.values}}
-            self._answers[known] = responses_to(self.bound, values, wanted).get(trial, {})
-        return self._answers[known].get(near, self.values.get(near, 0.0))
+            self._answers[known] = responses_to(self.bound, values, wanted).get(planned, {})
+        return self._answers[known]
 
     def _near(self, place: Place) -> Place:
         """The place of the plan that stands for this one."""

@@ -9,7 +9,7 @@ from chromata_core.declaration.vocabulary import Series
 from chromata_core.workbench.station import Control, Station
 
 _ROOM = 21.0  # °C
-_LAG, _REACTS, _LEAKS = 8.0, 18.0, 1 / 4000  # s: thermometer, mixture; 1/s: a lidded cup (common practice)
+_LAG, _REACTS, _LEAKS = 8.0, 18.0, 1 / 12000  # s: thermometer, mixture; 1/s: a lidded cup (common practice)
 _STEP = 10.0  # s
 
 
@@ -21,11 +21,13 @@ class Warmth(Station):
     inside: bool = False
     since: float | None = None  # s since it was mixed or lit
     before: float = _ROOM
+    end: float = _ROOM
 
     def begin(self) -> None:
-        if not self.changes:
-            self.since = None
-            self.before = self.true
+        if self.reading is not None and not self.changes:
+            self.since, self.before = None, self.true
+        elif self.changes:
+            self.end = self.true
 
     @property
     def changes(self) -> bool:
@@ -36,10 +38,9 @@ class Warmth(Station):
     def controls(self) -> list[Control]:
         if not self.inside:
             return [Control("dip", "Thermometer in", usual=True)]
-        wait = Control("wait", f"Wait {_STEP:.0f} s", usual=not self.changes or self.since is not None)
-        if self.changes and self.since is None:
-            return [Control("mix", "Begin: mix, or light it", usual=True), wait]
-        return [wait]
+        begins = self.changes and self.since is None
+        wait = Control("wait", f"Wait {_STEP:.0f} s", usual=not begins and (self._moves or self.since == 0))
+        return [Control("mix", "Begin: mix, or light it", usual=True), wait] if begins else [wait]
 
     def do(self, act: str) -> None:
         if act == "dip":
@@ -52,15 +53,16 @@ class Warmth(Station):
             self.shown += (self._true_now() - self.shown) * (1 - exp(-_STEP / _LAG))
         else:
             return
-        still = abs(self._true_now() - self.shown) < 0.6 * 10.0**-self.tool.decimals
-        self.said = "It stands still." if act == "wait" and still else "It still moves." if act == "wait" else ""
+        self.said = ("It still moves." if self._moves else "It stands still.") if act == "wait" else ""
+
+    @property
+    def _moves(self) -> bool:
+        return abs(self._true_now() - self.shown) > 0.6 * 10.0**-self.tool.decimals
 
     def _true_now(self) -> float:
-        if not self.changes:
-            return self.true
         if self.since is None:
             return self.before
-        reached = self.before + (self.true - self.before) * (1 - exp(-self.since / _REACTS))
+        reached = self.before + (self.end - self.before) * (1 - exp(-self.since / _REACTS))
         return _ROOM + (reached - _ROOM) * exp(-self.since * _LEAKS)
 
     def shows(self) -> str:
