@@ -15,6 +15,7 @@ from marking.models import Decision, Marking
 from notebook.models import Entry
 from people.models import Person
 from prelab.models import Answer, LetIn
+from rehearsals.models import Act
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +55,7 @@ KINDS = (
     Kind(HiddenValue, "sample__session"),
     Kind(Bench, "session", ("head", "length", "seal")),
     Kind(LeftOut, "bench__session"),
+    Kind(Act, "bench__session"),
     Kind(Answer, "session"),
     Kind(LetIn, "session"),
     Kind(Entry, "bench__session", ("previous_hash", "hash")),

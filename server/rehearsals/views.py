@@ -10,13 +10,14 @@ from rest_framework.views import APIView
 
 from config.answers import answer, asked, shape
 from config.fields import ShortList
-from config.throttles import Practising, Working
+from config.throttles import Practising, Trying, Working
 from labs.policy import bench_for, own_session_for
 from labs.shapes import SessionPlan
 from labs.term import session_plan
 from people.policy import person_of
 from rehearsals.actions import play, rehearse_class, throw_away, work_simulated
-from rehearsals.shapes import Played
+from rehearsals.shapes import Played, Worked
+from rehearsals.working import act, must_be_worked, worked
 
 
 class RehearsedSerializer(serializers.Serializer[Any]):
@@ -30,6 +31,13 @@ class WorkedSerializer(serializers.Serializer[Any]):
     """Who works at drawn instruments; nobody: a dry run of the instructor's own."""
 
     students = ShortList(child=serializers.IntegerField(), default=list, max_length=48)
+
+
+class ActSerializer(serializers.Serializer[Any]):
+    """Something done at a drawn instrument: the how manieth thing at this bench, and which."""
+
+    number = serializers.IntegerField(min_value=1, max_value=100_000)
+    do = serializers.CharField(max_length=20)
 
 
 class RehearsedClass(APIView):
@@ -72,6 +80,27 @@ class SimulatedSession(APIView):
         """Thrown away; 409 for one that was held, or that a student has worked at. Only by its instructor."""
         throw_away(own_session_for(person_of(request), session_id))
         return Response(status=204)
+
+
+class WorkedNow(APIView):
+    """A bench worked on the screen."""
+
+    throttle_classes = (Trying,)
+
+    @extend_schema(operation_id="worked", responses=shape(Worked))
+    def get(self, request: Request, bench_id: int) -> Response:
+        """What is seen there now; 409 for a bench at which people stand."""
+        bench = bench_for(person_of(request), bench_id)
+        must_be_worked(bench)
+        return answer(worked(bench))
+
+    @extend_schema(operation_id="act", request=ActSerializer, responses=shape(Worked))
+    def post(self, request: Request, bench_id: int) -> Response:
+        """Does one thing more, and shows what comes of it; 409 where somebody else was faster."""
+        bench = bench_for(person_of(request), bench_id)
+        must_be_worked(bench)
+        said = asked(ActSerializer, request)
+        return answer(act(bench, said["number"], said["do"]))
 
 
 class PlayedBench(APIView):

@@ -33,6 +33,7 @@ _PACE = {
 }  # of the class's time
 _SWAPS, _CALLS = 0.25, 0.12  # how often digits are swapped in writing, and somebody is called
 _LASTS = {"step": 2.5, "timer": 0.4, "own": 3.0, "answer": 2.0}  # minutes of hands; of everything else 1
+_SEEN = 30.0  # s until somebody sees it, or asks
 _SPARE = 2  # trials beyond the example's, for those that must go on
 _ANSWERS = (
     "The reading with the fewest digits: it is least sure of all that enter.",
@@ -132,11 +133,13 @@ def _in_time(
         if other and _could_be(method, plan, led[:place], replace(one, text=other)):
             swapped = False
             yield Act(now, replace(one, text=other))
-            yield Act(now + 40, one, "Two digits swapped in writing")
+            now += _SEEN
+            yield Act(now, one, "Two digits swapped in writing")
             continue
         yield Act(now, one)
         if random.random() < _CALLS / 4 and one.trial:
-            yield Act(now + 15, Written("call", _QUESTIONS[int(random.integers(len(_QUESTIONS)))]))
+            now += _SEEN
+            yield Act(now, Written("call", _QUESTIONS[int(random.integers(len(_QUESTIONS)))]))
 
 
 def _swapped(text: str) -> str:

@@ -1,6 +1,6 @@
 """Puts simulated readings in the order in which a bench is led, with all that is ticked, seen and answered."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Container, Sequence
 from dataclasses import replace
 
 from chromata_core.declaration.places import Place
@@ -28,8 +28,8 @@ def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Seq
         state = evaluate(method, sheet)
         hand = state.hand
         # what is made only if needed comes before the next reading of its step
-        hand = next((t for t in state.tasks if _needed(t, hand, extra, readings)), hand)
-        text = readings.get(Place(hand.key, hand.trial, hand.index)) or _otherwise(method, sheet, hand, state, answers)
+        hand = next((t for t in state.tasks if needed(t, hand, extra, readings)), hand)
+        text = readings.get(Place(hand.key, hand.trial, hand.index)) or otherwise(method, sheet, hand, state, answers)
         if not text:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
@@ -37,14 +37,15 @@ def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Seq
     return made
 
 
-def _needed(task: Hand, hand: Hand, extra: set[str], readings: Mapping[Place, str]) -> bool:
+def needed(task: Hand, hand: Hand, extra: set[str], readings: Container[Place]) -> bool:
     """Whether ``task`` is an optional reading of the step in hand that was made, once that step has begun again."""
     again = (hand.index or 0) > 1
     here = task.step == hand.step and task.trial == hand.trial and not task.done
     return again and here and task.key in extra and Place(task.key, task.trial, task.index) in readings
 
 
-def _otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
+def otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
+    """What is written where nothing is read: ticks, looks, own results, answers. Empty for nothing."""
     part = next((p for p in method.readings if p.key == hand.key), None)
     if isinstance(part, Series) and part.paced:
         return hand.offer

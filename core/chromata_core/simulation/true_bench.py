@@ -108,12 +108,10 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
     """What each trial must tell."""
     bound = bind(method, sheet)
     computed = compute(bound)
-    results = sorted((one for one in bound.quantities if one.result), key=lambda one: not accepted.get(one.key))
-    for result in results:
-        telling = _of_each_trial(bound, result)
+    for result, telling in _tellers(bound, accepted):
         now = computed.column(result.key, None)
         text = accepted.get(result.key, "")
-        if not telling or not (text or result.scope == "summary"):
+        if not (text or result.scope == "summary"):
             continue
         true = unit(result.unit).to_si(float(read_in(text, result.unit).value)) if text else None
         wanted = {}
@@ -130,6 +128,21 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
     return {}
 
 
+def _tellers(bound: Bound, accepted: Mapping[str, str]) -> list[tuple[Quantity, str]]:
+    """Results with the quantity of each trial that tells them; those first that are accepted to be something."""
+    results = sorted((one for one in bound.quantities if one.result), key=lambda one: not accepted.get(one.key))
+    return [(one, telling) for one in results if (telling := _of_each_trial(bound, one))]
+
+
+def beside_the_trials(bound: Bound, accepted: Mapping[str, str]) -> str:
+    """The result that is not the mean of what its trials tell, but worked from it and from readings of the bench: a
+    concentration by the mean titre and the volume of the sample. Empty for none.
+    """
+    result, telling = next(iter(_tellers(bound, accepted)), (None, ""))
+    agrees = result is not None and result.scope == "summary" and telling == bound.method.trials.agree
+    return result.key if result is not None and agrees and _mean_of(result) != telling else ""
+
+
 def _same(computed: Computed, telling: str) -> float:
     """What all trials that count agree on."""
     return float(np.mean([_number(computed.trials[n][telling]) for n in computed.counted]))
@@ -143,10 +156,14 @@ def _of_each_trial(bound: Bound, result: Quantity) -> str:
     """The quantity of each trial behind ``result``: itself, what it is the mean of, or what must agree."""
     if result.scope == "trial":
         return result.key
+    return _mean_of(result) or bound.method.trials.agree
+
+
+def _mean_of(result: Quantity) -> str:
     match parse_formula(result.formula):
         case Call("mean", (Name(key),)):
             return key
-    return bound.method.trials.agree
+    return ""
 
 
 def answered(method: Method, sheet: Sheet, wanted: Wanted) -> Sheet:

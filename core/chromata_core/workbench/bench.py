@@ -1,6 +1,7 @@
 """A bench worked on the screen: what was done at it, one act after the other, leads to what it shows now."""
 
 from collections.abc import Mapping, Sequence
+from copy import copy
 from dataclasses import dataclass
 
 import numpy as np
@@ -12,17 +13,17 @@ from chromata_core.declaration.vocabulary import Method, Reading, Step
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.sheet.bound import Sheet
 from chromata_core.simulation.readings import calibration_of
-from chromata_core.workbench.balance import Balance
-from chromata_core.workbench.burette import Burette
-from chromata_core.workbench.clocks import Clock, Stopwatch
-from chromata_core.workbench.gas import GasTube
-from chromata_core.workbench.glass import OneMark, Scale
-from chromata_core.workbench.light import Photometer
-from chromata_core.workbench.meters import Ammeter, Electrode, meter
+from chromata_core.workbench.balance_station import Balance
+from chromata_core.workbench.burette_station import Burette
+from chromata_core.workbench.clocks_station import Clock, Stopwatch
+from chromata_core.workbench.gas_station import GasTube
+from chromata_core.workbench.glass_station import OneMark, Scale
+from chromata_core.workbench.light_station import Photometer
+from chromata_core.workbench.meters_station import Ammeter, Electrode, meter
 from chromata_core.workbench.station import Control, Station
 from chromata_core.workbench.truth import Truth
-from chromata_core.workbench.wall import Wall
-from chromata_core.workbench.warmth import Warmth
+from chromata_core.workbench.wall_station import Wall
+from chromata_core.workbench.warmth_station import Warmth
 
 _KINDS: dict[str, type[Station]] = {
     "balance": Balance, "burette": Burette, "piston burette": Burette, "pipette": OneMark, "flask": OneMark,
@@ -87,24 +88,29 @@ class WorkedBench:
         """Does them in order. What cannot be done at an instrument as it stands changes nothing."""
         for act in acts:
             self.acts += 1
-            if station := self.station(act.at):
-                station.random = np.random.default_rng([self.seed, 6, self.acts])
-                if act.do in [one.key for one in station.controls()]:
-                    station.do(act.do)
+            station = self._station(act.at)
+            if station is not None:
+                station.come_to(act.at.place)
+                station.acted(act.do, self.acts)
 
-    def station(self, at: At) -> Station | None:
-        """The instrument in hand, None where hands need none."""
+    def in_hand(self, at: At) -> Station | None:
+        """The instrument in hand as it stands now, None where hands need none. Looking at it changes nothing."""
+        station = self._station(at)
+        if station is None:
+            return None
+        looked = copy(station)
+        looked.come_to(at.place)
+        return looked
+
+    def _station(self, at: At) -> Station | None:
         reading = self.truth.reading(at.place.key)
         role = reading.role if reading else self._role_of(at)
         if role is None:
             return None
         if role not in self.stations:
             tool = self.truth.bound.instruments[role]
-            random = np.random.default_rng([self.seed, 7, len(self.stations)])
-            self.stations[role] = self._kind(role, tool)(role, tool, self.truth, self.off[role], random)
-        station = self.stations[role]
-        station.come_to(at.place)
-        return station
+            self.stations[role] = self._kind(role, tool)(role, tool, self.truth, self.off[role], self.seed)
+        return self.stations[role]
 
     def _kind(self, role: str, tool: Instrument) -> type[Station]:
         kind = _KINDS.get(tool.kind, Wall)
@@ -132,7 +138,7 @@ class WorkedBench:
 
     def view(self, at: At) -> WorkedView | None:
         """What is seen now; None where no instrument is in hand."""
-        station = self.station(at)
+        station = self.in_hand(at)
         if station is None:
             return None
         pieces, read = drawn(station.things()), station.reading is not None or station.watched

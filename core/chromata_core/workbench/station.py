@@ -3,6 +3,7 @@
 from abc import ABC, abstractmethod
 from dataclasses import dataclass, field
 from typing import ClassVar
+from zlib import crc32
 
 import numpy as np
 
@@ -25,15 +26,18 @@ class Control:
 
 @dataclass
 class Station(ABC):
-    """One instrument in its role. It keeps what was done with it; every chance comes from ``random``, which is drawn
-    anew for each act, so that the same acts always lead to the same bench.
+    """One instrument in its role. It keeps what was done with it. Every chance comes from ``random``, which begins anew
+    with each act, each reading in hand and each look, from the bench's ``seed``: the same acts always lead to the same
+    bench, however often it was looked at.
     """
 
     role: str
     tool: Instrument
     truth: Truth
     off: float  # what this piece reads too much, in its unit
-    random: np.random.Generator
+    seed: int
+    random: np.random.Generator = field(default_factory=lambda: np.random.default_rng(0))
+    acts: int = 0
     said: str = ""
     watched: ClassVar[bool] = False  # it shows something at a look and a step, too
     place: Place = field(default_factory=lambda: Place(""))
@@ -41,9 +45,20 @@ class Station(ABC):
     def come_to(self, place: Place) -> None:
         """Another reading is in hand."""
         if place != self.place:
-            self.place = place
-            self.said = ""
+            self.place, self.said = place, ""
+            self._draw(8)
             self.begin()
+
+    def acted(self, act: str, number: int) -> None:
+        """Does ``act``, the ``number``-th of the bench, if it can be done."""
+        if act in [one.key for one in self.controls()]:
+            self.acts = number
+            self._draw(6)
+            self.do(act)
+
+    def _draw(self, why: int) -> None:
+        here = crc32(repr((self.role, self.place)).encode())
+        self.random = np.random.default_rng([self.seed, why, self.acts, here])
 
     def begin(self) -> None:  # noqa: B027  for most nothing changes
         """Another reading is in hand now."""
@@ -72,6 +87,11 @@ class Station(ABC):
 
     def shows(self) -> str:
         """What stands on its scale or display, empty where nothing does yet; finer than it can be read, on a scale."""
+        self._draw(9)
+        return self.seen()
+
+    def seen(self) -> str:
+        """What stands there, with a scatter drawn for this look."""
         return ""
 
     def on_display(self, value: float) -> str:

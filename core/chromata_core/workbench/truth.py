@@ -7,9 +7,19 @@ import numpy as np
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Reading, Series
+from chromata_core.engine.numeric_pass import compute
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
-from chromata_core.simulation.true_bench import Values, responses_to, true_bench, true_values, wanted_of
+from chromata_core.simulation.true_bench import (
+    Values,
+    beside_the_trials,
+    responses_to,
+    retyped,
+    true_bench,
+    true_values,
+    wanted_of,
+)
+from chromata_core.uncertainty.columns import value_of
 
 
 @dataclass
@@ -22,6 +32,7 @@ class Truth:
     bound: Bound
     values: Values
     wanted: Mapping[int, tuple[str, float]]
+    result: str  # that is worked from what the trials tell and from readings of the bench; empty for none
     made: Values = field(default_factory=dict)
     _answers: dict[tuple[object, ...], Values] = field(default_factory=dict)
 
@@ -30,7 +41,9 @@ class Truth:
         """The truth of one bench, the same for the same seed."""
         sheet = true_bench(method, replace(plan, given=()), accepted, seed, day)
         bound = bind(method, sheet)
-        return cls(method, bound, true_values(bound), wanted_of(method, sheet, accepted))
+        return cls(
+            method, bound, true_values(bound), wanted_of(method, sheet, accepted), beside_the_trials(bound, accepted)
+        )
 
     def reading(self, key: str) -> Reading | None:
         """The reading called ``key`` under these choices."""
@@ -89,10 +102,19 @@ class Truth:
         }
         known = (planned, *sorted(others.items(), key=str))
         if known not in self._answers:
-            wanted = {planned: self.wanted[planned]}
+            key, true = self.wanted[planned]
             values = {**self.values, **{at: x for at, x in others.items() if at in self.values}}
+            wanted = {planned: (key, true * self._more(values))}
             self._answers[known] = responses_to(self.bound, values, wanted).get(planned, {})
         return self._answers[known]
+
+    def _more(self, values: Values) -> float:
+        """How many times more each trial tells where the bench took more than planned, such as of its sample."""
+        if not self.result or not any(at.trial is None and x != self.values[at] for at, x in values.items()):
+            return 1.0
+        bench = {**self.values, **{at: x for at, x in values.items() if at.trial is None}}
+        planned, taken = (compute(retyped(self.bound, one)).column(self.result, None) for one in (self.values, bench))
+        return 1.0 if planned is None or taken is None else value_of(planned) / value_of(taken)
 
     def _near(self, place: Place) -> Place:
         """The place of the plan that stands for this one."""

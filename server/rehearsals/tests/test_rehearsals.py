@@ -10,6 +10,7 @@ from labs.models import Bench, Session
 from labs.tests.room import TRUE, Room, entry, evaluated, record, unhurried, write
 from notebook.models import Entry
 from people.models import Person, Section
+from rehearsals import working
 from rehearsals.actions import play, rehearse_class
 
 
@@ -133,3 +134,58 @@ class Worked(Simulated):
         kept = write(self.as_(self.instructor), session.benches.get(), entry("V_s", "20.00"))
         self.assertTrue(kept[0]["kept"])
         self.assertEqual(self.delete(self.instructor, session), 204)
+
+
+class OnTheScreen(Simulated):
+    """Acts are kept like a record: in order, once, and what they lead to follows from them."""
+
+    def setUp(self) -> None:
+        super().setUp()
+        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
+        self.bench = Bench.objects.get(session=made["card"]["id"])
+        write(self.as_(self.neighbour), self.bench, entry("step.labels", "done"))
+
+    def act(self, number: object, do: str, who: Person | None = None) -> tuple[int, Any]:
+        return self.post(who or self.neighbour, f"benches/{self.bench.pk}/worked", number=number, do=do)
+
+    def seen(self) -> Any:
+        return self.as_(self.neighbour).get(f"/api/benches/{self.bench.pk}/worked").json()
+
+    def test_one_thing_after_the_other(self) -> None:
+        self.assertEqual([one["key"] for one in self.seen()["view"]["controls"]], ["fill"])
+        status, after = self.act(1, "fill")
+        self.assertEqual((status, after["done"]), (200, 1))
+        self.assertIn("waste", [one["key"] for one in after["view"]["controls"]])
+        self.assertEqual(self.seen(), after)
+
+    def test_it_is_the_same_bench_in_another_process(self) -> None:
+        for number, do in enumerate(("fill", "waste", "drip", "drip"), 1):
+            _, last = self.act(number, do)
+        working._left.clear()
+        self.assertEqual(self.seen(), last)
+
+    def test_sent_twice_it_is_done_once_and_two_tabs_do_not_undo_each_other(self) -> None:
+        self.act(1, "fill")
+        _, again = self.act(1, "fill")
+        self.assertEqual((again["done"], self.bench.acts.count()), (1, 1))
+        self.act(2, "waste")
+        self.assertEqual(self.act(2, "drip")[0], 409)
+        self.assertEqual(self.act(9, "drip")[0], 409)
+
+    def test_nothing_but_what_can_be_done(self) -> None:
+        for number, do in ((1, "explode"), (1, ""), (1, "x" * 200), (0, "fill"), (-1, "fill"), ("no", "fill")):
+            self.assertIn(self.act(number, do)[0], (400, 422))
+        self.assertFalse(self.bench.acts.exists())
+
+    def test_only_who_works_there(self) -> None:
+        self.assertEqual(self.act(1, "fill", self.student)[0], 404)
+        self.assertEqual(self.act(1, "fill", self.instructor)[0], 200)
+        other = self.session.benches.first()
+        assert other is not None
+        self.assertEqual(self.as_(self.instructor).get(f"/api/benches/{other.pk}/worked").status_code, 409)
+
+    def test_a_closed_session_stands_still(self) -> None:
+        self.act(1, "fill")
+        self.post(self.instructor, f"sessions/{self.bench.session_id}/state", action="close")
+        self.assertEqual(self.act(2, "waste")[0], 409)
+        self.assertEqual(self.seen()["done"], 1)

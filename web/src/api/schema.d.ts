@@ -269,6 +269,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/benches/{bench_id}/worked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A bench worked on the screen. What is seen there now; 409 for a bench at which people stand. */
+        get: operations["worked"];
+        put?: never;
+        /** @description A bench worked on the screen. Does one thing more, and shows what comes of it; 409 where somebody else was faster. */
+        post: operations["act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -1698,6 +1716,11 @@ export interface components {
         AccountRequest: {
             action: components["schemas"]["AccountActionEnum"];
         };
+        /** @description Something done at a drawn instrument: the how manieth thing at this bench, and which. */
+        ActRequest: {
+            number: number;
+            do: string;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Alternative: {
             what: string;
@@ -2122,6 +2145,12 @@ export interface components {
             trials: components["schemas"]["TrialOut"][];
             results: components["schemas"]["ResultOut"][];
             beside: components["schemas"]["Beside"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Control: {
+            key: string;
+            label: string;
+            usual: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Correction: {
@@ -4163,6 +4192,14 @@ export interface components {
             word: components["schemas"]["WordEnum"];
             anchor: string;
         };
+        /**
+         * @description A bench worked on the screen: how many things were ``done``, and what is seen; None where no instrument is in
+         *     hand.
+         */
+        Worked: {
+            done: number;
+            view: components["schemas"]["WorkedView"] | null;
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         WorkedLine: {
             key: string;
@@ -4178,6 +4215,20 @@ export interface components {
         /** @description Who works at drawn instruments; nobody: a dry run of the instructor's own. */
         WorkedRequest: {
             students?: number[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        WorkedView: {
+            title: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            shapes: components["schemas"]["Shape"][];
+            words: components["schemas"]["Words"][];
+            tool: components["schemas"]["Instrument"];
+            shows: string;
+            controls: components["schemas"]["Control"][];
+            said: string;
         };
         /** @description What became of each entry that was sent, and the bench as it then stands. */
         Written: {
@@ -4899,6 +4950,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Verdict"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    worked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bench_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ActRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -19,7 +19,7 @@ _STREAMS = {"much": 5.0, "stream": 1.0, "little": 0.2, "drop": 0.05, "half": 0.0
 _TIP = 0.30  # mL of air under the tap of a burette that was just filled
 _K_IN, _K_W = 10**-9.4, 1e-14
 _TITRANT, _AROUND = 0.1, 50.0  # mol/L and mL of a usual flask
-_PALE, _FULL = 0.1, 0.6  # coloured shares at which an eye sees it, and sees it full; common practice
+_PALE, _FULL = 0.08, 0.85  # coloured shares at which an eye sees it, and sees it full; common practice
 _SPARE = 2.0  # mL: with so little to spare it is filled up first
 _NEAR = 1.5  # mL: from here on colour lingers where the titrant falls
 
@@ -77,10 +77,10 @@ class Burette(Station):
             ]  # fmt: skip
         labels = {"much": "Run 5 mL", "stream": "1 mL", "little": "0.2 mL", "drop": "A drop", "half": "Half a drop"}
         found = [Control(key, label) for key, label in labels.items()]
-        return [*found, Control("swirl", "Swirl", usual=not self.swirled)] if self._titrates else found
+        return [*found, Control("swirl", "Swirl", usual=not self.swirled)] if self.titrates else found
 
     @property
-    def _titrates(self) -> bool:
+    def titrates(self) -> bool:
         return self.end is not None and self.end.response
 
     @property
@@ -128,16 +128,17 @@ class Burette(Station):
         if air:
             self.said = "A bubble came out of the tip: the burette counts it, the flask did not get it."
         self.swirled = False
-        if not self._titrates and self.reading is not None:
+        if not self.titrates and self.reading is not None:
             self.truth.make(self.place, self.level)
 
-    def _past(self) -> float:
+    @property
+    def past(self) -> float:
         """mL past the end of this trial."""
         begun = self.truth.made.get(self.start, 0.0)
         return self.flask.get(self.place.trial, 0.0) - (self._end_level() - begun)
 
     def _colour(self) -> tuple[Paint, str]:
-        past = self._past()
+        past = self.past
         share = coloured(past, _AROUND + self.flask.get(self.place.trial, 0.0))
         if share > _FULL:
             return "deep", "Strongly coloured: this is past it."
@@ -147,7 +148,7 @@ class Burette(Station):
             return "water", "Colour lingers where it falls, and goes as you swirl."
         return "water", "It has no colour yet." if self.flask.get(self.place.trial) else ""
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         if self.empty or self.level < 0:
             return ""
         return self.on_scale(self.level + self.off * self.level / float(self.tool.high))
@@ -161,7 +162,7 @@ class Burette(Station):
             drops = (Drops((70, 158), 1, "water"),)
         elif self.streaming in ("stream", "much", "waste"):
             drops = (Line(((70, 156), (70, 186)), "accent"),)
-        if self.filling or not self._titrates:
+        if self.filling or not self.titrates:
             below: tuple[Thing, ...] = (Vessel("beaker", (70, 164), ((0.2, "water"),)),)
         else:
             paint, words = self._colour()

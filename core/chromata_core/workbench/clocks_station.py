@@ -27,7 +27,7 @@ class Clock(Station):
     def do(self, act: str) -> None:
         self.waited = self.waited or act == "wait"
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_display(self.true) if self.waited else ""
 
     def things(self) -> tuple[Thing, ...]:
@@ -68,7 +68,7 @@ class Stopwatch(Station):
                 self.seconds += _STEPS[act][1]
             self.stopped = act == "stop"
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_display(self.seconds + self.off) if self.seconds is not None else ""
 
     def things(self) -> tuple[Thing, ...]:

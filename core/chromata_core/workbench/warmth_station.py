@@ -65,7 +65,7 @@ class Warmth(Station):
         reached = self.before + (self.end - self.before) * (1 - exp(-self.since / _REACTS))
         return _ROOM + (reached - _ROOM) * exp(-self.since * _LEAKS)
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         if not self.inside:
             return ""
         value = self.shown + self.off

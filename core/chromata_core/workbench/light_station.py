@@ -15,7 +15,7 @@ _STRAY = 0.0005
 _COLD, _SMEAR = 0.03, 0.03  # absorbance: how far a cold lamp wanders, what a fingerprint adds
 
 
-def seen(absorbance: float, stray: float = _STRAY) -> float:
+def apparent(absorbance: float, stray: float = _STRAY) -> float:
     """The absorbance that an instrument with this share of stray light finds."""
     return -log10((10**-absorbance + stray) / (1 + stray))
 
@@ -76,9 +76,9 @@ class Photometer(Station):
                 true = -log10(max(true, 1e-3) / 100)
         smear = _SMEAR if self.inside and not self.wiped else 0.0
         cold = 0.0 if self.warm else float(self.random.normal(0, _COLD))
-        return (self.base or 0.0) + seen(max(true, 0.0)) + smear + cold
+        return (self.base or 0.0) + apparent(max(true, 0.0)) + smear + cold
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         net = self._absorbance() - self.zero
         if self.tool.unit == "%T":
             return self.on_display(100 * 10**-net + self.scatter())

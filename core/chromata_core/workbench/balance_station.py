@@ -90,7 +90,7 @@ class Balance(Station):
         if self.portion and act in ("spatula", "little", "take"):
             self.truth.make(self.place, self.pan)
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         runs = 0.0 if self.settled else float(self.random.integers(2, _RUNS)) * 10.0**-self.tool.decimals
         load = self.pan + self.vessel - self.zero
         if load + self.zero > float(self.tool.high):

@@ -137,7 +137,7 @@ class Scale(Station):
         self.said = "It is fuller than its scale." if self.volume > float(self.tool.high) else ""
         self.truth.make(self.place, self.volume)
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_scale(self.volume + self.off) if self.volume else ""
 
     def things(self) -> tuple[Thing, ...]:

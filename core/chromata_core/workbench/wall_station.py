@@ -17,7 +17,7 @@ class Wall(Station):
     def do(self, act: str) -> None:
         """Nothing is to be done with it."""
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         value = self.true + self.off
         return self.on_display(value) if self.tool.digital else self.on_scale(value)
 

@@ -45,7 +45,7 @@ class Voltmeter(Station):
                 pass
         self.said = "It wanders." if self.leads and not self.held else ""
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         if not self.leads:
             return self.on_display(0.0)
         lost = (0.0 if self.sanded else self.loss / 2) + (0.0 if self.held else self.loss)
@@ -90,7 +90,7 @@ class Electrode(Station):
             self.away *= 0.25
         self.said = "It stands." if abs(self.away) < 10.0**-self.tool.decimals else "It still runs."
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_display(self.true + self.away + self.off + self.scatter())
 
     def things(self) -> tuple[Thing, ...]:
@@ -135,7 +135,7 @@ class Ammeter(Station):
         if self.reading is not None:
             self.truth.make(self.place, self.now)
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_scale(self.now + self.off)
 
     def things(self) -> tuple[Thing, ...]:

@@ -82,7 +82,7 @@ class GasTube(Station):
         gas += self.air - (0.0 if "tap" in self.done else self.cling)
         return max(gas * (1 if "level" in self.done else 1 + self.apart), 0.0)
 
-    def shows(self) -> str:
+    def seen(self) -> str:
         return self.on_scale(self.volume + self.off) if self.volume else ""
 
     def things(self) -> tuple[Thing, ...]:

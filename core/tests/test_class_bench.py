@@ -1,0 +1,85 @@
+"""Made-up benches: their truth is the one that was asked for, and a class of them behaves as classes do."""
+
+from dataclasses import replace
+from unittest import TestCase
+
+from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.simulation.class_bench import Act, bench_at_work
+from chromata_core.simulation.true_bench import true_bench
+from chromata_core.telling.evaluate import evaluate
+from chromata_core.telling.outcome import Evaluation
+
+
+def plan_of(slug: str) -> Sheet:
+    example = method(slug).example
+    return Sheet(example.options, example.instruments)
+
+
+class TrueBench(TestCase):
+    def test_its_results_are_those_that_were_asked_for(self) -> None:
+        """A tenth more than the example, wherever one response decides; other portions lead there as well."""
+        asked = {
+            "acid-base-titration": ("c_s", 0.258), "back-titration": ("q_mean", 11.4),
+            "standardisation": ("c_mean", 0.11),
+            "ion-exchange-titration": ("M_mean", 295.0), "hydrate": ("w", 39.6), "precipitate-yield": ("w", 72.0),
+            "alloy-by-gas": ("w_Al", 10.2), "gas-eudometer": ("R_mean", 9.1), "food-calorimetry": ("e", 1.69),
+            "heat-of-fusion": ("H", 6.65), "heat-of-reaction": ("H", -63.0), "beer-lambert": ("c", 0.028),
+            "coulometry-iodine": ("z", 11.2), "metal-in-alloy": ("w", 68.0), "potentiometric-titration": ("w", 107.9),
+        }  # fmt: skip
+        for slug, (key, true) in asked.items():
+            for seed in (1, 2):
+                with self.subTest(method=slug, seed=seed):
+                    sheet = true_bench(method(slug), plan_of(slug), {key: str(true)}, seed)
+                    found = next(one for one in evaluate(method(slug), sheet).results if one.key == key)
+                    self.assertAlmostEqual(found.value / true, 1.0, delta=2e-4)
+
+    def test_portions_differ_from_bench_to_bench_and_the_air_does_not(self) -> None:
+        sheets = [true_bench(method("gas-eudometer"), plan_of("gas-eudometer"), {}, seed, 7) for seed in range(5)]
+        texts = [{one.key: one.text for one in sheet.given if one.trial in (None, 1)} for sheet in sheets]
+        self.assertEqual(len({one["m"] for one in texts}), 5)
+        self.assertEqual(len({one["p_bar"] for one in texts}), 1)
+
+    def test_a_truth_that_no_instrument_could_show_leaves_a_bench_as_it_was(self) -> None:
+        """0.9 mol/L would take 70 mL from a burette of 50: its readings still fit each other."""
+        sheet = true_bench(method("acid-base-titration"), plan_of("acid-base-titration"), {"c_s": "0.9"}, 1)
+        self.assertTrue(evaluate(method("acid-base-titration"), sheet).results)
+
+
+class ClassAtWork(TestCase):
+    def test_every_method_is_played_to_its_end_and_everything_can_be_kept(self) -> None:
+        for slug, declared in methods().items():
+            for seed in (1, 4):
+                with self.subTest(method=slug, seed=seed):
+                    plan = plan_of(slug)
+                    acts = bench_at_work(declared, plan, {}, seed, 5, 120)
+                    times = [act.after for act in acts]
+                    self.assertEqual(times, sorted(times))
+                    self.assertEqual(written(slug, acts).hand.kind, "finished")
+
+    def test_the_same_seed_writes_the_same(self) -> None:
+        plan, declared = plan_of("standardisation"), method("standardisation")
+        self.assertEqual(*(bench_at_work(declared, plan, {}, 9, 2, 120) for _ in range(2)))
+
+    def test_most_find_the_truth_some_do_not_and_some_are_slow(self) -> None:
+        """Of 40 benches at least half hold the example's value, and at least one of each trouble comes up."""
+        slug, declared = "acid-base-titration", method("acid-base-titration")
+        plan = plan_of(slug)
+        true = evaluate(declared, true_bench(declared, plan, {}, 1)).results[0].value
+        room = [bench_at_work(declared, plan, {}, seed, 3, 100) for seed in range(40)]
+        states = [written(slug, acts) for acts in room]
+        near = [abs(state.results[0].value - true) <= state.results[0].expanded for state in states]
+        self.assertTrue(20 <= sum(near) < 40)
+        self.assertTrue(any(acts[-1].after > 100 * 60 for acts in room))
+        self.assertTrue(any(act.why for acts in room for act in acts))
+        self.assertTrue(any(act.written.key == "call" for acts in room for act in acts))
+        wrong = [own for state in states for own in state.own if own.kind == "slip"]
+        self.assertTrue(wrong)
+
+
+def written(slug: str, acts: list[Act]) -> Evaluation:
+    """What the core says of all that was written, corrections taken over."""
+    last = {(a.written.key, a.written.trial, a.written.index): a.written for a in acts if a.written.key != "call"}
+    given = tuple(Given(one.key, one.text, one.trial, one.index) for one in last.values())
+    sheet = replace(plan_of(slug), given=given)
+    return evaluate(method(slug), sheet)
