@@ -31,8 +31,11 @@ def shape(dataclass: type[Any]) -> type[AnswerSerializer]:
 
 
 def asked(serializer: type[Serializer[Any]], request: Request) -> dict[str, Any]:
-    """The body of ``request`` as ``serializer`` describes it; ValidationError, answered with sentences, if not."""
-    return dict(_form(serializer).run_validation(request.data))
+    """The body of ``request``, of a GET what stands in its address, as ``serializer`` describes it; ValidationError,
+    answered with sentences, if it is not like that.
+    """
+    said = request.query_params if request.method == "GET" else request.data
+    return dict(_form(serializer).run_validation(said))
 
 
 @lru_cache(maxsize=256)

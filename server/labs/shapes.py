@@ -44,10 +44,14 @@ class SessionLine(SessionCard):
 
 @dataclass(frozen=True, slots=True)
 class BenchPlace:
-    """A place in a session's plan, with its sample, or all of them; ``open``: it is at work."""
+    """A place in a session's plan, with its sample, or all of them; ``open``: it is at work. ``title`` is that of the
+    session, ``simulated`` as there.
+    """
 
     id: int
     number: int
+    title: str
+    simulated: str
     sample: str
     team: list[str]
     open: bool

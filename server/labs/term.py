@@ -136,6 +136,8 @@ def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
         BenchPlace(
             first.pk,
             first.number,
+            first.session.title,
+            first.session.simulated,
             ", ".join(one.sample.label for one in place if one.sample),
             sorted(person.name for person in first.team.all()),
             first.session.state == Session.State.OPEN,

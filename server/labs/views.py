@@ -342,8 +342,9 @@ class MyBenches(APIView):
         person = person_of(request)
         mine = benches_for(person).filter(team=person).prefetch_related("team")
         open_first = Case(When(session__state=Session.State.OPEN, then=0), default=1)
+        held_first = Case(When(session__simulated="", then=0), default=1)
         last = F("last").desc(nulls_last=True)
         ordered = mine.annotate(last=Max("entries__received_at")).order_by(
-            open_first, "-session__starts_at", last, "pk"
+            open_first, held_first, "-session__starts_at", last, "pk"
         )
         return answer(places_of(list(ordered)))

@@ -1,5 +1,6 @@
 """Simulated sessions."""
 
+from collections.abc import Mapping
 from typing import Any
 
 from drf_spectacular.utils import extend_schema
@@ -8,6 +9,7 @@ from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
 
+from chromata_core.declaration.places import Place
 from config.answers import answer, asked, shape
 from config.fields import ShortList
 from config.throttles import Practising, Trying, Working
@@ -33,7 +35,15 @@ class WorkedSerializer(serializers.Serializer[Any]):
     students = ShortList(child=serializers.IntegerField(), default=list, max_length=48)
 
 
-class ActSerializer(serializers.Serializer[Any]):
+class InHandSerializer(serializers.Serializer[Any]):
+    """What is in hand at a bench; what comes next there, where it is none of its tasks."""
+
+    key = serializers.CharField(max_length=60, default="")
+    trial = serializers.IntegerField(min_value=0, max_value=1000, default=None, allow_null=True)
+    index = serializers.IntegerField(min_value=0, max_value=1000, default=None, allow_null=True)
+
+
+class ActSerializer(InHandSerializer):
     """Something done at a drawn instrument: the how manieth thing at this bench, and which."""
 
     number = serializers.IntegerField(min_value=1, max_value=100_000)
@@ -87,12 +97,12 @@ class WorkedNow(APIView):
 
     throttle_classes = (Trying,)
 
-    @extend_schema(operation_id="worked", responses=shape(Worked))
+    @extend_schema(operation_id="worked", parameters=[InHandSerializer], responses=shape(Worked))
     def get(self, request: Request, bench_id: int) -> Response:
         """What is seen there now; 409 for a bench at which people stand."""
         bench = bench_for(person_of(request), bench_id)
         must_be_worked(bench)
-        return answer(worked(bench))
+        return answer(worked(bench, _place(asked(InHandSerializer, request))))
 
     @extend_schema(operation_id="act", request=ActSerializer, responses=shape(Worked))
     def post(self, request: Request, bench_id: int) -> Response:
@@ -100,7 +110,11 @@ class WorkedNow(APIView):
         bench = bench_for(person_of(request), bench_id)
         must_be_worked(bench)
         said = asked(ActSerializer, request)
-        return answer(act(bench, said["number"], said["do"]))
+        return answer(act(bench, _place(said), said["number"], said["do"]))
+
+
+def _place(said: Mapping[str, Any]) -> Place:
+    return Place(said["key"], said["trial"], said["index"])
 
 
 class PlayedBench(APIView):

@@ -28,26 +28,26 @@ def must_be_worked(bench: Bench) -> None:
         raise Refused("This bench is not worked on the screen.")
 
 
-def worked(bench: Bench) -> Worked:
-    """What is seen at the bench now, at what is in hand there."""
+def worked(bench: Bench, wanted: Place) -> Worked:
+    """What is seen at the bench now, with ``wanted`` in hand."""
     acts = _acts(bench)
-    return _seen(bench, _as_left(bench, acts), len(acts))
+    return Worked(len(acts), _as_left(bench, acts).view(_in_hand(bench, wanted)))
 
 
-def act(bench: Bench, number: int, do: str) -> Worked:
-    """Does one thing, the ``number``-th; sent twice, it is done once. Refused where another was done in its stead."""
+def act(bench: Bench, wanted: Place, number: int, do: str) -> Worked:
+    """Does one thing with ``wanted`` in hand, the ``number``-th; sent twice, it is done once. Refused where another was
+    done in its stead.
+    """
     if bench.session.state != Session.State.OPEN:
         raise Refused("The session is not open. Your instructor opens it.")
-    acts = _acts(bench)
+    acts, at = _acts(bench), _in_hand(bench, wanted)
     if number == len(acts) and acts and acts[-1].do == do:
-        return _seen(bench, _as_left(bench, acts), number)
+        return Worked(number, _as_left(bench, acts).view(at))
     if number != len(acts) + 1:
         raise Refused(_MOVED)
     if number > MOST_ACTS:
         raise Refused(f"More than {MOST_ACTS} things were done here. Ask your instructor for another bench.")
-    here = _as_left(bench, acts)
-    at = _in_hand(bench)
-    view = here.view(at)
+    view = _as_left(bench, acts).view(at)
     if view is None or do not in [one.key for one in view.controls]:
         raise Refused("That cannot be done here now.", 422)
     place = at.place
@@ -58,20 +58,18 @@ def act(bench: Bench, number: int, do: str) -> Worked:
             )
     except IntegrityError:
         raise Refused(_MOVED) from None
-    return _seen(bench, _as_left(bench, [*acts, made]), number)
+    return Worked(number, _as_left(bench, [*acts, made]).view(at))
 
 
 def _acts(bench: Bench) -> list[Act]:
     return list(Act.objects.filter(bench=bench))
 
 
-def _in_hand(bench: Bench) -> At:
-    hand = evaluation_of(bench, entries_of(bench)).hand
+def _in_hand(bench: Bench, wanted: Place) -> At:
+    """``wanted``, if it is one of the tasks of this bench; else what comes next there."""
+    state = evaluation_of(bench, entries_of(bench))
+    hand = next((one for one in state.tasks if (one.key, one.trial, one.index) == tuple(wanted)), state.hand)
     return At(hand.step, Place(hand.key, hand.trial, hand.index))
-
-
-def _seen(bench: Bench, here: WorkedBench, done: int) -> Worked:
-    return Worked(done, here.view(_in_hand(bench)))
 
 
 def _as_left(bench: Bench, acts: Sequence[Act]) -> WorkedBench:

@@ -96,6 +96,7 @@ def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:
     return json.dumps(
         {
             "method": bench.session.method,
+            **({"simulated": bench.session.simulated} if bench.session.simulated else {}),
             "options": _options(bench, entries),
             "instruments": bench.session.instruments,
             "calibrations": bench.session.stock,

@@ -41,7 +41,8 @@ def workbook(bench: Bench, entries: Sequence[Entry], report: Report) -> bytes:
 
 def _results(sheet: Worksheet, report: Report, lines: Sequence[Line]) -> None:
     _put(sheet, [report.session.title])
-    _put(sheet, [f"Bench {report.number}", report.sample, ", ".join(report.team)])
+    simulated = "simulated: nobody measured this" if report.session.simulated else ""
+    _put(sheet, [f"Bench {report.number}", report.sample, ", ".join(report.team), simulated])
     _put(sheet, [report.aim])
     _put(sheet, [])
     _head(sheet, ("Result", "Where", "Value", "Unit", "U (95 %)", "u", "k", "As stated"))

@@ -83,8 +83,8 @@ def _once(pairs: list[tuple[str, object]]) -> dict[str, object]:
     return found
 
 
-# “results” are written for people and other programs; they are computed anew, never read.
-_KEYS = ("method", "options", "instruments", "accepted", "readings", "calibrations", "results")
+# “results” and “simulated” are written for people and other programs; results are computed anew, neither is read.
+_KEYS = ("method", "options", "instruments", "accepted", "readings", "calibrations", "results", "simulated")
 
 
 def _calibrations(data: object, problems: list[str]) -> dict[str, Instrument]:

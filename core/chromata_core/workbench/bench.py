@@ -146,5 +146,5 @@ class WorkedBench:
             station.tool.label, WIDTH, HEIGHT,
             [piece for piece in pieces if isinstance(piece, Shape)],
             [piece for piece in pieces if isinstance(piece, Words)],
-            station.tool, station.shows() if read else "", station.controls(), station.said,
+            station.tool, station.shows() if read else "", station.controls(), station.said or station.looks(),
         )  # fmt: skip

@@ -10,7 +10,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from chromata_core.apparatus.scene import FLOOR, TABLE
-from chromata_core.apparatus.things import Area, Clamp, Drops, Line, Note, Paint, Thing, Vessel
+from chromata_core.apparatus.things import Area, Clamp, Drops, Line, Paint, Thing, Vessel
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Reading, Series
 from chromata_core.workbench.station import Control, Station
@@ -163,22 +163,11 @@ class Burette(Station):
         elif self.streaming in ("stream", "much", "waste"):
             drops = (Line(((70, 156), (70, 186)), "accent"),)
         if self.filling or not self.titrates:
-            below: tuple[Thing, ...] = (Vessel("beaker", (70, 164), ((0.2, "water"),)),)
+            below: tuple[Thing, ...] = (Vessel("beaker", (70, 134), ((0.2, "water"),)),)
         else:
-            paint, words = self._colour()
-            lines = "|".join(broken(words, 17))
-            below = (
-                Area(((30, FLOOR), (110, FLOOR), (110, FLOOR - 3), (30, FLOOR - 3)), "sheet"),
-                Vessel("flask", (70, 112), ((0.35, paint),)), *((Note((118, 130), lines, "accent"),) if words else ()),
-            )  # fmt: skip
+            tile = Area(((30, FLOOR), (110, FLOOR), (110, FLOOR - 3), (30, FLOOR - 3)), "sheet")
+            below = (tile, Vessel("flask", (70, 112), ((0.35, self._colour()[0]),)))
         return (Clamp(20, (64, 30)), *below, burette, *drops, TABLE)
 
-
-def broken(words: str, width: int) -> list[str]:
-    """``words`` in lines of about so many letters."""
-    lines = [""]
-    for word in words.split():
-        if len(lines[-1]) + len(word) > width and lines[-1]:
-            lines.append("")
-        lines[-1] = f"{lines[-1]} {word}".strip()
-    return lines
+    def looks(self) -> str:
+        return "" if self.filling or not self.titrates else self._colour()[1]

@@ -75,10 +75,10 @@ class Stopwatch(Station):
         pen: Pen = next((pen for share, pen in reversed(_HAZE) if self._share >= share), "heavy")
         cross: tuple[Thing, ...] = ()
         if self._share < 1:
-            cross = (Line(((62, 128), (98, 164)), pen), Line(((98, 128), (62, 164)), pen))
+            cross = (Line(((62, 144), (98, 180)), pen), Line(((98, 144), (62, 180)), pen))
         cloud: Paint = "solid" if self._share > 0.55 else "water"
         return (
-            Vessel("wide beaker", (80, 112), ((0.7, cloud),)),
+            Vessel("wide beaker", (80, 126), ((0.7, cloud),)),
             *cross,
             Display((112, 30), (76, 36), self.shows() or "0.0"),
             TABLE,

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from math import exp
 
-from chromata_core.apparatus.scene import TABLE
+from chromata_core.apparatus.scene import FLOOR, TABLE
 from chromata_core.apparatus.things import Area, Bubbles, Line, Note, Paint, Thing, Vessel
 from chromata_core.workbench.station import Control, Station
 
@@ -11,6 +11,7 @@ _SLOW = 1.0  # min: how fast a ribbon dissolves
 _DONE = 7  # min: nothing rises any more
 _AIR, _CLING = (0.4, 1.6), (0.1, 0.5)  # mL left at the top of a tube not full to its brim; of bubbles at its wall
 _APART = (-0.012, 0.012)  # share of the volume while the levels differ by some centimetres of water
+_LONG, _DEEP = 152.0, 70.0  # of the drawn tube and of its beaker
 _BEFORE = ("acid", "water", "brim", "over")
 
 
@@ -93,9 +94,15 @@ class GasTube(Station):
             return (Vessel("gas tube", (80, 30), layers), TABLE)
         gone = min(max((self.volume / float(self.tool.high)) * 0.85 + self.air * 0.01, 0.02), 0.95)
         rising = (Bubbles((80, 150), (80, 90), 5),) if 0 < self.minutes < 5 else ()
-        tube = Vessel("gas tube", (80, 30), ((1 - gone, "water"),), turned=180)
-        beaker = Vessel("wide beaker", (80, 126), ((0.6, "water"),))
-        level = () if "level" not in self.done else (Line(((20, 154), (140, 154)), "dashed"),)
+        top, outside = 30.0, 0.6
+        if "level" in self.done:  # lowered until the water stands alike within and without
+            top = FLOOR - _LONG
+            outside = min(max((FLOOR - top - _LONG * gone) / _DEEP, 0.1), 0.97)
+        tube = Vessel("gas tube", (80, top), ((1 - gone, "water"),), turned=180)
+        beaker = Vessel("wide beaker", (80, FLOOR - _DEEP), ((outside, "water"),))
+        surface = FLOOR - outside * _DEEP
+        level = (Line(((20, surface), (140, surface)), "dashed"),) if "level" in self.done else ()
         words = f"{self.minutes:.0f} min" if self.minutes else ""
-        stopper = Area(((72, 176), (88, 176), (86, 186), (74, 186)), "stopper")
+        foot = top + _LONG
+        stopper = Area(((72, foot - 6), (88, foot - 6), (86, foot + 4), (74, foot + 4)), "stopper")
         return (beaker, tube, stopper, *rising, *level, *((Note((140, 60), words, "soft"),) if words else ()), TABLE)

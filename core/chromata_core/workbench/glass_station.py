@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from chromata_core.apparatus.profiles import VesselKind
 from chromata_core.apparatus.scene import TABLE
-from chromata_core.apparatus.things import Drops, Eye, Note, Thing, Vessel
+from chromata_core.apparatus.things import Drops, Eye, Thing, Vessel
 from chromata_core.workbench.station import Control, Station
 
 _TO_THE_MARK = 0.03  # mL: as near as an eye sets it
@@ -61,11 +61,9 @@ class OneMark(Station):
                 pass
 
     def things(self) -> tuple[Thing, ...]:
-        words = self._where()
-        note = (Note((122, 60), words, "accent"),) if words else ()
         if not self.pipette:
             share = 0.0 if self.over is None else min(0.77 + self.over * 0.06, 0.98)
-            return (Vessel("volumetric flask", (70, 100), ((share, "colour"),) if share else ()), *note, TABLE)
+            return (Vessel("volumetric flask", (70, 100), ((share, "colour"),) if share else ()), TABLE)
         share = 0.0 if self.over is None else min(0.84 + self.over * 0.05, 0.99)
         drops = (Drops((70, 140), 1, "colour"),) if self.over is not None and not self.out else ()
         below = Vessel("beaker", (70, 134), ((0.3, "colour"),))
@@ -73,17 +71,16 @@ class OneMark(Station):
             below,
             Vessel("pipette", (70, 12), ((share, "colour"),) if share else ()),
             *drops,
-            *note,
             Eye((150, 34), (78, 33)),
             TABLE,
         )
 
-    def _where(self) -> str:
+    def looks(self) -> str:
         if self.over is None:
             return "It has run out." if self.out else ""
         if abs(self.over) <= _TO_THE_MARK:
-            return "It stands|at the mark."
-        return "It stands|above the mark." if self.over > 0 else "It stands|below the mark."
+            return "It stands at the mark."
+        return "It stands above the mark." if self.over > 0 else "It stands below the mark."
 
 
 @dataclass

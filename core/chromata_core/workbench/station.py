@@ -94,6 +94,10 @@ class Station(ABC):
         """What stands there, with a scatter drawn for this look."""
         return ""
 
+    def looks(self) -> str:
+        """What an eye sees, in a sentence; empty for nothing that the drawing does not say."""
+        return ""
+
     def on_display(self, value: float) -> str:
         """``value`` as a display writes it."""
         return plain(min(max(value, float(self.tool.low)), float(self.tool.high)), self.tool.decimals)

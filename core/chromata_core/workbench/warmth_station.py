@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from math import exp
 
 from chromata_core.apparatus.scene import TABLE
-from chromata_core.apparatus.things import Note, Thermometer, Thing, Vessel
+from chromata_core.apparatus.things import Display, Note, Thermometer, Thing, Vessel
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.workbench.station import Control, Station
 
@@ -76,4 +76,5 @@ class Warmth(Station):
         cup = Vessel("cup", (80, 134), ((0.75, "colour" if self.since is not None else "water"),))
         stick = Thermometer((80, 182) if self.inside else (150, 150), 120, high)
         since = f"{self.since:.0f} s since|it began" if self.since is not None else ""
-        return (cup, stick, *((Note((116, 120), since, "soft"),) if since else ()), TABLE)
+        box = (Display((110, 40), (74, 30), self.shows()),) if self.tool.digital and self.inside else ()
+        return (cup, stick, *box, *((Note((116, 120), since, "soft"),) if since else ()), TABLE)

@@ -145,11 +145,11 @@ class OnTheScreen(Simulated):
         self.bench = Bench.objects.get(session=made["card"]["id"])
         write(self.as_(self.neighbour), self.bench, entry("step.labels", "done"))
 
-    def act(self, number: object, do: str, who: Person | None = None) -> tuple[int, Any]:
-        return self.post(who or self.neighbour, f"benches/{self.bench.pk}/worked", number=number, do=do)
+    def act(self, number: object, do: str, who: Person | None = None, **wanted: Any) -> tuple[int, Any]:
+        return self.post(who or self.neighbour, f"benches/{self.bench.pk}/worked", number=number, do=do, **wanted)
 
-    def seen(self) -> Any:
-        return self.as_(self.neighbour).get(f"/api/benches/{self.bench.pk}/worked").json()
+    def seen(self, **wanted: Any) -> Any:
+        return self.as_(self.neighbour).get(f"/api/benches/{self.bench.pk}/worked", wanted).json()
 
     def test_one_thing_after_the_other(self) -> None:
         self.assertEqual([one["key"] for one in self.seen()["view"]["controls"]], ["fill"])
@@ -171,6 +171,15 @@ class OnTheScreen(Simulated):
         self.act(2, "waste")
         self.assertEqual(self.act(2, "drip")[0], 409)
         self.assertEqual(self.act(9, "drip")[0], 409)
+
+    def test_another_task_than_the_next_is_worked_at_too(self) -> None:
+        """The sample's volume is a later task than the burette's filling; what is no task is what comes next."""
+        self.assertIn("pipette", self.seen(key="V_s")["view"]["title"])
+        status, after = self.act(1, "draw", key="V_s")
+        self.assertEqual((status, after["view"]["controls"][0]["key"]), (200, "sink"))
+        self.assertIn("burette", self.seen(key="nothing", trial=99)["view"]["title"])
+        bad = self.as_(self.neighbour).get(f"/api/benches/{self.bench.pk}/worked", {"trial": "x"})
+        self.assertEqual(bad.status_code, 400)
 
     def test_nothing_but_what_can_be_done(self) -> None:
         for number, do in ((1, "explode"), (1, ""), (1, "x" * 200), (0, "fill"), (-1, "fill"), ("no", "fill")):

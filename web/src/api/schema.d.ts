@@ -1718,6 +1718,10 @@ export interface components {
         };
         /** @description Something done at a drawn instrument: the how manieth thing at this bench, and which. */
         ActRequest: {
+            /** @default  */
+            key: string;
+            trial?: number | null;
+            index?: number | null;
             number: number;
             do: string;
         };
@@ -1819,10 +1823,15 @@ export interface components {
             to_read: boolean;
             answers: string[];
         };
-        /** @description A place in a session's plan, with its sample, or all of them; ``open``: it is at work. */
+        /**
+         * @description A place in a session's plan, with its sample, or all of them; ``open``: it is at work. ``title`` is that of the
+         *     session, ``simulated`` as there.
+         */
         BenchPlace: {
             id: number;
             number: number;
+            title: string;
+            simulated: string;
             sample: string;
             team: string[];
             open: boolean;
@@ -4966,7 +4975,11 @@ export interface operations {
     };
     worked: {
         parameters: {
-            query?: never;
+            query?: {
+                index?: number | null;
+                key?: string;
+                trial?: number | null;
+            };
             header?: never;
             path: {
                 bench_id: number;

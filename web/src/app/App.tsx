@@ -1,7 +1,10 @@
 import { lazy, Suspense, type ReactNode } from 'react';
-import { Navigate, Outlet, Route, Routes } from 'react-router';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
+import type { Shapes } from '../api/client';
 import { useDepartment, useMe, useMyBenches, useMyPrelabs } from '../api/hooks';
-import { Loaded } from '../identity/Page';
+import { Loaded, Page } from '../identity/Page';
 import { SignIn } from '../features/signin/SignIn';
 import { Shell } from './Shell';
 
@@ -111,8 +114,10 @@ function MyBench() {
   const prelabs = useMyPrelabs();
   return (
     <Loaded of={benches}>
-      {([first]) =>
-        first?.open ? (
+      {([first, ...others]) =>
+        first?.open && others.some((one) => one.open && one.simulated) ? (
+          <WhichBench benches={[first, ...others].filter((one) => one.open)} />
+        ) : first?.open ? (
           <Navigate to={`/benches/${first.id}`} replace />
         ) : (
           <Loaded of={prelabs}>
@@ -124,6 +129,22 @@ function MyBench() {
         )
       }
     </Loaded>
+  );
+}
+
+/** A simulated bench is open as well: which is it to be now? */
+function WhichBench({ benches }: { benches: Shapes['BenchPlace'][] }) {
+  return (
+    <Page>
+      <h1>Which bench?</h1>
+      <Box sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}>
+        {benches.map((one) => (
+          <Button key={one.id} component={Link} to={`/benches/${one.id}`} variant="outlined" size="large">
+            {one.title}, bench {one.number}
+          </Button>
+        ))}
+      </Box>
+    </Page>
   );
 }
 

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Shapes } from '../api/client';
 import { asText, FIGURES, ink } from '../identity/tokens';
 import { Marks } from './Marks';
@@ -36,6 +37,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
     numbersRun: tool.numbers_run,
   });
   const y = window.at(shown) + 12;
+  const clip = useId();
   const sag = 9;
   return (
     <svg
@@ -44,7 +46,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
       aria-label={inside ? `${tool.short} at ${text || 'a level to be read'}` : `${tool.short}, empty`}
       style={{ width: '100%', height: '100%', maxHeight: 470 }}
     >
-      <clipPath id="tube">
+      <clipPath id={clip}>
         <rect x={LEFT} y={4} width={RIGHT - LEFT} height={height + 16} rx={8} />
       </clipPath>
       <rect
@@ -58,7 +60,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
         strokeWidth={2}
       />
       {inside && (
-        <g clipPath="url(#tube)">
+        <g clipPath={`url(#${clip})`}>
           <path d={`${meniscusPath(LEFT, RIGHT, y, sag)} V${height + 30} H${LEFT} Z`} fill={ink.liquid} />
           <path d={meniscusPath(LEFT, RIGHT, y, sag)} fill="none" stroke={ink.deep} strokeWidth={2.6} />
         </g>

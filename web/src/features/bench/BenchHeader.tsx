@@ -2,7 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import mark from '../../app/mark.svg';
+import { Simulated } from '../../identity/Simulated';
 import { CheckIcon, HandIcon, LoopIcon } from '../../identity/Icons';
+import { dotted } from '../../identity/dotted';
 import { clock } from '../../identity/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { useNow } from '../../identity/useNow';
@@ -29,6 +31,7 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
         <img src={mark} width={30} height={30} alt="" />
       </Box>
       <Box sx={{ fontWeight: 700, fontSize: 16, whiteSpace: 'nowrap' }}>Bench {bench.number}</Box>
+      <Simulated how={bench.session.simulated} />
       <Box
         sx={{
           color: ink.inkSoft,
@@ -39,8 +42,7 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
           display: { xs: 'none', sm: 'block' },
         }}
       >
-        {bench.team.join(', ')} · {bench.session.title}
-        {bench.sample ? ` · ${bench.sample}` : ''}
+        {dotted(bench.team.join(', '), bench.session.title, bench.sample)}
       </Box>
       <Box sx={{ flex: 1, display: { sm: 'none' } }} />
       <Saved outbox={outbox} />

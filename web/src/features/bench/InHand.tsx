@@ -26,6 +26,7 @@ import { LoggedCurve } from './LoggedCurve';
 import { ReadingInHand } from './ReadingInHand';
 import { StepTimer } from './StepTimer';
 import type { Kept } from './useAtBench';
+import { WorkedHere } from './worked/WorkedHere';
 import { Worksheet } from './Worksheet';
 
 interface Props {
@@ -48,6 +49,7 @@ interface Props {
 /** The one thing in hand, in the form its work needs. */
 export function InHand(props: Props) {
   const { task, open, onBack } = props;
+  const worked = props.bench.session.simulated === 'worked';
   return (
     <Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
@@ -67,9 +69,14 @@ export function InHand(props: Props) {
       {open ? (
         <Box sx={{ display: 'grid', gap: 2 }}>
           <RemarksHere bench={props.bench} task={task} />
-          {task.kind !== 'reading' && <HowItIsDone bench={props.bench} task={task} colour={props.colour} />}
+          {worked && <WorkedHere bench={props.bench.id} task={task} colour={props.colour} />}
+          {task.kind !== 'reading' && !worked && (
+            <HowItIsDone bench={props.bench} task={task} colour={props.colour} />
+          )}
           <Form {...props} />
-          {task.kind === 'reading' && <HowItIsDone bench={props.bench} task={task} colour={props.colour} />}
+          {(task.kind === 'reading' || worked) && (
+            <HowItIsDone bench={props.bench} task={task} colour={props.colour} />
+          )}
           <Around {...props} />
           <HalfHour bench={props.bench} pending={props.pending} colour={props.colour} />
         </Box>

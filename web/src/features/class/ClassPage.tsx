@@ -11,6 +11,7 @@ import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../identity/PartLinks';
 import { Sheet } from '../../identity/Sheet';
+import { Simulated } from '../../identity/Simulated';
 import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
@@ -56,6 +57,7 @@ function TheClass({ found, projector, onProjector }: Props) {
         title={session.title}
         below={
           <>
+            <Simulated how={session.simulated} />{' '}
             {dotted(session.section, session.room, day(session.starts_at), state(found))}
             {!projector && (
               <>

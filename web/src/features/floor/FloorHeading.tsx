@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useMinutes, useSessionState } from '../../api/hooks';
+import { Simulated } from '../../identity/Simulated';
 import { dotted } from '../../identity/dotted';
 import { PartLinks } from '../../identity/PartLinks';
 import { clock, day } from '../../identity/time';
@@ -42,7 +43,7 @@ export function FloorHeading({ floor, now, projector, onProjector }: Props) {
           {session.title}
         </Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-          {dotted(session.section, session.room, floor.result_label)}
+          <Simulated how={session.simulated} /> {dotted(session.section, session.room, floor.result_label)}
         </Box>
         <PartLinks parts={floor.together} here={session.id} to={(id) => `/sessions/${id}/floor`} />
       </Box>

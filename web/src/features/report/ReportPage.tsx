@@ -8,6 +8,7 @@ import { BesideSamples } from '../../identity/BesideSamples';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { Columns } from '../../identity/Columns';
+import { Simulated } from '../../identity/Simulated';
 import { dotted } from '../../identity/dotted';
 import { Folded } from '../../identity/Folded';
 import { HandedLines } from '../../identity/HandedLines';
@@ -71,6 +72,7 @@ function Whole({ report }: { report: Shapes['Report'] }) {
           <>
             <Link to={`/benches/${report.bench_id}`}>Bench {report.number}</Link>
             {' · '}
+            <Simulated how={report.session.simulated} />{' '}
             {dotted(report.sample, report.team.join(', '), day(report.session.starts_at))}
             <Each report={report} />
           </>

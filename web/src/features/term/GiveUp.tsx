@@ -4,14 +4,17 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useDeletePlan, useSessionState } from '../../api/hooks';
+import { useThrowAway } from './useRehearsal';
 import { VerdictLine } from '../../identity/Verdict';
 
-/** A session that will not be held: called off, or its plan deleted. */
+/** A session that will not be held: called off, or its plan deleted; a simulated one thrown away. */
 export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
   const { card } = plan;
   const [sure, setSure] = useState(false);
   const change = useSessionState(card.id);
-  const remove = useDeletePlan(card.id);
+  const ofPlan = useDeletePlan(card.id);
+  const simulated = useThrowAway(card.id);
+  const remove = card.simulated ? simulated : ofPlan;
   const go = useNavigate();
   const gone = () => void go('/');
   return (
@@ -26,7 +29,7 @@ export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
         disabled={remove.isPending}
         onClick={() => (sure ? remove.mutate(undefined, { onSuccess: gone }) : setSure(true))}
       >
-        {sure ? 'Yes, delete it for good' : 'Delete the plan'}
+        {sure ? 'Yes, delete it for good' : card.simulated ? 'Throw it away' : 'Delete the plan'}
       </Button>
       {(change.error ?? remove.error) && (
         <VerdictLine level="look" lead="Not done.">

@@ -9,6 +9,7 @@ import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../identity/PartLinks';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
+import { Simulated } from '../../identity/Simulated';
 import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
@@ -17,6 +18,7 @@ import { Comparison } from './Comparison';
 import { GiveUp } from './GiveUp';
 import { Log } from './Log';
 import { Prepared } from './Prepared';
+import { Rehearse } from './Rehearse';
 import { Readiness } from './Readiness';
 import { Remarks } from './Remarks';
 import { Samples } from './Samples';
@@ -46,6 +48,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           <>
             <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
             {' · '}
+            <Simulated how={card.simulated} />{' '}
             {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
             {' · '}
             <a href={`/api/sessions/${card.id}/form.pdf`} target="_blank" rel="noreferrer">
@@ -90,12 +93,15 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           <Readiness session={card.id} />
           <Remarks plan={plan} mine={mine} />
           <Log plan={plan} />
-          {mine && ['planned', 'cancelled'].includes(card.state) && <GiveUp plan={plan} />}
+          {mine && (card.simulated || ['planned', 'cancelled'].includes(card.state)) && (
+            <GiveUp plan={plan} />
+          )}
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           {card.state === 'planned' ? <Prepared plan={plan} /> : <Settled plan={plan} />}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}
+          {mine && !card.simulated && <Rehearse plan={plan} />}
         </Box>
       </Box>
     </Box>

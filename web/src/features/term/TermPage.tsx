@@ -5,6 +5,7 @@ import type { Shapes } from '../../api/client';
 import { useSessions } from '../../api/hooks';
 import { TriangleIcon } from '../../identity/Icons';
 import { Loaded, Page } from '../../identity/Page';
+import { Simulated } from '../../identity/Simulated';
 import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent, ink } from '../../identity/tokens';
@@ -140,6 +141,7 @@ function Line({ session }: { session: Card }) {
             <TriangleIcon sx={{ fontSize: 16 }} /> {lack}
           </Box>
         ))}
+        <Simulated how={session.simulated} />
         {session.state === 'cancelled' && <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>cancelled</Box>}
         {session.state === 'closed' && (
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>

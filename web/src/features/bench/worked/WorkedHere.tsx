@@ -1,0 +1,80 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { sentence, type Shapes } from '../../../api/client';
+import { ink } from '../../../identity/tokens';
+import { VerdictLine } from '../../../identity/Verdict';
+import { Drawn } from '../../../instruments/Drawn';
+import { MoveDrawing } from '../../../scenes/MoveDrawing';
+import type { Task } from '../hand';
+import { useWorked } from './useWorked';
+
+interface Props {
+  bench: number;
+  task: Task;
+  colour: string;
+}
+
+/** The instrument in hand, worked on the screen: what it shows is read off and typed like at any bench. */
+export function WorkedHere({ bench, task, colour }: Props) {
+  const { worked, act, error } = useWorked(bench, task);
+  const view = worked?.view;
+  if (!view) return null;
+  const scale = view.shows !== '' && !view.tool.digital && view.tool.low !== view.tool.high;
+  return (
+    <Box component="section" aria-label={view.title} sx={CARD}>
+      <MoveDrawing
+        move={{ text: view.title, mind: '', shapes: view.shapes, words: view.words }}
+        width={view.width}
+        height={view.height}
+        colour={colour}
+      />
+      {scale && (
+        <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
+          <Drawn tool={view.tool} text={view.shows} colour={colour} narrow silent />
+        </Box>
+      )}
+      <Box sx={{ display: 'grid', gap: 1, alignContent: 'start', gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+        <Box role="status" aria-label="What happened" sx={{ minHeight: 44, fontWeight: 700 }}>
+          {view.said}
+        </Box>
+        <Controls controls={view.controls} onAct={act} />
+        {error !== null && (
+          <VerdictLine level="look" lead="Not done.">
+            {sentence(error)}
+          </VerdictLine>
+        )}
+        <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
+          Simulated. Read it off the drawing, write it as at the bench.
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** What can be done now; the usual thing is filled. */
+function Controls({ controls, onAct }: { controls: Shapes['Control'][]; onAct: (act: string) => void }) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      {controls.map((one) => (
+        <Button
+          key={one.key}
+          variant={one.usual ? 'contained' : 'outlined'}
+          onClick={() => onAct(one.key)}
+          sx={{ minHeight: 44 }}
+        >
+          {one.label}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+const CARD = {
+  display: 'grid',
+  gap: 2,
+  gridTemplateColumns: { xs: 'minmax(0, 1fr) 92px', sm: 'minmax(0, 180px) auto minmax(0, 1fr)' },
+  p: 1.5,
+  bgcolor: ink.sheet,
+  border: `1px solid ${ink.rule}`,
+  borderRadius: 2.5,
+} as const;

@@ -1,0 +1,131 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { sentence, type Shapes } from '../../api/client';
+import { Sheet } from '../../identity/Sheet';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { useRehearsal } from './useRehearsal';
+
+type Plan = Shapes['SessionPlan'];
+
+/** What can be done with this session without anybody in the room: tried alone, by who missed it, by a made-up class. */
+export function Rehearse({ plan }: { plan: Plan }) {
+  const { play, work, played } = useRehearsal(plan.card.id);
+  const busy = play.isPending || work.isPending;
+  const error = play.error ?? work.error;
+  return (
+    <Sheet title="Without the room" note="simulated, and marked so">
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <Box>
+          <Box sx={{ color: ink.inkSoft, mb: 0.5 }}>Try it yourself, at drawn instruments.</Box>
+          <Button variant="outlined" disabled={busy} onClick={() => work.mutate([])}>
+            Dry run
+          </Button>
+        </Box>
+        <Missed plan={plan} busy={busy} onWork={work.mutate} />
+        <MadeUp plan={plan} busy={busy} onPlay={play.mutate} />
+        {play.isPending && (
+          <Box role="status">
+            {played.of ? `Bench ${played.done + 1} of ${played.of} …` : 'The class comes in …'}
+          </Box>
+        )}
+        {error && (
+          <VerdictLine level="look" lead="Not done.">
+            {sentence(error)}
+          </VerdictLine>
+        )}
+      </Box>
+    </Sheet>
+  );
+}
+
+/** Who was not there works alone, each with numbers of their own. */
+function Missed({ plan, busy, onWork }: { plan: Plan; busy: boolean; onWork: (students: number[]) => void }) {
+  const [chosen, setChosen] = useState(() => plan.students.filter((one) => one.absent).map((one) => one.id));
+  const toggle = (id: number) =>
+    setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
+  if (plan.students.length === 0) return null;
+  return (
+    <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+      <Box component="legend" sx={{ color: ink.inkSoft, p: 0 }}>
+        Who missed it works at drawn instruments, with numbers of their own.
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
+        {plan.students.map((one) => (
+          <FormControlLabel
+            key={one.id}
+            label={one.name}
+            control={
+              <Checkbox checked={chosen.includes(one.id)} onChange={() => toggle(one.id)} size="small" />
+            }
+          />
+        ))}
+      </Box>
+      <Button variant="outlined" disabled={busy || chosen.length === 0} onClick={() => onWork(chosen)}>
+        Give {chosen.length === 1 ? 'this student' : `${chosen.length || 'these'} students`} a bench each
+      </Button>
+    </Box>
+  );
+}
+
+interface MadeUpProps {
+  plan: Plan;
+  busy: boolean;
+  onPlay: (asked: { benches: number; minutes: number }) => void;
+}
+
+/** A class that works as classes do: floor, results and marks can be tried with it. */
+function MadeUp({ plan, busy, onPlay }: MadeUpProps) {
+  const length = plan.card.minutes;
+  const [benches, setBenches] = useState(String(plan.benches.length || 8));
+  const [minutes, setMinutes] = useState(length);
+  const count = Number(benches);
+  const fits = Number.isInteger(count) && count >= 1 && count <= 48;
+  const moments = [Math.round(length / 4), Math.round(length / 2), Math.round((length * 3) / 4), length];
+  return (
+    <Box>
+      <Box sx={{ color: ink.inkSoft, mb: 1 }}>
+        A made-up class with believable skill, slips and faults: try its floor, its results and marks.
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
+        <TextField
+          size="small"
+          label="Benches"
+          value={benches}
+          onChange={(event) => setBenches(event.target.value)}
+          error={!fits}
+          helperText={fits ? ' ' : '1 to 48'}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+          sx={{ width: 100 }}
+        />
+        <TextField
+          select
+          size="small"
+          label="At work for"
+          value={minutes}
+          onChange={(event) => setMinutes(Number(event.target.value))}
+          sx={{ width: 140 }}
+        >
+          {moments.map((one) => (
+            <MenuItem key={one} value={one}>
+              {one} min{one === length ? ', all' : ''}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button
+          variant="outlined"
+          disabled={busy || !fits}
+          onClick={() => onPlay({ benches: count, minutes })}
+          sx={{ minHeight: 40 }}
+        >
+          Rehearse
+        </Button>
+      </Box>
+    </Box>
+  );
+}
