@@ -55,7 +55,9 @@ class ClassAtWork(TestCase):
                     acts = bench_at_work(declared, plan, {}, seed, 5, 120)
                     times = [act.after for act in acts]
                     self.assertEqual(times, sorted(times))
-                    self.assertEqual(written(slug, acts).hand.kind, "finished")
+                    found = written(slug, acts)
+                    self.assertEqual(found.hand.kind, "finished")
+                    self.assertNotIn("too-many-digits", [finding.code for finding in found.findings])
 
     def test_the_same_seed_writes_the_same(self) -> None:
         plan, declared = plan_of("standardisation"), method("standardisation")

@@ -1,6 +1,7 @@
 """A bench worked on the screen: what was done so far, and one thing more."""
 
 from collections.abc import Sequence
+from threading import Lock
 
 from cachetools import LRUCache
 from django.db import IntegrityError, transaction
@@ -19,6 +20,7 @@ from rehearsals.shapes import Worked
 
 _MOVED = "Somebody else did something here in the meantime. Look at it again."
 # Benches as they were left, each with how much was done at it; any of them can be worked out again.
+_held = Lock()
 _left: LRUCache[int, tuple[int, WorkedBench]] = LRUCache(maxsize=64)
 
 
@@ -74,11 +76,13 @@ def _in_hand(bench: Bench, wanted: Place) -> At:
 
 def _as_left(bench: Bench, acts: Sequence[Act]) -> WorkedBench:
     """The bench once ``acts`` were done: what is new is done at the one that is remembered."""
-    done, here = _left.pop(bench.pk, (0, None))
+    with _held:
+        done, here = _left.pop(bench.pk, (0, None))
     if here is None or done > len(acts):
         session = bench.session
         plan, done = sheet_with(bench, ()), 0
         here = WorkedBench(method_of(session), plan, accepted_values(bench), seed_of(bench), session.seed)
     here.do([Done(At(one.step, Place(one.key, one.trial, one.index)), one.do) for one in acts[done:]])
-    _left[bench.pk] = (len(acts), here)
+    with _held:
+        _left[bench.pk] = (len(acts), here)
     return here

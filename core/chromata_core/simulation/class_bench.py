@@ -21,6 +21,7 @@ from chromata_core.simulation.readings import Written
 from chromata_core.simulation.rehearse import read_anew
 from chromata_core.simulation.true_bench import true_bench
 from chromata_core.telling.effects import slip_effects
+from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
 
 Skill = Literal["sure", "a fault", "a slip", "slow"]
@@ -67,6 +68,8 @@ def bench_at_work(
     written = _readings(method, plan, accepted, seed, day, fault)
     answers = [_ANSWERS[int(random.integers(len(_ANSWERS)))] or "–" for _ in method.questions]
     led = follow(method, plan, written, answers)
+    if fault and evaluate(method, _sheet(plan, led)).hand.kind != "finished":  # it was seen at once, and mended
+        led = follow(method, plan, _readings(method, plan, accepted, seed, day, ""), answers)
     if skill == "a slip":
         led = list(_with_slip(method, plan, led, random))
     low, high = _PACE[skill]

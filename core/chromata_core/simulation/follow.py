@@ -30,7 +30,7 @@ def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Seq
         # what is made only if needed comes before the next reading of its step
         hand = next((t for t in state.tasks if needed(t, hand, extra, readings)), hand)
         text = readings.get(Place(hand.key, hand.trial, hand.index)) or otherwise(method, sheet, hand, state, answers)
-        if not text:
+        if not text or made.count(Written(hand.key, text, hand.trial, hand.index)) > 1:
             break
         made.append(Written(hand.key, text, hand.trial, hand.index))
         sheet = replace(sheet, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))

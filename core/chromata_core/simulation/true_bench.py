@@ -92,11 +92,13 @@ def true_values(bound: Bound) -> Values:
 
 
 def with_values(method: Method, sheet: Sheet, values: Mapping[Place, float]) -> Sheet:
-    """``sheet`` with other readings; SheetError where an instrument could not show one."""
+    """``sheet`` with other readings; SheetError where an instrument could not show one. What stays keeps its text."""
     bound = bind(method, sheet)
-    decimals = {one.key: bound.instruments[one.role].decimals for one in bound.readings}
+    decimals, before = {one.key: bound.instruments[one.role].decimals for one in bound.readings}, true_values(bound)
     given = [
-        replace(one, text=plain(values[one.place], decimals[one.key] + _FINE)) if one.place in values else one
+        replace(one, text=plain(values[one.place], decimals[one.key] + _FINE))
+        if one.place in values and values[one.place] != before[one.place]
+        else one
         for one in sheet.given
     ]
     changed = replace(sheet, given=tuple(given))

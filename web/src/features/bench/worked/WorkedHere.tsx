@@ -18,7 +18,12 @@ interface Props {
 export function WorkedHere({ bench, task, colour }: Props) {
   const { worked, act, error } = useWorked(bench, task);
   const view = worked?.view;
-  if (!view) return null;
+  const notDone = error !== null && (
+    <VerdictLine level="look" lead="Not done.">
+      {sentence(error)}
+    </VerdictLine>
+  );
+  if (!view) return notDone || null;
   const scale = view.shows !== '' && !view.tool.digital && view.tool.low !== view.tool.high;
   return (
     <Box component="section" aria-label={view.title} sx={CARD}>
@@ -38,11 +43,7 @@ export function WorkedHere({ bench, task, colour }: Props) {
           {view.said}
         </Box>
         <Controls controls={view.controls} onAct={act} />
-        {error !== null && (
-          <VerdictLine level="look" lead="Not done.">
-            {sentence(error)}
-          </VerdictLine>
-        )}
+        {notDone}
         <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
           Simulated. Read it off the drawing, write it as at the bench.
         </Box>

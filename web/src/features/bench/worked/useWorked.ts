@@ -32,5 +32,5 @@ export function useWorked(bench: number, slot: Slot) {
   const act = (one: string) => {
     line.current = line.current.then(() => send(one));
   };
-  return { worked: seen.data, act, error };
+  return { worked: seen.data, act, error: error ?? seen.error };
 }
