@@ -1,6 +1,6 @@
 """A bench worked on the screen: skilled hands find the hidden truth, clumsy ones find what they did."""
 
-from math import log10
+from math import exp, log10
 from unittest import TestCase
 
 import numpy as np
@@ -142,6 +142,22 @@ class ClumsyHands(TestCase):
             hands.do(at, *acts, *["wait"] * 8, "tap", "level")
             shown.append(float(hands.read(at)))
         self.assertGreater(shown[1] - shown[0], 0.35)
+
+    def test_a_crucible_heated_too_little_is_heavy_and_too_strongly_is_light(self) -> None:
+        """Its last weighing is that of the dry salt only after gentle heating, again and again."""
+        declared, heat, weigh = method("hydrate"), At("heat", Place("flame", 1)), At("weigh", Place("m_heated", 1, 1))
+        shown = {}
+        for name, acts in {"dry": ["gentle"] * 4, "once": ["gentle"], "strong": ["strong"] * 3}.items():
+            hands = Hands(declared, declared.example.options, declared.example.instruments)
+            hands.do(heat, *acts)
+            hands.prepare(weigh)
+            shown[name] = float(hands.read(weigh))
+        truth = hands.bench.truth
+        dry = truth.planned(Place("m_heated", 1, 3))
+        water = truth.at(Place("m_before", 1)) - dry
+        self.assertAlmostEqual(shown["dry"], dry, delta=0.004)
+        self.assertAlmostEqual(shown["once"], dry + water * exp(-5 / 1.6), delta=0.004)
+        self.assertLess(shown["strong"], dry - 0.01)
 
     def test_what_cannot_be_done_changes_nothing(self) -> None:
         hands = titration()

@@ -55,7 +55,7 @@ def drawn(
     index = {source.id: place for place, source in enumerate(sources)}
     deviations = np.empty((len(sources), size))
     for place, source in enumerate(sources):
-        deviations[place] = _standard_draws(source, random, size)
+        deviations[place] = standard_draws(source, random, size)
     return DrawnColumns(
         index, deviations, {key: _column(i, index, deviations) for key, i in inputs.items()}, spreads, amounts
     )
@@ -68,7 +68,7 @@ def _column(item: Input, index: Mapping[str, int], deviations: Column) -> Column
     return column
 
 
-def _standard_draws(source: Source, random: np.random.Generator, size: int) -> Column:
+def standard_draws(source: Source, random: np.random.Generator, size: int) -> Column:
     """Draws with standard deviation 1 of the source's distribution."""
     match source.distribution:
         case "rectangular" | "resolution":

@@ -16,6 +16,7 @@ from chromata_core.simulation.readings import calibration_of
 from chromata_core.workbench.balance_station import Balance
 from chromata_core.workbench.burette_station import Burette
 from chromata_core.workbench.clocks_station import Clock, Stopwatch
+from chromata_core.workbench.crucible_station import Crucible
 from chromata_core.workbench.gas_station import GasTube
 from chromata_core.workbench.glass_station import OneMark, Scale
 from chromata_core.workbench.light_station import Photometer
@@ -35,8 +36,10 @@ _KINDS: dict[str, type[Station]] = {
 _AT_STEPS = {
     "burette-fill": ("burette", "piston burette"), "burette-run": ("burette", "piston burette"),
     "lamp-on": ("spectrophotometer",), "blank": ("spectrophotometer",), "gas-tube-brim": ("gas tube",),
-    "beaker-ready": ("gas tube",), "cell-leads": ("voltmeter",),
+    "beaker-ready": ("gas tube",), "cell-leads": ("voltmeter",), "crucible": ("balance",),
 }  # fmt: skip
+# Steps at which something is done that only the next weighing shows.
+_SCENES: dict[str, type[Station]] = {"crucible": Crucible}
 MOST_ACTS = 4000
 
 
@@ -107,10 +110,22 @@ class WorkedBench:
         role = reading.role if reading else self._role_of(at)
         if role is None:
             return None
+        if reading is None and self._scene_of(at) in _SCENES:
+            return self._over_the_flame(self._scene_of(at), role)
         if role not in self.stations:
             tool = self.truth.bound.instruments[role]
             self.stations[role] = self._kind(role, tool)(role, tool, self.truth, self.off[role], self.seed)
         return self.stations[role]
+
+    def _over_the_flame(self, scene: str, role: str) -> Station:
+        """A station of a step, not of an instrument; what it leads to is read with the instrument of ``role``."""
+        if scene not in self.stations:
+            tool = self.truth.bound.instruments[role]
+            self.stations[scene] = _SCENES[scene](role, tool, self.truth, 0.0, self.seed)
+        return self.stations[scene]
+
+    def _scene_of(self, at: At) -> str:
+        return next((one.scene for one in self.truth.bound.steps if one.key == at.step), "")
 
     def _kind(self, role: str, tool: Instrument) -> type[Station]:
         kind = _KINDS.get(tool.kind, Wall)
@@ -143,7 +158,7 @@ class WorkedBench:
             return None
         pieces, read = drawn(station.things()), station.reading is not None or station.watched
         return WorkedView(
-            station.tool.label, WIDTH, HEIGHT,
+            station.title, WIDTH, HEIGHT,
             [piece for piece in pieces if isinstance(piece, Shape)],
             [piece for piece in pieces if isinstance(piece, Words)],
             station.tool, station.shows() if read else "", station.controls(), station.said or station.looks(),

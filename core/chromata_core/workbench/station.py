@@ -64,6 +64,11 @@ class Station(ABC):
         """Another reading is in hand now."""
 
     @property
+    def title(self) -> str:
+        """What it is."""
+        return self.tool.label
+
+    @property
     def reading(self) -> Reading | None:
         """The reading in hand, None at a step or a look."""
         return self.truth.reading(self.place.key)

@@ -7,6 +7,7 @@ import numpy as np
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Reading, Series
+from chromata_core.engine.differences import differences
 from chromata_core.engine.numeric_pass import compute
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
@@ -34,6 +35,7 @@ class Truth:
     wanted: Mapping[int, tuple[str, float]]
     result: str  # that is worked from what the trials tell and from readings of the bench; empty for none
     made: Values = field(default_factory=dict)
+    heated: dict[int | None, tuple[float, float]] = field(default_factory=dict)
     _answers: dict[tuple[object, ...], Values] = field(default_factory=dict)
 
     @classmethod
@@ -53,6 +55,10 @@ class Truth:
         """Hands have made it so."""
         self.made[place] = value
 
+    def weigh_out(self, trial: int | None, left: float, thrown: float) -> None:
+        """After a heating a share ``left`` of the water is still there, and a share of the salt was ``thrown`` out."""
+        self.heated[trial] = (left, thrown)
+
     def planned(self, place: Place) -> float:
         """What was meant: of trials and rows beyond the plan, what the last one was."""
         return self.values.get(self._near(place), 0.0)
@@ -63,6 +69,8 @@ class Truth:
         if place in self.made or reading is None or not reading.response:
             return self.made.get(place, self.planned(place))
         beside = reading.beside if isinstance(reading, Series) else ""
+        if place.trial in self.heated and not beside:
+            return self._heated(place)
         if beside and (at := place._replace(key=beside)) in self.made:
             return self._on_the_curve(place, beside, self.made[at])
         return self._answer(place)
@@ -81,6 +89,20 @@ class Truth:
         xs, ys = zip(*points, strict=True)
         begun = self.made.get(Place(beside, place.trial, 1), xs[0]) if self._starts(beside) else xs[0]
         return float(np.interp(x - begun + xs[0], xs, ys))
+
+    def _heated(self, place: Place) -> float:
+        """The dry mass with the water that is still there, less what was thrown out: what stood there before any
+        heating is the larger of the two weighings that give the portion.
+        """
+        left, thrown = self.heated[place.trial]
+        rows = [at for at in self.values if at.key == place.key]
+        dry = self._answer(place._replace(row=max(at.row or 1 for at in rows)))
+        full, empty = next(
+            ((place._replace(key=more, row=None), place._replace(key=less, row=None))
+             for more, less in differences(self.bound).items()), (place, place),
+        )  # fmt: skip
+        whole, vessel = self.at(full), self.at(empty)
+        return dry + left * (whole - dry) - thrown * (dry - vessel) if full != place else dry
 
     def _starts(self, key: str) -> bool:
         reading = self.reading(key)
