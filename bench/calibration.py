@@ -2,9 +2,10 @@
 
 bin/bench calibration     BENCHES=1000 METHODS=gas-eudometer
 
-A bench is a method's worked example: its readings are true, and each source of error of its sheet is drawn from its own
-distribution, shared ones once. Readings are written with their errors; what was taken as known is really otherwise than
-stated; an error of judgement shows in what nature answers. Results of such a sheet are held against the truth.
+A bench has true readings with portions of its own (simulation/true_bench.py). Each source of error of its sheet is
+drawn from its own distribution, shared ones once: readings are written with their errors, what was taken as known is
+really otherwise, an error of judgement shows in what nature answers, or is in the truth where nothing answers. How far points
+lie about a line, or deliveries scatter, is that of the worked example: it is in U and is not drawn.
 """
 
 import os
@@ -26,8 +27,7 @@ from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.units import unit
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
-from chromata_core.sheet.example import example_sheet
-from chromata_core.simulation.true_bench import Values, responses_to, retyped, true_values, with_values
+from chromata_core.simulation.true_bench import Values, responses_to, retyped, true_bench, true_values, with_values
 from chromata_core.telling.results import results_of
 from chromata_core.uncertainty.columns import value_of
 from chromata_core.uncertainty.draws import standard_draws
@@ -56,12 +56,14 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
     shifts = {key: sum(errors.of(s) * s.u * effect for s, effect in one.sources) for key, one in inputs.items()}
     scale = {one.key: unit(one.unit).factor for one in bound.readings}
     off = {at: x + shifts.get(at, 0.0) / scale[at.key] for at, x in true_values(bound).items()}
-    # a vessel with one mark says its volume whatever it holds: there it is the truth that differs
-    marked = {one.key for one in bound.readings if (tool := bound.instruments[one.role]).low == tool.high}
-    read = {at: x for at, x in off.items() if at.key not in marked}
-    really_there = {at: x for at, x in off.items() if at.key in marked}
-    truth = compute(retyped(replace(bound, options=really(bound, shifts)), really_there))
-    written = with_values(declared, sheet, {**true_values(bound), **judged_otherwise(bound, read, errors)})
+    # filled to its only mark, or to its last, a vessel says its volume whatever it holds: there the truth differs
+    last = {one.key: float(bound.instruments[one.role].high) for one in bound.readings}
+    marked = {at for at, x in true_values(bound).items() if x == last[at.key]}
+    read = {at: x for at, x in off.items() if at not in marked}
+    really_there = {at: x for at, x in off.items() if at in marked}
+    judged_there, formulas = judged_otherwise(bound, read, errors)
+    truth = compute(retyped(replace(bound, options=really(bound, shifts)), really_there), formulas)
+    written = with_values(declared, sheet, on_the_scale(bound, judged_there))
     at = context_of(declared, written)
     found = {}
     for one in results_of(at, {}):
@@ -70,6 +72,13 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
             symbol = next(q.unit for q in bound.quantities if q.key == one.key)
             found[one.key, one.trial] = abs(one.value - unit(symbol).from_si(value_of(column))) <= one.expanded
     return found
+
+
+def on_the_scale(bound: Bound, values: Values) -> Values:
+    """Nothing is read below a first mark or past a last one."""
+    tools = {one.key: bound.instruments[one.role] for one in bound.readings}
+    ends = {at: (float(tools[at.key].low), float(tools[at.key].high)) for at in values}
+    return {at: min(max(x, ends[at][0]), ends[at][1]) for at, x in values.items()}
 
 
 def really(bound: Bound, shifts: Mapping[object, float]) -> dict[str, str]:
@@ -82,32 +91,38 @@ def really(bound: Bound, shifts: Mapping[object, float]) -> dict[str, str]:
     return options
 
 
-def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> Values:
-    """``values`` with errors of judgement in what nature answers, trial by trial."""
-    trials = compute(retyped(bound, values)).trials
-    for quantity in bound.quantities:
-        for error in judgements(bound, quantity) if quantity.scope == "trial" and not quantity.per else ():
-            wanted = {}
-            for trial, columns in trials.items():
-                if quantity.key in columns:
-                    size = judged(bound, error, columns)
-                    source = Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution)
-                    here = value_of(columns[quantity.key])
-                    off = errors.of(source) * size * (here if error.relative else 1.0)
-                    if off:
-                        wanted[trial] = (quantity.key, here + off)
-            there = {**true_values(bound), **values}
-            for moved in responses_to(bound, there, wanted).values() if wanted else ():
-                values = {**values, **moved}
-    return values
+def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Values, dict[str, str]]:
+    """``values`` with errors of judgement in what nature answers, trial by trial; and for quantities that nothing
+    answers to, their formulas with the error in them.
+    """
+    computed, formulas = compute(retyped(bound, values)), dict[str, str]()
+    places = {None: computed.bench, **computed.trials}
+    for quantity in (one for one in bound.quantities if not one.per):
+        for error in judgements(bound, quantity):
+            off = {
+                trial: errors.of(Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution))
+                * judged(bound, error, columns)
+                * (value_of(columns[quantity.key]) if error.relative else 1.0)
+                for trial, columns in places.items()
+                if quantity.key in columns and (trial is None) == (quantity.scope != "trial")
+            }
+            here = {n: (quantity.key, value_of(places[n][quantity.key]) + e) for n, e in off.items() if e}
+            moved = responses_to(bound, {**true_values(bound), **values}, here) if None not in here else {}
+            for one in moved.values():
+                values = {**values, **one}
+            if here and not moved:
+                size = next(iter(off.values()))
+                formulas[quantity.key] = f"({quantity.formula}) {'-' if size < 0 else '+'} {abs(size):.17f}"
+    return values, formulas
 
 
 def of_method(slug: str) -> str:
     begun, held, total = perf_counter(), dict[tuple[str, int | None], int](), 0
-    refused = 0
+    refused, example = 0, method(slug).example
     for seed in range(BENCHES):
         try:
-            found = one_bench(method(slug), example_sheet(method(slug)), seed)
+            true = true_bench(method(slug), Sheet(example.options, example.instruments), {}, seed, seed)
+            found = one_bench(method(slug), true, seed)
         except ChromataError:  # an error took a reading off its scale
             refused += 1
             continue

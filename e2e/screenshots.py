@@ -10,6 +10,14 @@ OWN = "/experiments/brine-from-the-salt-works-how-dense"
 LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
 
 
+# A dry run, into the middle of its first titration.
+WORKED = [
+    "click Dry run", "click Done, go on", "click Fill it above zero", "click Let 1 mL run to waste",
+    *["click Some drops to waste"] * 6, "click Done, go on", "type 20.00\n", "click Done, go on", "type 0.35\n",
+    *["click Run 5 mL"] * 4, "click Swirl", "click A drop",
+]  # fmt: skip
+
+
 # name, who, address, size, dark, what is done there
 VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("sign-in", "", "/", LAPTOP, False, []),
@@ -21,7 +29,6 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("section", "instructor", "/sections/1", LAPTOP, False, []),
     ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
-    ("floor-phone", "instructor", "/sessions/10/floor", PHONE, False, []),
     ("class", "instructor", "/sessions/9/class", LAPTOP, False, ["click Mark by it"]),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),
     ("worksheet", "instructor", "/benches/65", LAPTOP, False, ["click Work it out"]),
@@ -30,6 +37,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("bench", "instructor", "/benches/66", LAPTOP, False, ["type 19.21"]),
     ("bench-phone", "instructor", "/benches/66", PHONE, False, ["type 19.2"]),
     ("bench-dark", "instructor", "/benches/70", TABLET, True, []),
+    ("worked", "instructor", "/sessions/9", LAPTOP, False, WORKED),
     (
         "practice",
         "student",
