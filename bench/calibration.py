@@ -4,8 +4,8 @@ bin/bench calibration     BENCHES=1000 METHODS=gas-eudometer
 
 A bench has true readings with portions of its own (simulation/true_bench.py). Each source of error of its sheet is
 drawn from its own distribution, shared ones once: readings are written with their errors, what was taken as known is
-really otherwise, an error of judgement shows in what nature answers, or is in the truth where nothing answers. How far points
-lie about a line, or deliveries scatter, is that of the worked example: it is in U and is not drawn.
+really otherwise, an error of judgement shows in what nature answers, or is in the truth where nothing answers. How far
+points lie about a line, or deliveries scatter, is that of the worked example: it is in U and is not drawn.
 """
 
 import os
