@@ -4,7 +4,9 @@ from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.methods.registry import method, methods
+from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_as_planned
 from chromata_core.simulation.class_bench import Act, bench_at_work
 from chromata_core.simulation.true_bench import true_bench
 from chromata_core.telling.evaluate import evaluate
@@ -33,6 +35,12 @@ class TrueBench(TestCase):
                     sheet = true_bench(method(slug), plan_of(slug), {key: str(true)}, seed)
                     found = next(one for one in evaluate(method(slug), sheet).results if one.key == key)
                     self.assertAlmostEqual(found.value / true, 1.0, delta=2e-4)
+
+    def test_an_accepted_value_is_in_the_declared_unit_whatever_the_class_s(self) -> None:
+        """2 kcal/g are 8.368 kJ/g (thermochemical calorie, 4.184 J)."""
+        plan = Sheet({"energies": "kJ"})
+        found = evaluate(method("food-calorimetry"), true_bench(method("food-calorimetry"), plan, {"e": "2.0"}, 1))
+        self.assertAlmostEqual(found.results[0].value, 8.368, places=3)
 
     def test_portions_differ_from_bench_to_bench_and_the_air_does_not(self) -> None:
         sheets = [true_bench(method("gas-eudometer"), plan_of("gas-eudometer"), {}, seed, 7) for seed in range(5)]
@@ -85,3 +93,20 @@ def written(slug: str, acts: list[Act]) -> Evaluation:
     given = tuple(Given(one.key, one.text, one.trial, one.index) for one in last.values())
     sheet = replace(plan_of(slug), given=given)
     return evaluate(method(slug), sheet)
+
+
+class OtherInstruments(TestCase):
+    def test_the_example_is_read_in_the_unit_of_the_instrument_that_was_chosen(self) -> None:
+        """1.0990 V are 1099 mV, 1006 hPa are 754.6 mmHg: results and forecasts do not depend on it."""
+        for slug, role, tool in (
+            ("nernst", "voltmeter", "voltmeter-1mv"), ("voltaic-cells", "voltmeter", "multimeter-2000mv"),
+            ("potentiometric-titration", "voltmeter", "voltmeter-v"), ("gas-eudometer", "barometer", "barometer-mmhg"),
+        ):  # fmt: skip
+            with self.subTest(method=slug, tool=tool):
+                plan = plan_of(slug)
+                other = replace(plan, instruments={**plan.instruments, role: tool})
+                found = [
+                    evaluate(method(slug), example_as_planned(bind(method(slug), sheet), sheet)).results[0].value
+                    for sheet in (plan, other)
+                ]
+                self.assertAlmostEqual(found[1] / found[0], 1.0, delta=0.005)

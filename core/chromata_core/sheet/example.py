@@ -4,7 +4,11 @@ from collections.abc import Mapping
 from dataclasses import replace
 
 from chromata_core.declaration.option_kinds import ChoiceOption
+from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Example, Method, Reading
+from chromata_core.quantity.rounding import plain
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import conversion
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Given, Sheet
 
@@ -25,18 +29,24 @@ def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> S
 
 def example_as_planned(bound: Bound, plan: Sheet) -> Sheet:
     """The worked example under the choices of ``plan``, as its instruments would show it."""
-    readings = {reading.key: reading for reading in bound.method.readings if isinstance(reading, Reading)}
+    there = active(bound.method.readings, bound.options)
+    readings = {reading.key: reading for reading in there if isinstance(reading, Reading)}
     example = example_sheet(bound.method, bound.options).given
     given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
     return replace(plan, given=tuple(given))
 
 
 def _as_read(bound: Bound, reading: Reading | None, text: str) -> str:
-    """The example's reading as this instrument would show it: a one-mark pipette has its own volume."""
+    """The example’s reading as this instrument would show it: in its unit; a one-mark pipette has its own volume."""
     if reading is None:
         return text
     tool = bound.instruments[reading.role]
-    return f"{float(tool.low):.{tool.decimals}f}" if tool.low == tool.high else text
+    if tool.low == tool.high:
+        return f"{float(tool.low):.{tool.decimals}f}"
+    if tool.unit == reading.unit:
+        return text
+    factor, offset = conversion(reading.unit, tool.unit)
+    return plain(float(parse_reading(text).value) * factor + offset, tool.decimals)
 
 
 def _example_under(method: Method, options: Mapping[str, str]) -> Example:

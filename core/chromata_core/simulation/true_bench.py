@@ -115,7 +115,8 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
         text = accepted.get(result.key, "")
         if not (text or result.scope == "summary"):
             continue
-        true = unit(result.unit).to_si(float(read_in(text, result.unit).value)) if text else None
+        declared = next(one.unit for one in method.quantities if one.key == result.key)  # whatever the class's is
+        true = unit(declared).to_si(float(read_in(text, declared).value)) if text else None
         wanted = {}
         for trial, columns in computed.trials.items():
             if telling not in columns:
