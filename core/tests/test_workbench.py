@@ -1,6 +1,7 @@
 """A bench worked on the screen: skilled hands find the hidden truth, clumsy ones find what they did."""
 
 from math import exp, log10
+from random import Random
 from unittest import TestCase
 
 import numpy as np
@@ -48,6 +49,25 @@ class SkilledHands(TestCase):
         at = At("end", Place("V_end", 1))
         self.assertEqual(first.bench.view(at), again.bench.view(at))
         self.assertEqual(again.bench.view(at), again.bench.view(at))
+
+    def test_whatever_is_done_wherever_leads_to_one_bench_and_breaks_nothing(self) -> None:
+        """200 things at random, at any task and at some that are none; done once more by another bench: the same."""
+        for declared in methods().values():
+            with self.subTest(method=declared.slug):
+                hands, random = Hands(declared, declared.example.options, declared.example.instruments), Random(7)
+                tasks = evaluate(declared, hands.sheet).tasks
+                places = [
+                    At(task.step, Place(task.key, task.trial and trial, task.index and row))
+                    for task in tasks for trial in (1, 2, 9) for row in (1, 4)
+                ]  # fmt: skip
+                for at in random.choices(places, k=200):
+                    view = hands.bench.view(at)
+                    if view and view.controls:
+                        hands.do(at, random.choice(view.controls).key)
+                again = Hands(declared, declared.example.options, declared.example.instruments).bench
+                again.do(hands.acts)
+                for at in places:
+                    self.assertEqual(again.view(at), hands.bench.view(at))
 
     def test_another_seed_is_another_bench(self) -> None:
         shown = {

@@ -109,7 +109,7 @@ class Station(ABC):
 
     def on_scale(self, value: float) -> str:
         """Where a scale stands, between its marks too."""
-        return plain(min(max(value, float(self.tool.low)), float(self.tool.high)), self.tool.decimals + 2)
+        return f"{min(max(value, float(self.tool.low)), float(self.tool.high)):.{self.tool.decimals + 2}f}"
 
     def scatter(self, share: float = 1.0) -> float:
         """The error of one reading of a display: its repeatability."""

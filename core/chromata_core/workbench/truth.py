@@ -86,6 +86,8 @@ class Truth:
             for at, y in self.values.items()
             if (at.key, at.trial) == (place.key, trial) and (along := Place(beside, trial, at.row)) in self.values
         )
+        if not points:
+            return 0.0
         xs, ys = zip(*points, strict=True)
         begun = self.made.get(Place(beside, place.trial, 1), xs[0]) if self._starts(beside) else xs[0]
         return float(np.interp(x - begun + xs[0], xs, ys))
@@ -135,8 +137,9 @@ class Truth:
         if not self.result or not any(at.trial is None and x != self.values[at] for at, x in values.items()):
             return 1.0
         bench = {**self.values, **{at: x for at, x in values.items() if at.trial is None}}
-        planned, taken = (compute(retyped(self.bound, one)).column(self.result, None) for one in (self.values, bench))
-        return 1.0 if planned is None or taken is None else value_of(planned) / value_of(taken)
+        columns = [compute(retyped(self.bound, one)).column(self.result, None) for one in (self.values, bench)]
+        planned, taken = (0.0 if column is None else value_of(column) for column in columns)
+        return planned / taken if planned and taken else 1.0
 
     def _near(self, place: Place) -> Place:
         """The place of the plan that stands for this one."""
