@@ -1,11 +1,16 @@
 """Simulated sessions: made from another, played by a made-up class, marked as what they are, thrown away."""
 
+import json
 from datetime import timedelta
+from io import BytesIO
 from statistics import median
 from typing import Any
 
 from django.utils import timezone
+from openpyxl import load_workbook
+from pypdf import PdfReader
 
+from chromata_core.sheet.sheet_file import read_sheet
 from labs.models import Bench, Session
 from labs.tests.room import TRUE, Room, entry, evaluated, record, unhurried, write
 from notebook.models import Entry
@@ -85,6 +90,19 @@ class MadeUpClass(Simulated):
         bench = session.benches.first()
         assert bench is not None
         self.assertEqual(client.get(f"/api/benches/{bench.pk}/report").status_code, 200)
+
+    def test_papers_and_files_say_that_it_is_simulated(self) -> None:
+        bench = self.rehearsed(benches=1).benches.get()
+        client, path = self.as_(self.instructor), f"/api/benches/{bench.pk}/files"
+        paper = PdfReader(BytesIO(client.get(f"{path}/report.pdf").content)).pages[0].extract_text()
+        self.assertIn("Simulated: nobody measured this in a laboratory.", paper)
+        data = client.get(f"{path}/data.json").json()
+        self.assertEqual(data["simulated"], "class")
+        self.assertTrue(read_sheet(json.dumps(data)).sheet.given)  # and the command line still reads it
+        book = load_workbook(BytesIO(client.get(f"{path}/workbook.xlsx").content))
+        self.assertIn("simulated", str([cell.value for cell in next(iter(book))[2]]))
+        held = self.as_(self.instructor).get(f"/api/benches/{self.bench.pk}/files/data.json").json()
+        self.assertNotIn("simulated", held)
 
     def test_only_its_instructor(self) -> None:
         path = f"sessions/{self.session.pk}/rehearsed"
