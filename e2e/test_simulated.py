@@ -19,7 +19,7 @@ class WithoutTheRoom(BrowserCase):
         page = self.sign_in(self.instructor, f"/sessions/{self.session.pk}")
         self.press(page, "Dry run")
         page.wait_for_url(re.compile("/benches/"))
-        expect(page.get_by_text("Simulated bench")).to_be_visible()
+        expect(page.get_by_text("Simulated", exact=True)).to_be_visible()
         self.press(page, "Done, go on")
         said = page.get_by_role("status", name="What happened")
         self.press(page, "Fill it above zero")

@@ -49,7 +49,7 @@ class Balance(Station):
         left = 1 - self.pan / (abs(self.truth.planned(self.place)) or 1.0)
         return [
             zero,
-            Control("spatula", "Pour in" if self._poured else "A spatula full", usual=zeroed and left > _MUCH),
+            Control("spatula", "Pour in" if self._poured else "Put some in", usual=zeroed and left > _MUCH),
             Control("little", "A little", usual=_SOME < left <= _MUCH), Control("take", "Take some out"),
             self._wait(left <= _SOME),
         ]  # fmt: skip

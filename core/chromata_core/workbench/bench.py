@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chromata_core.apparatus.drawn import Shape, Words, drawn
-from chromata_core.apparatus.scene import HEIGHT, WIDTH
+from chromata_core.apparatus.scene import WIDTH
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Reading, Step
 from chromata_core.instruments.instrument import Instrument
@@ -158,7 +158,7 @@ class WorkedBench:
             return None
         pieces, read = drawn(station.things()), station.reading is not None or station.watched
         return WorkedView(
-            station.title, WIDTH, HEIGHT,
+            station.title, WIDTH, station.high,
             [piece for piece in pieces if isinstance(piece, Shape)],
             [piece for piece in pieces if isinstance(piece, Words)],
             station.tool, station.shows() if read else "", station.controls(), station.said or station.looks(),

@@ -16,6 +16,7 @@ _EYE = 0.02  # of the time: when an eye calls it gone; common practice, no publi
 class Clock(Station):
     """It is waited for until it shows the next time."""
 
+    high = 84.0
     waited: bool = False
 
     def begin(self) -> None:
@@ -31,7 +32,7 @@ class Clock(Station):
         return self.on_display(self.true) if self.waited else ""
 
     def things(self) -> tuple[Thing, ...]:
-        return (Display((50, 90), (100, 40), self.shows() or "· · ·"), TABLE)
+        return (Display((30, 16), (140, 52), self.shows() or "· · ·"),)
 
 
 @dataclass

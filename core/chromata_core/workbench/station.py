@@ -7,6 +7,7 @@ from zlib import crc32
 
 import numpy as np
 
+from chromata_core.apparatus.scene import HEIGHT
 from chromata_core.apparatus.things import Thing
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Reading
@@ -39,6 +40,7 @@ class Station(ABC):
     random: np.random.Generator = field(default_factory=lambda: np.random.default_rng(0))
     acts: int = 0
     said: str = ""
+    high: ClassVar[float] = HEIGHT  # of the page on which it is drawn
     watched: ClassVar[bool] = False  # it shows something at a look and a step, too
     place: Place = field(default_factory=lambda: Place(""))
 

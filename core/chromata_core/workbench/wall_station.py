@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-from chromata_core.apparatus.scene import TABLE
 from chromata_core.apparatus.things import Display, Thing
 from chromata_core.workbench.station import Control, Station
 
@@ -10,6 +9,8 @@ from chromata_core.workbench.station import Control, Station
 @dataclass
 class Wall(Station):
     """It stands where it stands."""
+
+    high = 84.0
 
     def controls(self) -> list[Control]:
         return []
@@ -22,4 +23,4 @@ class Wall(Station):
         return self.on_display(value) if self.tool.digital else self.on_scale(value)
 
     def things(self) -> tuple[Thing, ...]:
-        return (Display((50, 80), (100, 40), self.shows() if self.tool.digital else ""), TABLE)
+        return (Display((30, 16), (140, 52), self.shows()),) if self.tool.digital else ()

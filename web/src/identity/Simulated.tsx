@@ -4,7 +4,7 @@ import { ink } from './tokens';
 const SAID: Record<string, string> = { class: 'Simulated: a made-up class', worked: 'Simulated bench' };
 
 /** Says of a session that nobody stood in a room for it; nothing for one that was held. */
-export function Simulated({ how }: { how: string }) {
+export function Simulated({ how, short = false }: { how: string; short?: boolean }) {
   if (!how) return null;
   return (
     <Box
@@ -19,7 +19,7 @@ export function Simulated({ how }: { how: string }) {
         whiteSpace: 'nowrap',
       }}
     >
-      {SAID[how]}
+      {short ? 'Simulated' : SAID[how]}
     </Box>
   );
 }

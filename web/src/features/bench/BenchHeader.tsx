@@ -31,7 +31,7 @@ export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: O
         <img src={mark} width={30} height={30} alt="" />
       </Box>
       <Box sx={{ fontWeight: 700, fontSize: 16, whiteSpace: 'nowrap' }}>Bench {bench.number}</Box>
-      <Simulated how={bench.session.simulated} />
+      <Simulated how={bench.session.simulated} short />
       <Box
         sx={{
           color: ink.inkSoft,

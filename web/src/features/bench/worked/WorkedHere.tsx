@@ -27,12 +27,14 @@ export function WorkedHere({ bench, task, colour }: Props) {
   const scale = view.shows !== '' && !view.tool.digital && view.tool.low !== view.tool.high;
   return (
     <Box component="section" aria-label={view.title} sx={CARD}>
-      <MoveDrawing
-        move={{ text: view.title, mind: '', shapes: view.shapes, words: view.words }}
-        width={view.width}
-        height={view.height}
-        colour={colour}
-      />
+      {view.shapes.length > 0 && (
+        <MoveDrawing
+          move={{ text: view.title, mind: '', shapes: view.shapes, words: view.words }}
+          width={view.width}
+          height={view.height}
+          colour={colour}
+        />
+      )}
       {scale && (
         <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
           <Drawn tool={view.tool} text={view.shows} colour={colour} narrow silent />
