@@ -38,6 +38,6 @@ def end_remark(session: Session, remark_id: int) -> None:
 
 
 def last_held(session: Session) -> Session | None:
-    """The session of this method that its instructor held last, before this one."""
-    held = Session.objects.filter(section__owner=session.section.owner_id, method=session.method)
+    """The session of this method that its instructor held last, before this one; no simulated one."""
+    held = Session.objects.filter(section__owner=session.section.owner_id, method=session.method, simulated="")
     return held.filter(state=Session.State.CLOSED).exclude(pk=session.pk).order_by("-opened_at").first()

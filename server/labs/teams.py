@@ -87,7 +87,7 @@ def _places(session: Session) -> dict[int, int]:
 
 
 def _last_places(session: Session) -> dict[int, int]:
-    held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False)
+    held = session.section.sessions.exclude(pk=session.pk).filter(benches__team__isnull=False, simulated="")
     last = held.filter(opened_at__isnull=False).order_by("-opened_at").first()
     return _places(last) if last else {}
 

@@ -145,9 +145,9 @@ def _followed(person: Person, earlier: int | None) -> Session | None:
     """The session that a plan goes on with: one of one's own."""
     if earlier is None:
         return None
-    found = sessions_for(person).filter(pk=earlier).select_related("section__owner").first()
+    found = sessions_for(person).filter(pk=earlier, simulated="").select_related("section__owner").first()
     if found is None or not owns(person, found.section):
-        raise Refused("Choose one of your own sessions to go on with.", 422)
+        raise Refused("Choose one of your own sessions to go on with; simulated ones found nothing real.", 422)
     return found
 
 

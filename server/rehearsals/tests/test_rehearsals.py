@@ -12,7 +12,9 @@ from pypdf import PdfReader
 
 from chromata_core.sheet.sheet_file import read_sheet
 from labs.models import Bench, Session
-from labs.tests.room import TRUE, Room, entry, evaluated, record, unhurried, write
+from labs.remarks import last_held
+from labs.teams import deal_teams
+from labs.tests.room import TRUE, Room, entry, evaluated, planned, record, unhurried, write
 from notebook.models import Entry
 from people.models import Person, Section
 from rehearsals import working
@@ -80,6 +82,22 @@ class MadeUpClass(Simulated):
         session = self.rehearsed()
         found = self.as_(self.instructor).get("/api/methods/acid-base-titration/history").json()
         self.assertNotIn(session.pk, [one["id"] for one in found["sessions"]])
+
+    def test_nothing_real_goes_on_with_it(self) -> None:
+        """No place of last time, no lesson of last time, no bottle in the stockroom, no later session builds on it."""
+        status, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.student.pk])
+        worked = Session.objects.get(pk=made["card"]["id"])
+        self.post(self.instructor, f"sessions/{worked.pk}/state", action="close")
+        self.assertNotEqual(last_held(planned(self.section)), worked)
+        later = planned(self.section)
+        deal_teams(later, "last")
+        self.assertEqual({one.number for one in later.benches.filter(team__isnull=False)}, {1, 2})
+        self.assertEqual(self.post(self.instructor, f"benches/{worked.benches.get().pk}/store", name="Acid")[0], 409)
+        plan = {"section": self.section.pk, "method": "back-titration", "title": "After", "benches": 2,
+                "starts_at": "2026-12-01T09:00:00Z", "follows": worked.pk}  # fmt: skip
+        status, said = self.post(self.instructor, "sessions", **plan)
+        self.assertEqual(status, 422)
+        self.assertIn("nothing real", said["problems"][0])
 
     def test_it_is_closed_and_marked_like_any_other(self) -> None:
         session = self.rehearsed()
