@@ -1,12 +1,14 @@
 """A session without the room: tried alone at drawn instruments, worked by who missed it, played by a made-up class."""
 
 import re
+from datetime import timedelta
 
 from playwright.sync_api import Page, expect
 
 from e2e.browser import PHONE, BrowserCase
 from e2e.served import until
 from labs.models import Session
+from notebook.models import Entry
 from rehearsals.models import Act
 
 
@@ -52,11 +54,18 @@ class WithoutTheRoom(BrowserCase):
     def test_a_made_up_class_fills_the_floor_and_is_thrown_away(self) -> None:
         page = self.sign_in(self.instructor, f"/sessions/{self.session.pk}")
         page.get_by_role("textbox", name="Benches", exact=True).fill("3")
+        page.get_by_role("combobox", name="At work for").click()
+        page.get_by_role("option", name="23 min").click()
         self.press(page, "Rehearse")
         page.wait_for_url(re.compile("/floor"))
         expect(page.get_by_text("Simulated: a made-up class")).to_be_visible()
         made = Session.objects.exclude(simulated="").get()
-        self.assertTrue(all(bench.length > 10 for bench in made.benches.all()))
+        self.assertTrue(all(bench.length > 1 for bench in made.benches.all()))
+        written = Entry.objects.filter(bench__session=made)
+        before = written.count()
+        assert made.opened_at is not None
+        Session.objects.filter(pk=made.pk).update(opened_at=made.opened_at - timedelta(hours=1))  # an hour later
+        self.assertTrue(until(lambda: written.count() > before + 10, 30))  # the class goes on while one looks
         page.goto(f"{self.live_server_url}/sessions/{made.pk}")
         self.press(page, "Throw it away")
         self.press(page, "Yes, delete it for good")

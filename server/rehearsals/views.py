@@ -124,8 +124,11 @@ class PlayedBench(APIView):
 
     @extend_schema(operation_id="play_bench", request=None, responses=shape(Played))
     def post(self, request: Request, bench_id: int) -> Response:
-        """Writes what its team has written by now; 409 if it was played, or if people work there."""
+        """Writes what its team has come to by now, with all of its samples; asked again, what came since. 409 where
+        people work.
+        """
         person = person_of(request)
         bench = bench_for(person, bench_id)
         own_session_for(person, bench.session_id)
-        return answer(Played(play(bench)))
+        place = bench.session.benches.filter(number=bench.number).select_related("session", "sample")
+        return answer(Played(sum(play(one) for one in place)))

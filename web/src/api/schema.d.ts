@@ -193,7 +193,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A bench of a made-up class. Writes what its team has written by now; 409 if it was played, or if people work there. */
+        /**
+         * @description A bench of a made-up class. Writes what its team has come to by now, with all of its samples; asked again, what came since. 409 where
+         *     people work.
+         */
         post: operations["play_bench"];
         delete?: never;
         options?: never;

@@ -19,12 +19,14 @@ import { PhoneRow } from './PhoneRow';
 import { RoomGrid } from './RoomGrid';
 import { Slips } from './Slips';
 import { ToAll } from './ToAll';
+import { useGoesOn } from './useGoesOn';
 
 /** The room as it is now, and who needs the instructor. */
 export function FloorPage() {
   const id = Number(useParams().session);
   const [projector, setProjector] = useState(false);
   const floor = useFloor(id, projector);
+  useGoesOn(floor.data);
   const phone = useMediaQuery('(max-width: 699px)');
   const View = phone ? OnThePhone : OnTheDesk;
   return (
