@@ -57,15 +57,13 @@ class TrueBench(TestCase):
 class ClassAtWork(TestCase):
     def test_every_method_is_played_to_its_end_and_everything_can_be_kept(self) -> None:
         for slug, declared in methods().items():
-            for seed in (1, 4):
-                with self.subTest(method=slug, seed=seed):
-                    plan = plan_of(slug)
-                    acts = bench_at_work(declared, plan, {}, seed, 5, 120)
-                    times = [act.after for act in acts]
-                    self.assertEqual(times, sorted(times))
-                    found = written(slug, acts)
-                    self.assertEqual(found.hand.kind, "finished")
-                    self.assertNotIn("too-many-digits", [finding.code for finding in found.findings])
+            with self.subTest(method=slug):
+                acts = bench_at_work(declared, plan_of(slug), {}, 1, 5, 120)
+                times = [act.after for act in acts]
+                self.assertEqual(times, sorted(times))
+                found = written(slug, acts)
+                self.assertEqual(found.hand.kind, "finished")
+                self.assertNotIn("too-many-digits", [finding.code for finding in found.findings])
 
     def test_the_same_seed_writes_the_same(self) -> None:
         plan, declared = plan_of("standardisation"), method("standardisation")

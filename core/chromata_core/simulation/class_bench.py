@@ -58,8 +58,8 @@ class Act:
 def bench_at_work(
     method: Method, plan: Sheet, accepted: Mapping[str, str], seed: int, day: int, minutes: float
 ) -> list[Act]:
-    """All that a bench writes in a class of so many ``minutes``, in order. The same for the same seed; nothing where
-    the plan asks for what the method's example does not show.
+    """All that a bench writes in a class of so many ``minutes``, in order. The same for the same seed; SheetError where
+    the plan's instruments could not show the method's example.
     """
     random = np.random.default_rng([seed, day, 3])
     keys, weights = zip(*_SKILLS, strict=True)
