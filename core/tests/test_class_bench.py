@@ -7,7 +7,7 @@ from chromata_core.methods.registry import method, methods
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_as_planned
-from chromata_core.simulation.class_bench import Act, bench_at_work
+from chromata_core.simulation.class_bench import Timed, bench_at_work
 from chromata_core.simulation.true_bench import true_bench
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import Evaluation
@@ -85,7 +85,7 @@ class ClassAtWork(TestCase):
         self.assertTrue(wrong)
 
 
-def written(slug: str, acts: list[Act]) -> Evaluation:
+def written(slug: str, acts: list[Timed]) -> Evaluation:
     """What the core says of all that was written, corrections taken over."""
     last = {(a.written.key, a.written.trial, a.written.index): a.written for a in acts if a.written.key != "call"}
     given = tuple(Given(one.key, one.text, one.trial, one.index) for one in last.values())

@@ -11,11 +11,12 @@ from cachetools import LRUCache
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.simulation.class_bench import Act, bench_at_work
+from chromata_core.simulation.class_bench import Timed, bench_at_work
 from config.errors import Refused
 from labs.actions import note, open_session, plan_session
 from labs.declared import method_of
 from labs.models import Bench, Session
+from labs.teams import lock
 from notebook.actions import Draft, write
 from notebook.desks import accepted_values
 from notebook.models import Entry
@@ -25,7 +26,7 @@ from people.sections import add_people, make_section
 
 _LARGEST_SEED = 2**31 - 1
 _EACH = 2  # made-up people at a bench
-_known: LRUCache[int, list[Act]] = LRUCache(maxsize=96)
+_known: LRUCache[int, list[Timed]] = LRUCache(maxsize=96)
 _held = Lock()
 _NAME, _TERM = "Made-up class", "Rehearsals"
 
@@ -111,7 +112,7 @@ def play(bench: Bench) -> int:
     return sum(kept.kept for kept in write(bench, team[0], [one for one in drafts if one.id not in there]))
 
 
-def _acts(bench: Bench) -> list[Act]:
+def _acts(bench: Bench) -> list[Timed]:
     """All that the bench will ever write; remembered, since a class that goes on is asked for again and again."""
     session = bench.session
     with _held:
@@ -131,7 +132,7 @@ def seed_of(bench: Bench) -> int:
     return bench.session.seed + 1009 * bench.number + 31 * bench.turn
 
 
-def _drafts(bench: Bench, acts: Sequence[Act], begun: datetime) -> list[Draft]:
+def _drafts(bench: Bench, acts: Sequence[Timed], begun: datetime) -> list[Draft]:
     last: dict[tuple[str, int | None, int | None], uuid.UUID] = {}
     drafts = []
     for place, act in enumerate(acts):
@@ -147,8 +148,10 @@ def _drafts(bench: Bench, acts: Sequence[Act], begun: datetime) -> list[Draft]:
 @transaction.atomic
 def throw_away(session: Session) -> None:
     """Deletes a simulated session. Refused for one that was held, and once a student has worked at it."""
+    lock(session)
     if not session.simulated:
         raise Refused("This session was held; its record stays.")
+    list(session.benches.select_for_update().order_by("pk"))  # what is being written at a bench is waited for
     if session.simulated == Session.Simulated.WORKED and session.benches.filter(entries__author__role="student"):
         raise Refused("A student has worked here; the record stays.")
     Entry.objects.filter(bench__session=session).update(supersedes=None)  # what is corrected goes as well

@@ -47,7 +47,7 @@ _QUESTIONS = ("Is this colour right?", "Do we have to do it once more?", "Which 
 
 
 @dataclass(frozen=True, slots=True)
-class Act:
+class Timed:
     """Something written ``after`` so many seconds of class; ``why`` it corrects what stood there before, if it does."""
 
     after: float
@@ -57,7 +57,7 @@ class Act:
 
 def bench_at_work(
     method: Method, plan: Sheet, accepted: Mapping[str, str], seed: int, day: int, minutes: float
-) -> list[Act]:
+) -> list[Timed]:
     """All that a bench writes in a class of so many ``minutes``, in order. The same for the same seed; SheetError where
     the plan's instruments could not show the method's example.
     """
@@ -126,7 +126,7 @@ def _with_slip(
 
 def _in_time(
     method: Method, plan: Sheet, led: Sequence[Written], seconds: float, random: np.random.Generator
-) -> Iterator[Act]:
+) -> Iterator[Timed]:
     lasts = [_LASTS.get(one.key.partition(".")[0], 1.0) * float(random.uniform(0.6, 1.5)) for one in led]
     scale, now = seconds / max(sum(lasts), 1e-9), 0.0
     swapped = random.random() < _SWAPS
@@ -135,14 +135,14 @@ def _in_time(
         other = _swapped(one.text) if swapped and place > len(led) // 4 else ""
         if other and _could_be(method, plan, led[:place], replace(one, text=other)):
             swapped = False
-            yield Act(now, replace(one, text=other))
+            yield Timed(now, replace(one, text=other))
             now += _SEEN
-            yield Act(now, one, "Two digits swapped in writing")
+            yield Timed(now, one, "Two digits swapped in writing")
             continue
-        yield Act(now, one)
+        yield Timed(now, one)
         if random.random() < _CALLS / 4 and one.trial:
             now += _SEEN
-            yield Act(now, Written("call", _QUESTIONS[int(random.integers(len(_QUESTIONS)))]))
+            yield Timed(now, Written("call", _QUESTIONS[int(random.integers(len(_QUESTIONS)))]))
 
 
 def _swapped(text: str) -> str:
