@@ -62,11 +62,20 @@ def atoms_of(formula: str) -> Mapping[tuple[str, float, float], float]:
         raise _unknown(formula) from error
 
 
+def without_water(formula: str) -> str:
+    """``formula`` less its water of crystallisation; what is water itself stays."""
+    written = formula.replace("·", ".").replace(" ", "")
+    waters = _WATERS.search(written)
+    return written[: waters.start()] if waters and waters.start() else written
+
+
 def _unknown(formula: str) -> ReadingError:
     return ReadingError(f"“{formula}” is not a chemical formula known here. Write it like CuSO4.5H2O.", formula=formula)
 
 
 def formula_text(formula: str) -> str:
     """``CuSO4.5H2O`` as people write it: CuSO₄·5H₂O."""
-    dotted = formula.replace(".", "·")
-    return re.sub(r"(?<=[A-Za-z)\]])(\d+)", lambda m: m[1].translate(str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")), dotted)
+    body = without_water(formula)
+    waters = _WATERS.search(formula.replace("·", ".").replace(" ", "")) if body != formula else None
+    below = re.sub(r"(?<=[A-Za-z)\]])(\d+)", lambda m: m[1].translate(str.maketrans("0123456789", "₀₁₂₃₄₅₆₇₈₉")), body)
+    return f"{below}·{waters['count'] or ''}H₂O" if waters else below

@@ -25,13 +25,21 @@ class Target:
 
 @dataclass(frozen=True, slots=True)
 class Supply:
-    """What is used up, by a formula over options: for one trial, or once for a bench."""
+    """What is used up, by a formula over options: for one trial, or once for a bench.
+
+    Of a solution that is made for the class ``substance`` says what is dissolved: a formula, the key of the choice
+    that is one, or words of a choice in braces; a metal stands for its usual salt. ``concentration`` is the key of the
+    number or list that tells it, or itself (“6 mol/L”); divided by ``equivalents`` where a number tells a normality.
+    """
 
     label: str
     formula: str
     unit: str
     per: Literal["trial", "bench"] = "trial"
     note: str = ""
+    substance: str = ""
+    concentration: str = ""
+    equivalents: NumberName = ""
     when: When = None
 
 

@@ -20,6 +20,7 @@ from chromata_core.judging.checks import Within
 from chromata_core.loading.conditions_fit import unfit_conditions
 from chromata_core.loading.cycles_fit import cycles_misfit
 from chromata_core.loading.misnamed import misnamed
+from chromata_core.loading.solutions_fit import solutions_misfit
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import conversion, unit
 
@@ -42,6 +43,7 @@ def problems_of(method: Method) -> list[str]:
     if found:  # what stands on these cannot be looked at before they hold
         return list(dict.fromkeys(found))
     found += [*misnamed(method), *_references(method), *_class_units(method), *_twice(method)]
+    found += solutions_misfit(method)
     if not found:
         found += [problem for options in _option_sets(method) for problem in misfits(method, options)]
         found += unfit_conditions(method)

@@ -64,25 +64,36 @@ def told_targets(bound: Bound) -> list[TargetOut]:
 
 
 def _targets(bound: Bound, targets: Iterable[Target]) -> list[TargetOut]:
-    return [TargetOut(t.label, _text(_value(bound, t.formula, 1), t.unit), t.why) for t in targets]
+    return [TargetOut(t.label, amount_text(amount_of(bound, t.formula, 1), t.unit), t.why) for t in targets]
 
 
 def _supply(bound: Bound, supply: Supply, benches: int) -> SupplyOut:
-    each_trial = supply.per == "trial"
-    amounts = [_value(bound, supply.formula, trial) for trial in range(1, _trials(bound) + 1 if each_trial else 2)]
-    each = "; ".join(dict.fromkeys(_text(amount, supply.unit) for amount in amounts))
+    amounts = _amounts(bound, supply)
+    each = "; ".join(dict.fromkeys(amount_text(amount, supply.unit) for amount in amounts))
     total = sum(amounts)
     return SupplyOut(
-        bound.worded(supply.label), each if each_trial else "", _text(total, supply.unit),
-        _text(total * benches * SPARE, supply.unit), bound.worded(supply.note),
+        bound.worded(supply.label), each if supply.per == "trial" else "", amount_text(total, supply.unit),
+        amount_text(total * benches * SPARE, supply.unit), bound.worded(supply.note),
     )  # fmt: skip
+
+
+def _amounts(bound: Bound, supply: Supply) -> list[float]:
+    """What one bench uses in SI: for each of its trials, or in all."""
+    times = _trials(bound) if supply.per == "trial" else 1
+    return [amount_of(bound, supply.formula, trial) for trial in range(1, times + 1)]
+
+
+def bench_amount(bound: Bound, supply: Supply) -> float:
+    """What one bench uses in all, in SI; nothing where the plan's numbers say nothing."""
+    amount = sum(_amounts(bound, supply))
+    return amount if isfinite(amount) else 0.0
 
 
 def _trials(bound: Bound) -> int:
     return bound.planned or bound.asked.least + bound.rough
 
 
-def _value(bound: Bound, formula: str, trial: int) -> float:
+def amount_of(bound: Bound, formula: str, trial: int) -> float:
     """``formula`` in SI with the plan's own numbers, NaN where they leave nothing to divide by."""
     known = _known(bound, trial)
     with np.errstate(all="ignore"):
@@ -104,7 +115,7 @@ def _known(bound: Bound, trial: int) -> Mapping[str, Column]:
     return known
 
 
-def _text(si: float, symbol: str) -> str:
+def amount_text(si: float, symbol: str) -> str:
     """Three figures, things whole; thousands are told in the larger unit."""
     value = unit(symbol).from_si(si)
     if not symbol and isfinite(value):  # things are counted

@@ -154,8 +154,8 @@ METHOD = Method(
         Target("Expected change", "-H_lit * m_plan / M_s / ((m_plan + m_w_plan) * c)", "K", "without the cup", when=_SALT),
     ),
     supplies=(
-        Supply("Acid of the plan's concentration", "V_plan", "mL", note=cautions.ACID_BURNS, when=_ACID),
-        Supply("Base of the plan's concentration", "V_plan", "mL", note=cautions.STRONG_BASE, when=_ACID),
+        Supply("Acid of the plan's concentration", "V_plan", "mL", note=cautions.ACID_BURNS, substance="HCl", concentration="c_a", when=_ACID),
+        Supply("Base of the plan's concentration", "V_plan", "mL", note=cautions.STRONG_BASE, substance="NaOH", concentration="c_b", when=_ACID),
         Supply("Solid", "m_plan", "g", when=_SALT), Supply("Water", "m_w_plan", "g", when=_SALT), Supply("Foam cups", "2", "", "bench"),
     ),
     waste=cautions.NEUTRAL_WASTE,

@@ -30,9 +30,9 @@ METHOD = Method(
     reaction="E = E° − (2.303 R T / n F) · log₁₀ Q",
     options=(
         ChoiceOption("cell", "Cell", (
-            Choice("ZnCu", "Zinc and copper: Zn + Cu²⁺ → Zn²⁺ + Cu", sets={"z": "2", "p_red": "1", "p_ox": "1", "E_lit": "1.104"}, words={"plus": "copper", "minus": "zinc"}),
-            Choice("CuAg", "Copper and silver: Cu + 2 Ag⁺ → Cu²⁺ + 2 Ag", sets={"z": "2", "p_red": "2", "p_ox": "1", "E_lit": "0.458"}, words={"plus": "silver", "minus": "copper"}),
-            Choice("ZnAg", "Zinc and silver: Zn + 2 Ag⁺ → Zn²⁺ + 2 Ag", sets={"z": "2", "p_red": "2", "p_ox": "1", "E_lit": "1.561"}, words={"plus": "silver", "minus": "zinc"}),
+            Choice("ZnCu", "Zinc and copper: Zn + Cu²⁺ → Zn²⁺ + Cu", sets={"z": "2", "p_red": "1", "p_ox": "1", "E_lit": "1.104"}, words={"plus": "copper", "minus": "zinc", "plus_metal": "Cu", "minus_metal": "Zn"}),
+            Choice("CuAg", "Copper and silver: Cu + 2 Ag⁺ → Cu²⁺ + 2 Ag", sets={"z": "2", "p_red": "2", "p_ox": "1", "E_lit": "0.458"}, words={"plus": "silver", "minus": "copper", "plus_metal": "Ag", "minus_metal": "Cu"}),
+            Choice("ZnAg", "Zinc and silver: Zn + 2 Ag⁺ → Zn²⁺ + 2 Ag", sets={"z": "2", "p_red": "2", "p_ox": "1", "E_lit": "1.561"}, words={"plus": "silver", "minus": "zinc", "plus_metal": "Ag", "minus_metal": "Zn"}),
         ), "ZnCu", "Standard values from the usual compilation, from memory."),
         NumberOption("z", "Electrons in the cell reaction", "2", symbol="n", low="1", high="6"),
         NumberOption("p_ox", "Power of the ion that is formed, in Q", "1", symbol="a", low="1", high="4"),
@@ -116,6 +116,11 @@ METHOD = Method(
     ),
     charts=(AcrossLine("line", "Nernst's line", "x", "y"),),
     targets=(Target("Slope to be expected at 25 °C", "-ln_10 * R * T_25 / (z * F)", "mV", "for a factor of ten in Q", told=True),),
-    supplies=(Supply("Solution of the varied ion", "V_side", "mL", note=cautions.METAL_SALTS), Supply("Solution on the other side", "V_side", "mL", "bench")),
+    supplies=(
+        Supply("Solution of the varied ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{plus_metal}", concentration="c_plan", when={"varied": "reduced"}),
+        Supply("Solution on the other side", "V_side", "mL", "bench", substance="{minus_metal}", concentration="c_fixed", when={"varied": "reduced"}),
+        Supply("Solution of the varied ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{minus_metal}", concentration="c_plan", when={"varied": "formed"}),
+        Supply("Solution on the other side", "V_side", "mL", "bench", substance="{plus_metal}", concentration="c_fixed", when={"varied": "formed"}),
+   ),
     waste="Every solution is collected as heavy-metal waste.",
 )  # fmt: skip

@@ -105,6 +105,6 @@ METHOD = Method(
         PairResiduals("residuals", "What does not fit the ladder", "E"),
     ),
     targets=(Target("Standard potential of the first pair", "cells", "V", "what the class should come near to"),),
-    supplies=(Supply("Solution of each ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS), Supply("Bridge strips", "1", "")),
+    supplies=(Supply("Solution of each ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="cells", concentration="c_ions"), Supply("Bridge strips", "1", "")),
     waste="Silver, lead and copper solutions are collected, each by its own rule.",
 )  # fmt: skip

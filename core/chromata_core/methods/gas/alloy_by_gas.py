@@ -196,7 +196,7 @@ METHOD = Method(
     ),
     supplies=(
         Supply("Zinc–aluminium alloy", "m_sample", "g", "bench"),
-        Supply("6 mol/L hydrochloric acid", "10 * V_wanted / 200", "mL", note=cautions.ACID_6M),
+        Supply("6 mol/L hydrochloric acid", "10 * V_wanted / 200", "mL", note=cautions.ACID_6M, substance="HCl", concentration="6 mol/L"),
         Supply("Pure {pure}", "V_wanted * p_s / (R * T_s) * M_Zn", "g", "bench", when={"pure": "zinc"}),
         Supply("Pure {pure}", "V_wanted * p_s / (R * T_s) * 2 * M_Al / 3", "g", "bench", when={"pure": "aluminium"}),
     ),

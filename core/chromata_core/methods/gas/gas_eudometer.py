@@ -225,7 +225,7 @@ METHOD = Method(
     ),
     supplies=(
         Supply("Ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "mg"),
-        Supply("6 mol/L hydrochloric acid", "10 * V_wanted / 40", "mL", note=cautions.ACID_6M),
+        Supply("6 mol/L hydrochloric acid", "10 * V_wanted / 40", "mL", note=cautions.ACID_6M, substance="HCl", concentration="6 mol/L"),
         Supply("Copper wire, 15 cm pieces", "1", "", "bench"),
     ),
     waste="The spent acid holds magnesium chloride; local rules say whether it is neutralised and goes down the sink.",

@@ -10,6 +10,7 @@ AGREE: tuple[Option, ...] = (
     NumberOption("repeat_within", "Runs agree within", "10", "%", help="Common practice.", high="100"),
     NumberOption("most_runs", "Runs at most", "3", low="2", high="6"),
     NumberOption("V_acid_plan", "Acid for a run", "2", "mL", low="0.1", planning=True),
+    NumberOption("c_acid_plan", "Hydrochloric acid", "2", "mol/L", low="0.1", high="6", planning=True),
 )  # fmt: skip
 ROLES = (
     Role(

@@ -86,7 +86,8 @@ METHOD = Method(
     charts=(AcrossLine("order", "Order of the reaction", "x", "y"),),
     targets=(Target("First mixture", "c_stock * V_plan / V_all", "mol/L", "before the acid", told=True),),
     supplies=(
-        Supply("Sodium thiosulfate stock", "2 * V_plan", "mL"), Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS),
+        Supply("Sodium thiosulfate stock", "2 * V_plan", "mL", substance="Na2S2O3", concentration="c_stock"),
+        Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS, substance="HCl", concentration="c_acid_plan"),
     ),
     waste=cross.WASTE,
 )  # fmt: skip

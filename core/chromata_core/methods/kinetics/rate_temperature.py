@@ -40,6 +40,7 @@ METHOD = Method(
         NumberOption("bath_minutes", "At one temperature", "12", "min", "", "Five minutes for the tubes to warm, then two runs.", low="1", high="90", planning=True),
         NumberOption("bath_change", "Heating a bath to the next", "10", "min", low="0", high="60", planning=True),
         NumberOption("V_thio_plan", "Thiosulfate for a run", "10", "mL", low="1", planning=True),
+        NumberOption("c_thio_plan", "Thiosulfate", "0.15", "mol/L", low="0.01", high="1", planning=True),
         NumberOption("T_ref", "Unit of temperature", "1000", "K", "1000 K", fixed=True),
         NumberOption("t_1", "Unit of time", "1", "s", "1 s", fixed=True),
         NumberOption("T_low", "Q₁₀ from 20 °C, in kelvin", "293.15", "K", "T₂₀", fixed=True),
@@ -109,7 +110,8 @@ METHOD = Method(
     charts=(AcrossLine("arrhenius", "Arrhenius line", "x", "y"),),
     targets=(Target("Runs for each bench", "2", "", "two at each temperature, a third if they differ"),),
     supplies=(
-        Supply("Sodium thiosulfate", "2 * V_thio_plan", "mL"), Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS),
+        Supply("Sodium thiosulfate", "2 * V_thio_plan", "mL", substance="Na2S2O3", concentration="c_thio_plan"),
+        Supply("Hydrochloric acid", "2 * V_acid_plan", "mL", note=cautions.ACID_BURNS, substance="HCl", concentration="c_acid_plan"),
         Supply("Tubes and thermometers, pairs", "2", "", "bench"),
     ),
     shared=(

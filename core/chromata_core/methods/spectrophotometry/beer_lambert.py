@@ -20,6 +20,11 @@ METHOD = Method(
     reaction="A = ε · l · c",
     options=(
         *light.options("0.01000", "mol/L", "0.00005", "2.00; 4.00; 6.00; 8.00", "10", "520", "80.6"),
+        ChoiceOption("solute", "What is dissolved", (
+            Choice("other", "Something else: made by your own recipe", words={"solute": ""}),
+            Choice("KMnO4", "Potassium permanganate", words={"solute": "KMnO4"}), Choice("CoCl2", "Cobalt(II) chloride", words={"solute": "CoCl2"}),
+            Choice("CuSO4", "Copper(II) sulfate", words={"solute": "CuSO4"}), Choice("CrNO3", "Chromium(III) nitrate", words={"solute": "Cr(NO3)3"}),
+        ), "other", "Tells the prep room how the stock is made."),
         ChoiceOption("wavelength_by", "The wavelength is", (
             Choice("given", "Given by the plan"), Choice("spectrum", "Found from a spectrum: measured point by point, or taken over from a file"),
         ), "given"),
@@ -75,7 +80,7 @@ METHOD = Method(
     targets=(
         Target("Weakest standard, for 2 mL in a 10 mL flask", "c_stock * 2 / 10", "mol/L", "each further millilitre adds half as much again", told=True),
     ),
-    supplies=(*light.supplies("Stock of the plan's concentration"), Supply("Unknown", "V_made_plan", "mL", "bench")),
+    supplies=(*light.supplies("Stock of the plan's concentration", "{solute}"), Supply("Unknown", "V_made_plan", "mL", "bench")),
     shared=light.SHARED,
     waste="What colours the solutions decides: copper, chromium and cobalt salts are collected as heavy-metal waste.",
 )  # fmt: skip

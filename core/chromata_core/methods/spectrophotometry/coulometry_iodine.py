@@ -161,7 +161,7 @@ METHOD = Method(
         Target("Charge", "I_plan * t_run", "C", "current times time", told=True),
         Target("Iodine to be expected", "I_plan * t_run / (z_lit * F) / V_cell", "mmol/L", "it must lie between the standards"),
     ),
-    supplies=(*light.supplies("Iodine of the plan's concentration"), Supply("Iodate solution with sulfuric acid", "V_cell", "mL", note=cautions.DILUTE_SULFURIC)),
+    supplies=(*light.supplies("Iodine of the plan's concentration", "I2"), Supply("Iodate solution with sulfuric acid", "V_cell", "mL", note=cautions.DILUTE_SULFURIC)),
     shared=light.SHARED,
     waste="Iodine is turned colourless with thiosulfate first; local rules say whether it then goes down the sink.",
 )  # fmt: skip

@@ -288,9 +288,18 @@ def both(of: str, absorbance: str) -> tuple[tuple[str, str], ...]:
     return (f"A_{of}", absorbance), (f"T_{of}", f"{100 * 10 ** -float(absorbance):.1f}")
 
 
-def supplies(stock: str) -> tuple[Supply, ...]:
-    """Stock for all standards of a bench."""
+def supplies(stock: str, substance: str) -> tuple[Supply, ...]:
+    """Stock of ``substance`` for all standards of a bench."""
     return (
-        Supply(stock, "sum(V_plan)", "mL", "bench", note="and as much again to rinse the pipette", when=MEASURED),
+        Supply(
+            stock,
+            "2 * sum(V_plan)",
+            "mL",
+            "bench",
+            note="half of it to rinse the pipette",
+            substance=substance,
+            concentration="c_stock",
+            when=MEASURED,
+        ),
         Supply("Cuvettes", "1", "", "bench"),
     )

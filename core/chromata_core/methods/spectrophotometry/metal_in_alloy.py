@@ -121,8 +121,8 @@ METHOD = Method(
         Target("Expected in the cuvette", "m_plan * w_expected / M_Cu / V_flask_plan / D_plan", "mol/L", "it must lie between the standards"),
     ),
     supplies=(
-        *light.supplies("Copper(II) nitrate of the plan's concentration"),
-        Supply("6 mol/L nitric acid", "30 * V_flask_plan / 50", "mL", note=cautions.NITRIC),
+        *light.supplies("Copper(II) nitrate of the plan's concentration", "Cu(NO3)2"),
+        Supply("6 mol/L nitric acid", "30 * V_flask_plan / 50", "mL", note=cautions.NITRIC, substance="HNO3", concentration="6 mol/L"),
         Supply("Alloy", "m_plan", "g"),
     ),
     shared=light.SHARED,

@@ -32,11 +32,11 @@ METHOD = Method(
     reaction="MₐXᵦ(s) ⇌ a M + b X;  Ksp = [M]ᵃ[X]ᵇ",
     options=(
         ChoiceOption("salt", "Salt", (
-            Choice("Ag2CrO4", "Silver chromate, Ag₂CrO₄", sets={"a": "2", "b": "1", "Ksp_lit": "1.1e-12"}, words={"ion": "chromate", "solid": "silver chromate"}),
-            Choice("MX", "One to one, MX", sets={"a": "1", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt"}),
-            Choice("MX2", "One to two, MX₂", sets={"a": "1", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt"}),
-            Choice("M2X", "Two to one, M₂X", sets={"a": "2", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt"}),
-            Choice("M3X2", "Three to two, M₃X₂", sets={"a": "3", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt"}),
+            Choice("Ag2CrO4", "Silver chromate, Ag₂CrO₄", sets={"a": "2", "b": "1", "Ksp_lit": "1.1e-12"}, words={"ion": "chromate", "solid": "silver chromate", "stock": "K2CrO4"}),
+            Choice("MX", "One to one, MX", sets={"a": "1", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt", "stock": ""}),
+            Choice("MX2", "One to two, MX₂", sets={"a": "1", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt", "stock": ""}),
+            Choice("M2X", "Two to one, M₂X", sets={"a": "2", "b": "1"}, words={"ion": "the coloured ion", "solid": "the salt", "stock": ""}),
+            Choice("M3X2", "Three to two, M₃X₂", sets={"a": "3", "b": "2"}, words={"ion": "the coloured ion", "solid": "the salt", "stock": ""}),
         ), "Ag2CrO4", "Any other ratio can be set below."),
         NumberOption("a", "Partner ions in the formula", "2", symbol="a", low="1", high="4"),
         NumberOption("b", "Coloured ions in the formula", "1", symbol="b", low="1", high="4"),
@@ -127,7 +127,7 @@ METHOD = Method(
         Target("Coloured ion to be expected", "(Ksp_lit * (b / a)**a)**(1 / (a + b)) * c_1", "µmol/L", "it must lie between the standards"),
         Target("Strongest standard, for 8 mL in a 10 mL flask", "c_stock * 8 / 10", "µmol/L", "above what is expected", told=True),
     ),
-    supplies=(*light.supplies("Stock of {ion} in the plan's concentration"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
+    supplies=(*light.supplies("Stock of {ion} in the plan's concentration", "{stock}"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
     shared=(
         *light.SHARED,
         Shared("Centrifuge", "spinners", "spin_places", "spin_minutes", after="solid_minutes",

@@ -174,7 +174,7 @@ METHOD = Method(
         Target("Sample for the wanted titre", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL", "choose the pipette nearest to it"),
     ),
     supplies=(
-        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="titrant", concentration="c_t"),
         Supply("Sample, diluted as planned", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL"),
     ),
     waste=cautions.NEUTRAL_WASTE,

@@ -216,8 +216,8 @@ METHOD = Method(
         Target("Base to titrate the rest", "c_a * V_acid * (1 - used_up) / c_b", "mL", "the expected titre"),
     ),
     supplies=(
-        Supply("Hydrochloric acid of the plan's concentration", "V_acid", "mL", note=cautions.ACID_BURNS),
-        Supply("Base in the burette", "c_a * V_acid * (1 - used_up) / c_b", "mL", note="{burn}"),
+        Supply("Hydrochloric acid of the plan's concentration", "V_acid", "mL", note=cautions.ACID_BURNS, substance="HCl", concentration="c_a"),
+        Supply("Base in the burette", "c_a * V_acid * (1 - used_up) / c_b", "mL", note="{burn}", substance="titrant", concentration="c_b"),
         Supply("Tablets", "1", "", "bench"),
     ),
     waste=cautions.NEUTRAL_WASTE,

@@ -162,7 +162,7 @@ METHOD = Method(
         Target("Portion for the wanted titre", "c_t * V_wanted / z * V_flask_plan / V_aliquot_plan * M_expected", "g", "for this flask and aliquot"),
     ),
     supplies=(
-        Supply("Sodium hydroxide of the plan's concentration", "V_wanted", "mL"),
+        Supply("Sodium hydroxide of the plan's concentration", "V_wanted", "mL", substance="titrant", concentration="c_t"),
         Supply("Complex salt", "c_t * V_wanted / z * V_flask_plan / V_aliquot_plan * M_expected", "g", "bench", note=cautions.COBALT),
     ),
     waste=cautions.COBALT,

@@ -37,12 +37,12 @@ from chromata_core.methods.weighing import by_difference, difference
 _SYSTEMS = (
     Choice(
         "iron", "Iron(II) by dichromate, mV", {"z_t": "6", "M_s": "FeSO4.7H2O", "c_given": "molarity", "c_t": "0.016667"},
-        {"sample": "iron(II) salt", "titrant": "potassium dichromate", "medium": "90 mL of 1 mol/L sulfuric acid", "probe": "the combined redox electrode",
+        {"sample": "iron(II) salt", "titrant": "potassium dichromate", "titrant_formula": "K2Cr2O7", "medium": "90 mL of 1 mol/L sulfuric acid", "probe": "the combined redox electrode",
          "burn": cautions.DICHROMATE, "acid": cautions.DILUTE_SULFURIC, "collect": cautions.CHROMIUM_WASTE},
     ),
     Choice(
         "acid", "A solid acid by sodium hydroxide, pH", {"z_t": "1", "M_s": "KHC8H4O4", "c_given": "molarity", "c_t": "0.1000"},
-        {"sample": "acid", "titrant": "sodium hydroxide", "medium": "90 mL of boiled and cooled water", "probe": "the glass electrode, calibrated",
+        {"sample": "acid", "titrant": "sodium hydroxide", "titrant_formula": "NaOH", "medium": "90 mL of boiled and cooled water", "probe": "the glass electrode, calibrated",
          "burn": cautions.BASE_BURNS, "acid": cautions.DEFER, "collect": cautions.NEUTRAL_WASTE},
     ),
 )  # fmt: skip
@@ -218,7 +218,9 @@ METHOD = Method(
         Target("Portion for the wanted titre", "c_t * V_wanted / z_s * M_s", "g", "with the concentration as normality", when={"c_given": "normality"}),
     ),
     supplies=(
-        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="{titrant_formula}", concentration="c_t", when={"c_given": "molarity"}),
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="{titrant_formula}", concentration="c_t", equivalents="z_t",
+               when={"c_given": "normality"}),
         Supply("Sample: {sample}", "z_t * c_t * V_wanted / z_s * M_s", "g", when={"c_given": "molarity"}),
         Supply("Sample: {sample}", "c_t * V_wanted / z_s * M_s", "g", when={"c_given": "normality"}),
     ),

@@ -157,7 +157,7 @@ METHOD = Method(
     ),
     supplies=(
         Supply("Primary standard: {standard}", "c_expected * V_wanted * z_t * M_p / (z_p * P)", "g"),
-        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}"),
+        Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="titrant", concentration="c_expected"),
     ),
     stores=Stores("c_mean", solution="{titrant}"),
     waste=cautions.NEUTRAL_WASTE,

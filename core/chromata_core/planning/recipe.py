@@ -1,0 +1,247 @@
+"""A recipe: which bottle, which vessels, what is weighed or measured in which order, and what concentration results."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from chromata_core.chemistry.reagents import reagent
+from chromata_core.errors import ReadingError
+from chromata_core.formula.propagate import Propagated
+from chromata_core.planning.measured import Measured
+from chromata_core.planning.recipe_steps import lead_of, steps_of
+from chromata_core.planning.shelf import Bottle, Shelf, usual
+from chromata_core.planning.solutions import Solution
+from chromata_core.planning.supplies import amount_text
+from chromata_core.planning.ways import Way, ways
+from chromata_core.quantity.report import report
+from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.units import unit
+from chromata_core.sentences import first_lower
+
+_OTHERS = 4
+_SHOWN = 0.005
+
+
+@dataclass(frozen=True, slots=True)
+class ShareOut:
+    """A cause with its share of the variance, in per cent."""
+
+    label: str
+    percent: str
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """What was really weighed or measured: asked for under ``key``; ``wanted`` is what the recipe says."""
+
+    key: str
+    label: str
+    unit: str
+    wanted: str
+    by: str
+
+
+@dataclass(frozen=True, slots=True)
+class OtherWay:
+    """Another bottle from which it can be made."""
+
+    bottle: int
+    lead: str
+
+
+@dataclass(frozen=True, slots=True)
+class Recipe:
+    """How one solution is made. ``lead`` says it in a line, ``steps`` one after the other.
+
+    ``result`` is the concentration that follows; ``value`` and ``limit`` are it and its ± (95 %) as the plan's number
+    ``feeds`` takes them. ``bottle`` is the one it comes from, 0 for one that has to be bought; ``needs`` of it.
+    ``lacks`` are what is not there, with what to do, ``looks`` what to think of.
+    """
+
+    key: str
+    title: str
+    amount: str
+    wanted: str
+    lead: str
+    steps: list[str]
+    asked: list[Asked]
+    result: str
+    shares: list[ShareOut]
+    feeds: str
+    value: str
+    limit: str
+    bottle: int
+    substance: str
+    needs: str
+    hazard: str
+    store: str
+    keeps: int
+    lacks: list[str]
+    looks: list[str]
+    others: list[OtherWay]
+
+
+def recipe(
+    solution: Solution, shelf: Shelf, bottle: int | None = None, measured: Mapping[str, str] | None = None
+) -> Recipe:
+    """The recipe for ``solution`` from what is on ``shelf``: from the ``bottle`` that was chosen, else from the best.
+
+    ``measured`` are texts of what was really weighed or measured; ReadingError for one that its piece cannot show.
+    """
+    found = _best(solution, shelf)
+    chosen = [way for way in found if way.bottle.number == bottle] or found
+    lacks = [] if found else [_cannot(solution, shelf)]
+    lacks += _not_used(solution, shelf, chosen[0].bottle if chosen else None)
+    if not chosen:
+        return _empty(solution, lacks)
+    way = chosen[0]
+    lacks += _shortage(way)
+    really = _really(way, measured or {})
+    made = way.result(really)
+    known = reagent(solution.formula)
+    value, limit = _as_the_plan_says(solution, made)
+    others = [OtherWay(one.bottle.number, lead_of(one)) for one in _one_a_bottle(found) if one.bottle != way.bottle]
+    return Recipe(
+        solution.key, solution.title, _made(way), amount_text(solution.amount, "mL"), lead_of(way),
+        steps_of(way, solution), [_asked(one) for one in _measures(way)],
+        f"{_molar(made)} mol/L", _shares(made),
+        solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _needed(way), known.hazard, known.store,
+        known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
+    )  # fmt: skip
+
+
+def _shares(made: Propagated) -> list[ShareOut]:
+    return [ShareOut(line.label, f"{line.share * 100:.0f} %") for line in made.budget.lines if line.share >= _SHOWN]
+
+
+def _best(solution: Solution, shelf: Shelf) -> list[Way]:
+    """Every way, the best first: what is there before what is bought, what is sure enough, least work."""
+    bottles = [one for one in shelf.holding(solution.formula) if not one.past(shelf.day)]
+    bought = usual(solution.formula)
+    found = [way for one in (*bottles, bought) for way in ways(solution.wanted, one, shelf)]
+    return sorted(found, key=lambda way: _rank(way, solution))
+
+
+def _rank(way: Way, solution: Solution) -> tuple[bool, bool, bool, int, int, float]:
+    made = way.result()
+    work = sum(stage.batches * len(stage.taken.pieces) for stage in way.stages)
+    unsure = made.budget.u > 1.2 * solution.wanted.part * made.value
+    waste = way.last.made.value * way.last.batches if way.stages else 0.0
+    bought = way.bottle.number == 0
+    return (bought, not bought and way.bottle.amount < way.needs, unsure, len(way.stages), work, waste)
+
+
+def _one_a_bottle(found: Sequence[Way]) -> list[Way]:
+    best: dict[int, Way] = {}
+    for way in found:
+        best.setdefault(way.bottle.number, way)
+    return list(best.values())
+
+
+def _measures(way: Way) -> list[Measured]:
+    """What is weighed or measured by a scale, so that it is written down."""
+    return [one for stage in way.stages for one in (stage.taken, stage.made) if not one.stands and one.key[0] != "V"]
+
+
+def _asked(one: Measured) -> Asked:
+    return Asked(one.key, one.label, one.unit, one.text, one.by)
+
+
+def _really(way: Way, texts: Mapping[str, str]) -> dict[str, float]:
+    by_key = {one.key: one for one in _measures(way)}
+    unknown = [key for key in texts if key not in by_key]
+    if unknown:
+        raise ReadingError("This recipe measures something else: the shelf or the plan was changed. Look at it again.")
+    return {key: by_key[key].read(text) for key, text in texts.items() if text.strip()}
+
+
+def _molar(made: Propagated) -> str:
+    scale = unit("mol/L")
+    return report(scale.from_si(made.value), scale.from_si(made.budget.expanded)).text
+
+
+def _as_the_plan_says(solution: Solution, made: Propagated) -> tuple[str, str]:
+    """Value and ± as texts for the plan's number: no power of ten, digits as far as its ± reaches."""
+    if not solution.feeds:
+        return "", ""
+    per = solution.equivalents
+    scale = unit("mol/L")
+    value, limit = scale.from_si(made.value * per), scale.from_si(made.budget.expanded * per)
+    if limit <= 0:
+        return f"{value:.6g}", "0"
+    told = report(value, limit)
+    if told.power:
+        return f"{value:.6g}", f"{limit:.2g}"
+    return told.value, told.uncertainty
+
+
+def _made(way: Way) -> str:
+    if not way.stages:
+        return amount_text(way.wanted.volume, "mL")
+    whole = amount_text(way.last.made.value, "mL")
+    return f"{way.last.batches} × {whole}" if way.last.batches > 1 else whole
+
+
+def _needed(way: Way) -> str:
+    return amount_text(way.needs, "mL" if way.bottle.liquid else "g")
+
+
+def _shortage(way: Way) -> list[str]:
+    bottle, symbol = way.bottle, "mL" if way.bottle.liquid else "g"
+    what = f"{bottle.name}, {bottle.strength}"
+    if bottle.number == 0:
+        return [
+            f"No bottle of {first_lower(what)}, is in the stockroom: {_needed(way)} of it are needed. Order it or "
+            "enter the bottle that is there."
+        ]
+    if bottle.amount < way.needs:
+        there = amount_text(bottle.amount, symbol)
+        return [f"{what}: {there} on the shelf, {_needed(way)} needed. Order the rest, or plan less."]
+    return []
+
+
+def _not_used(solution: Solution, shelf: Shelf, used: Bottle | None) -> list[str]:
+    """Bottles of it that cannot serve, and why."""
+    said = []
+    for one in shelf.holding(solution.formula):
+        if one.past(shelf.day):
+            said.append(
+                f"{one.name}, {one.strength}, is past its date ({one.until}): not used. Test it and give it a new "
+                "date, or dispose of it by local rules."
+            )
+        elif one.liquid and one.holds < solution.concentration and one != used:
+            said.append(f"{one.name}, {one.strength}, is weaker than what is wanted: it cannot be made from it.")
+    return said
+
+
+def _cannot(solution: Solution, shelf: Shelf) -> str:
+    if not shelf.balances:
+        return f"{solution.title}: no balance is in the stockroom. Count one there."
+    kind = "volumetric flask" if solution.wanted.exact else "measuring cylinder"
+    if not shelf.of("flask" if solution.wanted.exact else "cylinder"):
+        return f"{solution.title}: no {kind} is in the stockroom. Count one there."
+    return (
+        f"{solution.title} cannot be made from what is there: stronger than what can be bought, or too little for "
+        "any vessel."
+    )
+
+
+def _looks(solution: Solution, way: Way, made: Propagated) -> list[str]:
+    said = []
+    if solution.limit and made.budget.expanded > 1.2 * solution.limit:
+        scale = unit("mol/L")
+        u, asked = (with_figures(scale.from_si(x), 2) for x in (made.budget.expanded, solution.limit))
+        standardise = reagent(solution.formula).standardise
+        cure = "Standardise it, and write what is found" if standardise else "Write what results"
+        said.append(f"Made so it is known to ± {u} mol/L; the plan counts on ± {asked}. {cure} into the plan.")
+    off = abs(made.value / solution.concentration - 1)
+    if off > max(2 * solution.wanted.part, 0.01):
+        said.append(f"It comes to {_molar(made)} mol/L instead of {solution.stated}: no vessels here meet it better.")
+    return said
+
+
+def _empty(solution: Solution, lacks: list[str]) -> Recipe:
+    known = reagent(solution.formula)
+    return Recipe(
+        solution.key, solution.title, "", amount_text(solution.amount, "mL"), "", [], [], "", [], "", "", "", 0,
+        solution.formula, "", known.hazard, known.store, known.keeps, lacks, [], [],
+    )  # fmt: skip

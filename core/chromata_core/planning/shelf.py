@@ -1,0 +1,195 @@
+"""What is there to prepare with: bottles of substances and solutions, glassware, balances.
+
+What nobody counted is taken as there; what was counted as none is not. Where no bottle holds a substance, the usual
+form in which it is bought stands in for it, and has to be ordered.
+"""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from datetime import date
+from functools import cached_property
+
+from chromata_core.chemistry.molar_mass import molar_mass
+from chromata_core.chemistry.reagents import checked_formula, reagent, same_substance
+from chromata_core.errors import ChromataError, ReadingError
+from chromata_core.instruments.instrument import Instrument, Kind
+from chromata_core.instruments.prep_room import PIECES
+from chromata_core.quantity.given import limit_in, read_in
+from chromata_core.quantity.typed import parse_reading
+from chromata_core.quantity.units import unit
+from chromata_core.uncertainty.source import standard
+
+_MOLAR = 1e3  # mol/m³ in one mol/L
+
+
+@dataclass(frozen=True, slots=True)
+class Bottle:
+    """A bottle in SI: ``amount`` in m³ of a solution (``liquid``) or kg of a solid; ``holds`` mol/m³, or the part of a
+    solid's mass that is the substance; ``u`` its standard uncertainty. ``until`` is the last day on which it is used.
+
+    ``number`` is 0 for what is usually bought and stands on no shelf here. ``percent`` and ``density`` (g/mL) are what
+    the label of a concentrated one says.
+    """
+
+    number: int
+    name: str
+    formula: str
+    liquid: bool
+    holds: float
+    u: float
+    amount: float
+    until: date | None = None
+    percent: float = 0.0
+    density: float = 0.0
+
+    @property
+    def strength(self) -> str:
+        """How strong it is, as its label would say."""
+        if self.percent:
+            return f"{self.percent:g} %, {self.density:g} g/mL"
+        return f"{self.holds / _MOLAR:.4g} mol/L" if self.liquid else f"{self.holds * 100:.4g} %"
+
+    def past(self, day: date) -> bool:
+        """Whether it is past its date on ``day``."""
+        return self.until is not None and self.until < day
+
+
+def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
+    """A bottle as people write it: ``formula``; ``amount`` with g or mL; ``strength``: mol/L, g/L or per cent of mass,
+    for a liquid with its ``density`` in g/mL; its ``limit`` (95 %); ``until``, a date. ReadingError says what is wrong.
+    """
+    formula = checked_formula(said.get("formula", ""))
+    liquid, amount = _amount(said.get("amount", ""))
+    until = _date(said.get("until", ""))
+    strength, limit = said.get("strength", "").strip(), said.get("limit", "").strip()
+    if not liquid:
+        part = _number(strength or "100 %", "%", "its purity")
+        if not 0 < part <= 100:
+            raise ReadingError(f"A purity of {part:g} % is not possible. Write it as on the label: 99.5 %.")
+        return Bottle(number, name, formula, False, part / 100, _limit(limit, part, "%") / 100, amount, until)
+    if not strength:
+        raise ReadingError("Write how concentrated the solution is: 0.5 mol/L, or 37 %.")
+    if parse_reading(strength).unit == "%":
+        percent = _number(strength, "%", "its strength")
+        density = _number(said.get("density", ""), "g/mL", "its density")
+        if not 0 < percent <= 100 or not 0.4 < density < 4:
+            raise ReadingError(
+                f"{percent:g} % at {density:g} g/mL is not possible. A label says 37 % and 1.18 g/mL, for example."
+            )
+        holds = _molar(formula, percent, density)
+        u = holds * _limit(limit, percent, "%") / percent
+        return Bottle(number, name, formula, True, holds, u, amount, until, percent, density)
+    holds, asked = _concentration(formula, strength)
+    if holds <= 0:
+        raise ReadingError("A solution holds more than nothing: write its concentration, or leave the bottle out.")
+    return Bottle(number, name, formula, True, holds, _limit(limit, holds, asked, formula), amount, until)
+
+
+def usual(formula: str) -> Bottle:
+    """``formula`` as it is usually bought; there is none of it here."""
+    known = reagent(formula)
+    form = known.form
+    if form.percent:
+        holds = _molar(form.formula, form.percent, form.density)
+        u = holds * standard(form.limit, "normal95") / form.percent
+        return Bottle(0, known.name, form.formula, True, holds, u, 0.0, None, form.percent, form.density)
+    u = standard(form.limit / 100, "normal95")
+    return Bottle(0, known.name, form.formula, False, form.purity / 100, u, 0.0)
+
+
+@dataclass(frozen=True)
+class Shelf:
+    """``bottles`` and, by slug, how many pieces there are of what was counted; ``day`` is when it is prepared."""
+
+    bottles: Sequence[Bottle] = ()
+    counted: Mapping[str, int] = field(default_factory=dict)
+    day: date = date.max
+
+    def of(self, kind: Kind) -> list[Instrument]:
+        """Pieces of a kind that are there, the smallest first; of two of one size the better."""
+        here = [one for one in self._here if one.kind == kind]
+        found: dict[float, Instrument] = {}
+        for one in sorted(here, key=lambda one: float(one.errors[0].half_width)):
+            found.setdefault(float(one.high), one)
+        return [found[high] for high in sorted(found)]
+
+    @cached_property
+    def _here(self) -> list[Instrument]:
+        return [piece for slug, piece in PIECES.items() if self.counted.get(slug, 1) > 0]
+
+    @property
+    def balances(self) -> list[Instrument]:
+        """The finest first."""
+        return sorted((one for one in self._here if one.kind == "balance"), key=lambda one: float(one.graduation))
+
+    def holding(self, formula: str) -> list[Bottle]:
+        """Every bottle with that substance, whatever its water."""
+        return [one for one in self.bottles if same_substance(one.formula, formula)]
+
+
+USUAL = Shelf()
+
+
+def _amount(text: str) -> tuple[bool, float]:
+    """Whether it is a liquid, and how much, in SI."""
+    typed = parse_reading(text) if text.strip() else None
+    if typed is None or typed.unit == "":
+        raise ReadingError("Write how much is in it, with g or mL: 500 g, 2.5 L.")
+    for symbol, liquid in (("g", False), ("mL", True)):
+        try:
+            amount = float(read_in(text, symbol).value)
+        except ChromataError:
+            continue
+        if amount < 0:
+            raise ReadingError("There cannot be less than nothing in a bottle.")
+        return liquid, unit(symbol).to_si(amount)
+    raise ReadingError(f"“{text}” is no mass and no volume. Write how much is in it with g or mL: 500 g, 2.5 L.")
+
+
+def _number(text: str, symbol: str, what: str) -> float:
+    if not text.strip():
+        raise ReadingError(f"Write {what}, in {symbol}.")
+    return float(read_in(text, symbol).value)
+
+
+def _concentration(formula: str, text: str) -> tuple[float, str]:
+    """mol/m³, and the unit in which it was written."""
+    try:
+        return unit("mol/L").to_si(float(read_in(text, "mol/L").value)), "mol/L"
+    except ChromataError as error:
+        try:
+            return float(read_in(text, "g/L").value) / molar_mass(formula).value, "g/L"
+        except ChromataError:
+            raise error from None
+
+
+def _limit(text: str, value: float, symbol: str, formula: str = "") -> float:
+    """The standard uncertainty behind what stands after ±, where ``value`` is what it belongs to."""
+    if not text:
+        return 0.0
+    typed = parse_reading(text)
+    if typed.unit == "%" and symbol != "%":
+        half = value * float(typed.value) / 100
+    elif symbol == "mol/L":
+        half = unit("mol/L").to_si(float(read_in(text, "mol/L").value))
+    elif symbol == "g/L":
+        half = float(read_in(text, "g/L").value) / molar_mass(formula).value
+    else:
+        half = float(limit_in(text, typed.value, symbol))
+    if half < 0:
+        raise ReadingError("What stands behind ± cannot be negative.")
+    return standard(half, "normal95")
+
+
+def _molar(formula: str, percent: float, density: float) -> float:
+    """mol/m³ of a solution by its mass fraction and density: w·ρ/M."""
+    return percent / 100 * unit("g/mL").to_si(density) / molar_mass(formula).value
+
+
+def _date(text: str) -> date | None:
+    if not text.strip():
+        return None
+    try:
+        return date.fromisoformat(text.strip())
+    except ValueError:
+        raise ReadingError(f"“{text}” is no date. Write it as 2027-03-31.") from None
