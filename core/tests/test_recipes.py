@@ -25,7 +25,7 @@ TODAY = date(2026, 9, 1)
 
 
 def wanted_by(slug: str, options: dict[str, str] | None = None, benches: int = 8) -> dict[str, Solution]:
-    found = solutions(bind(method(slug), Sheet(options or {})), benches)
+    found = solutions([(bind(method(slug), Sheet(options or {})), benches)])
     return {one.key: one for one in found}
 
 
@@ -196,7 +196,7 @@ class Plans(TestCase):
                         self.assertNotIn("{", " ".join(made.steps) + made.title)
 
     def test_no_benches_need_nothing(self) -> None:
-        self.assertEqual(solutions(bind(method("acid-base-titration"), Sheet()), 0), [])
+        self.assertEqual(solutions([(bind(method("acid-base-titration"), Sheet()), 0)]), [])
 
 
 class Declared(TestCase):

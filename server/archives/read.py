@@ -15,6 +15,7 @@ from labs.seals import holds
 _LARGEST_ROWS, _LARGEST_HEAD, _LARGEST_PHOTO = 32_000_000, 10_000, 3_000_000  # bytes, unpacked
 # Escapes of what no database keeps: zero, and halves of a letter. A backslash that somebody typed is none.
 _UNKEEPABLE = re.compile(r"(?<!\\)(?:\\\\)*\\u(?:0000|[dD][89a-fA-F])")
+_LATER: dict[str, list[str]] = {"act": [], "made": [], "ready": []}  # what older archives do not have
 _LISTS = ("sections", "people", "broken", *(kind.name for kind in KINDS))
 
 
@@ -47,7 +48,7 @@ def read_archive(file: Path) -> Archive:
         seal = head.pop("seal")
         if head["form"] != FORM or _UNKEEPABLE.search(text) or _UNKEEPABLE.search(said):
             no_archive()
-        rows = json.loads(text, parse_constant=lambda _: no_archive())
+        rows = {**_LATER, **json.loads(text, parse_constant=lambda _: no_archive())}
         if not all(isinstance(row, dict | str) for name in _LISTS for row in rows[name]):
             no_archive()
         ours = isinstance(seal, str) and holds(seal, [head, text])

@@ -15,6 +15,7 @@ from marking.models import Decision, Marking
 from notebook.models import Entry
 from people.models import Person
 from prelab.models import Answer, LetIn
+from preparation.models import Made, Ready
 from rehearsals.models import Act
 
 
@@ -59,6 +60,8 @@ KINDS = (
     Kind(Answer, "session"),
     Kind(LetIn, "session"),
     Kind(Entry, "bench__session", ("previous_hash", "hash")),
+    Kind(Made, "session", ("bottle",)),
+    Kind(Ready, "session"),
     Kind(Marking, "session"),
     Kind(Decision, "bench__session"),
 )  # fmt: skip

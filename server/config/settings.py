@@ -77,6 +77,7 @@ INSTALLED_APPS = [
     "prelab",
     "notebook",
     "rehearsals",
+    "preparation",
     "results",
     "reports",
     "archives",

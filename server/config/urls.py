@@ -42,6 +42,7 @@ urlpatterns = [
     path("api/", include("marking.urls")),
     path("api/", include("results.urls")),
     path("api/", include("reports.urls")),
+    path("api/", include("preparation.urls")),
     path("api/", include("archives.urls")),
     path("api/", include("practice.urls")),
     path("api/", include("devices.urls")),

@@ -49,3 +49,36 @@ class Solution(Found):
     concentration = models.CharField(max_length=40)
     limit = models.CharField(max_length=40)
     unit = models.CharField(max_length=20)
+
+
+class Bottle(models.Model):
+    """A bottle on the department's shelf, as its label says it: texts that the core reads (planning/shelf.py)."""
+
+    name = models.CharField(max_length=80)
+    formula = models.CharField(max_length=60)
+    amount = models.CharField(max_length=24)
+    strength = models.CharField(max_length=24, blank=True)
+    limit = models.CharField(max_length=24, blank=True)
+    density = models.CharField(max_length=24, blank=True)
+    until = models.DateField(null=True, blank=True)
+    place = models.CharField(max_length=60, blank=True)
+
+    class Meta:
+        ordering = ("name", "pk")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Counted(models.Model):
+    """How many pieces of an instrument the department has, and where; what nobody counted has no row."""
+
+    slug = models.CharField(max_length=60, unique=True)
+    pieces = models.PositiveIntegerField()
+    place = models.CharField(max_length=60, blank=True)
+
+    class Meta:
+        ordering = ("slug",)
+
+    def __str__(self) -> str:
+        return f"{self.pieces} × {self.slug}"

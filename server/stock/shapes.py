@@ -68,3 +68,43 @@ class Stock:
     calibrations: list[CalibrationOut]
     solutions: list[SolutionOut]
     over_time: list[StockOverTime]
+
+
+@dataclass(frozen=True, slots=True)
+class BottleOut:
+    """A bottle on the shelf as its label says it; ``shown`` is its formula as people write it, ``strong`` how strong it
+    is, ``past`` whether it is past its date.
+    """
+
+    id: int
+    name: str
+    formula: str
+    shown: str
+    amount: str
+    strength: str
+    limit: str
+    density: str
+    until: str
+    place: str
+    past: bool
+    strong: str
+
+
+@dataclass(frozen=True, slots=True)
+class PieceOut:
+    """An instrument that can be counted: ``pieces`` of it are there; None: nobody counted, it is taken as there."""
+
+    slug: str
+    name: str
+    kind: str
+    pieces: int | None
+    place: str
+
+
+@dataclass(frozen=True, slots=True)
+class ShelfOut:
+    """What the department has to prepare and to work with; ``known`` substances by formula (label) and name (text)."""
+
+    known: list[Named]
+    bottles: list[BottleOut]
+    pieces: list[PieceOut]

@@ -17,11 +17,12 @@ from config.errors import Refused
 from config.throttles import Trying, Working
 from people.models import Person
 from people.policy import must_own, must_teach, person_of
-from stock.models import Calibration, OwnInstrument, Solution
+from stock.models import Bottle, Calibration, OwnInstrument, Solution
 from stock.over_time import drifts
 from stock.own import frozen, slug_of
-from stock.serializers import OwnScaleSerializer
-from stock.shapes import CalibrationOut, Named, OwnInstrumentOut, SolutionOut, Stock
+from stock.serializers import BottleSerializer, CountSerializer, OwnScaleSerializer
+from stock.shapes import CalibrationOut, Named, OwnInstrumentOut, ShelfOut, SolutionOut, Stock
+from stock.shelf import count, put_on_shelf, shelf_now, write_label
 
 
 class StockNow(APIView):
@@ -76,6 +77,66 @@ class StockItem(APIView):
         if not gone:
             raise Http404
         return answer(stock_now(person_of(request)))
+
+
+class ShelfNow(APIView):
+    """The department's bottles and pieces."""
+
+    @extend_schema(operation_id="shelf", responses=shape(ShelfOut))
+    def get(self, request: Request) -> Response:
+        """For everybody who teaches; 403 for students."""
+        must_teach(person_of(request))
+        return answer(shelf_now())
+
+
+class Bottles(APIView):
+    """Bottles on the shelf."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="add_bottle", request=BottleSerializer, responses={201: shape(ShelfOut)})
+    def post(self, request: Request) -> Response:
+        """Puts one there; 201. 422 for a label that cannot be."""
+        must_teach(person_of(request))
+        put_on_shelf(asked(BottleSerializer, request))
+        made = answer(shelf_now())
+        made.status_code = 201
+        return made
+
+
+class BottleOnShelf(APIView):
+    """One bottle."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="change_bottle", request=BottleSerializer, responses=shape(ShelfOut))
+    def put(self, request: Request, bottle: int) -> Response:
+        """Its label as it is from now on; 422 for one that cannot be."""
+        must_teach(person_of(request))
+        if not write_label(bottle, asked(BottleSerializer, request)):
+            raise Http404
+        return answer(shelf_now())
+
+    @extend_schema(operation_id="take_bottle", responses={200: shape(ShelfOut)})
+    def delete(self, request: Request, bottle: int) -> Response:
+        """It is gone."""
+        must_teach(person_of(request))
+        if not Bottle.objects.filter(pk=bottle).delete()[0]:
+            raise Http404
+        return answer(shelf_now())
+
+
+class PieceCount(APIView):
+    """How many there are of an instrument."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="count_pieces", request=CountSerializer, responses=shape(ShelfOut))
+    def put(self, request: Request, slug: str) -> Response:
+        """Counted; nothing: nobody knows any more, and they are taken as there."""
+        must_teach(person_of(request))
+        count(slug, **asked(CountSerializer, request))
+        return answer(shelf_now())
 
 
 _MOST_OWN = 200

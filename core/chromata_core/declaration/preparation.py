@@ -50,7 +50,8 @@ class Shared:
 
     With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
     ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
-    of work come before anybody needs it. ``meanwhile`` is for who waits.
+    of work come before anybody needs it. ``meanwhile`` is for who waits. ``kind`` is the kind of instrument it is, if
+    readings are made with it.
     """
 
     label: str
@@ -63,6 +64,7 @@ class Shared:
     free_label: str = "Without it"
     after: NumberName = ""
     meanwhile: str = ""
+    kind: str = ""
     when: When = None
 
 

@@ -56,7 +56,8 @@ class Measured:
         """The standard uncertainty of ``value`` (SI) measured so, but for the laboratory's temperature, which vessels
         that stand in one formula share.
         """
-        variance, shared = 0.0, {}
+        variance = 0.0
+        shared: dict[tuple[str, str], float] = {}
         for piece in self.pieces:
             scale = unit(piece.unit).factor
             twice = 2.0 if piece.kind in ("balance", "burette") else 1.0  # read before and after

@@ -52,19 +52,23 @@ class OtherWay:
 class Recipe:
     """How one solution is made. ``lead`` says it in a line, ``steps`` one after the other.
 
-    ``result`` is the concentration that follows; ``value`` and ``limit`` are it and its ± (95 %) as the plan's number
-    ``feeds`` takes them. ``bottle`` is the one it comes from, 0 for one that has to be bought; ``needs`` of it.
+    ``result`` is the concentration that follows, ``molar`` and ``molar_limit`` the same as plain numbers in mol/L with
+    their ± (95 %); ``value`` and ``limit`` as the plan's number ``feeds`` takes them. ``filled`` is what it gives in
+    all. ``bottle`` is the one it comes from, 0 for one that has to be bought; ``needs`` of it.
     ``lacks`` are what is not there, with what to do, ``looks`` what to think of.
     """
 
     key: str
     title: str
     amount: str
+    filled: str
     wanted: str
     lead: str
     steps: list[str]
     asked: list[Asked]
     result: str
+    molar: str
+    molar_limit: str
     shares: list[ShareOut]
     feeds: str
     value: str
@@ -98,12 +102,13 @@ def recipe(
     really = _really(way, measured or {})
     made = way.result(really)
     known = reagent(solution.formula)
-    value, limit = _as_the_plan_says(solution, made)
+    molar, molar_limit = _plain(made, 1.0)
+    value, limit = _plain(made, solution.equivalents) if solution.feeds else ("", "")
     others = [OtherWay(one.bottle.number, lead_of(one)) for one in _one_a_bottle(found) if one.bottle != way.bottle]
     return Recipe(
-        solution.key, solution.title, _made(way), amount_text(solution.amount, "mL"), lead_of(way),
-        steps_of(way, solution), [_asked(one) for one in _measures(way)],
-        f"{_molar(made)} mol/L", _shares(made),
+        solution.key, solution.title, _made(way), _filled(way), amount_text(solution.amount, "mL"), lead_of(way),
+        steps_of(way, solution), _asked(way),
+        f"{_molar(made)} mol/L", molar, molar_limit, _shares(made),
         solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _needed(way), known.hazard, known.store,
         known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
     )  # fmt: skip
@@ -137,17 +142,20 @@ def _one_a_bottle(found: Sequence[Way]) -> list[Way]:
     return list(best.values())
 
 
-def _measures(way: Way) -> list[Measured]:
-    """What is weighed or measured by a scale, so that it is written down."""
-    return [one for stage in way.stages for one in (stage.taken, stage.made) if not one.stands and one.key[0] != "V"]
+def _measures(way: Way) -> list[tuple[Measured, int]]:
+    """What is weighed or measured by a scale, so that it is written down, and how often."""
+    return [(stage.taken, stage.batches) for stage in way.stages if not stage.taken.stands]
 
 
-def _asked(one: Measured) -> Asked:
-    return Asked(one.key, one.label, one.unit, one.text, one.by)
+def _asked(way: Way) -> list[Asked]:
+    return [
+        Asked(one.key, f"{one.label}, mean of {times}" if times > 1 else one.label, one.unit, one.text, one.by)
+        for one, times in _measures(way)
+    ]
 
 
 def _really(way: Way, texts: Mapping[str, str]) -> dict[str, float]:
-    by_key = {one.key: one for one in _measures(way)}
+    by_key = {one.key: one for one, _ in _measures(way)}
     unknown = [key for key in texts if key not in by_key]
     if unknown:
         raise ReadingError("This recipe measures something else: the shelf or the plan was changed. Look at it again.")
@@ -159,11 +167,8 @@ def _molar(made: Propagated) -> str:
     return report(scale.from_si(made.value), scale.from_si(made.budget.expanded)).text
 
 
-def _as_the_plan_says(solution: Solution, made: Propagated) -> tuple[str, str]:
-    """Value and ± as texts for the plan's number: no power of ten, digits as far as its ± reaches."""
-    if not solution.feeds:
-        return "", ""
-    per = solution.equivalents
+def _plain(made: Propagated, per: float) -> tuple[str, str]:
+    """Value and ± in mol/L times ``per`` as plain numbers, digits as far as its ± reaches."""
     scale = unit("mol/L")
     value, limit = scale.from_si(made.value * per), scale.from_si(made.budget.expanded * per)
     if limit <= 0:
@@ -172,6 +177,10 @@ def _as_the_plan_says(solution: Solution, made: Propagated) -> tuple[str, str]:
     if told.power:
         return f"{value:.6g}", f"{limit:.2g}"
     return told.value, told.uncertainty
+
+
+def _filled(way: Way) -> str:
+    return amount_text(way.last.made.value * way.last.batches if way.stages else way.wanted.volume, "mL")
 
 
 def _made(way: Way) -> str:
@@ -242,6 +251,6 @@ def _looks(solution: Solution, way: Way, made: Propagated) -> list[str]:
 def _empty(solution: Solution, lacks: list[str]) -> Recipe:
     known = reagent(solution.formula)
     return Recipe(
-        solution.key, solution.title, "", amount_text(solution.amount, "mL"), "", [], [], "", [], "", "", "", 0,
-        solution.formula, "", known.hazard, known.store, known.keeps, lacks, [], [],
+        solution.key, solution.title, "", "", amount_text(solution.amount, "mL"), "", [], [], "", "", "", [], "", "",
+        "", 0, solution.formula, "", known.hazard, known.store, known.keeps, lacks, [], [],
     )  # fmt: skip

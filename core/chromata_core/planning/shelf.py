@@ -85,6 +85,15 @@ def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
     return Bottle(number, name, formula, True, holds, _limit(limit, holds, asked, formula), amount, until)
 
 
+def left_after(said: Mapping[str, str], taken: str) -> str:
+    """The amount of a bottle as its label says it, once ``taken`` (text with a unit) is out of it; never under zero."""
+    liquid, amount = _amount(said["amount"])
+    _, gone = _amount(taken)
+    symbol = "mL" if liquid else "g"
+    left = unit(symbol).from_si(max(amount - gone, 0.0))
+    return f"{left / 1000:.4g} L" if liquid and left >= 1000 else f"{left:.4g} {symbol}"
+
+
 def usual(formula: str) -> Bottle:
     """``formula`` as it is usually bought; there is none of it here."""
     known = reagent(formula)

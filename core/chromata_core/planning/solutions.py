@@ -1,7 +1,7 @@
 """The solutions that a plan asks for: what is dissolved, how concentrated, how much for the class."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 from chromata_core.chemistry.molar_mass import formula_text
@@ -60,20 +60,27 @@ class Solution:
         return Wanted(self.formula, self.concentration, self.amount, bool(self.limit), part)
 
 
-def solutions(bound: Bound, benches: int) -> list[Solution]:
-    """What ``bound``'s options ask to be made for so many benches, in the order of its supplies; the same solution that
-    is used for two things is made once.
+def solutions(groups: Sequence[tuple[Bound, int]]) -> list[Solution]:
+    """What groups of benches need together, in the order of their supplies; one that is used for two things is made
+    once. Each group's plan comes with how many benches work by it.
     """
-    found: dict[str, Solution] = {}
-    for supply in active(bound.method.supplies, bound.options):
-        for one in _solutions(bound, supply, benches):
-            before = found.get(one.key)
-            found[one.key] = _together(before, one) if before else one
-    return [one for one in found.values() if one.amount > 0]
+    found: dict[tuple[str, str], Solution] = {}
+    for bound, benches in groups:
+        for supply in active(bound.method.supplies, bound.options):
+            for one in _solutions(bound, supply, benches):
+                before = found.get((one.key, one.stated))
+                found[one.key, one.stated] = _together(before, one) if before else one
+    return _told_apart([one for one in found.values() if one.amount > 0])
+
+
+def _told_apart(found: Sequence[Solution]) -> list[Solution]:
+    """Of one that groups want at different strengths each has its own key, and none stands for the plan's number."""
+    keys = [one.key for one in found]
+    return [one if keys.count(one.key) == 1 else replace(one, key=f"{one.key}={one.stated}", feeds="") for one in found]
 
 
 def _together(one: Solution, other: Solution) -> Solution:
-    return Solution(**{**one.__dict__, "amount": one.amount + other.amount, "note": one.note or other.note})
+    return replace(one, amount=one.amount + other.amount, note=one.note or other.note)
 
 
 def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:

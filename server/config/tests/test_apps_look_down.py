@@ -9,7 +9,7 @@ from django.conf import settings
 # Lowest first. ``config`` is what all of them stand in, and only its addresses name them.
 ORDER = (
     "config", "people", "experiments", "stock", "labs", "prelab", "notebook", "rehearsals", "results", "reports",
-    "marking", "archives", "practice", "devices", "demo",
+    "preparation", "marking", "archives", "practice", "devices", "demo",
 )  # fmt: skip
 SERVER: Path = settings.ROOT / "server"
 

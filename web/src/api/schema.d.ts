@@ -1138,6 +1138,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A solution that was made. Written down; 201. 409 where the plan was changed meanwhile, 422 for what no balance shows. */
+        post: operations["make_solution"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/marks": {
         parameters: {
             query?: never;
@@ -1254,6 +1271,57 @@ export interface paths {
         /** @description Who is ready, for the staff. Lets a student begin all the same, or takes that back. */
         put: operations["let_in"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/preparation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What is made and set out for a session. Recipes, pieces, what is ticked; 403 for students. */
+        get: operations["preparation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A tick on the list. Set or taken away; 409 for a line that is not there any more. */
+        post: operations["tick_ready"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A recipe from another bottle, or with what was really measured. What would result; nothing is kept. 404 for a solution that the plan does not need. */
+        post: operations["try_recipe"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1617,6 +1685,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/bottles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Bottles on the shelf. Puts one there; 201. 422 for a label that cannot be. */
+        post: operations["add_bottle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/bottles/{bottle}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description One bottle. Its label as it is from now on; 422 for one that cannot be. */
+        put: operations["change_bottle"];
+        post?: never;
+        /** @description One bottle. It is gone. */
+        delete: operations["take_bottle"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/instruments": {
         parameters: {
             query?: never;
@@ -1645,6 +1748,40 @@ export interface paths {
         put?: never;
         /** @description An instrument of one's own before it is kept. As it would be read and drawn; 422 says what no instrument can be. */
         post: operations["try_instrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/pieces/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description How many there are of an instrument. Counted; nothing: nobody knows any more, and they are taken as there. */
+        put: operations["count_pieces"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The department's bottles and pieces. For everybody who teaches; 403 for students. */
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1695,6 +1832,23 @@ export interface paths {
         };
         /** @description The words in which an experiment is written, as a form. The same for everybody who is signed in. */
         get: operations["vocabulary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The week of the prep room. Sessions from Monday to Sunday with what each still needs; 403 for students. */
+        get: operations["week"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1782,6 +1936,14 @@ export interface components {
         /** @description How a room is arranged: a line for each row from the front, bench numbers and dots. */
         ArrangementRequest: {
             text: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Asked: {
+            key: string;
+            label: string;
+            unit: string;
+            wanted: string;
+            by: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Band: {
@@ -1913,6 +2075,37 @@ export interface components {
         BoardRequest: {
             key: string;
             text: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        BottleOut: {
+            id: number;
+            name: string;
+            formula: string;
+            shown: string;
+            amount: string;
+            strength: string;
+            limit: string;
+            density: string;
+            until: string;
+            place: string;
+            past: boolean;
+            strong: string;
+        };
+        /** @description A bottle as its label says it: amount with g or mL, strength as mol/L, g/L or per cent. */
+        BottleRequest: {
+            name: string;
+            formula: string;
+            amount: string;
+            /** @default  */
+            strength: string;
+            /** @default  */
+            limit: string;
+            /** @default  */
+            density: string;
+            /** @default  */
+            until: string;
+            /** @default  */
+            place: string;
         };
         /** @description What a table was understood as, and how many of its readings were written. */
         Brought: {
@@ -2172,6 +2365,12 @@ export interface components {
             reason: string;
             author: string;
             at: string;
+        };
+        /** @description How many pieces there are, and where; nothing: nobody counted. */
+        CountRequest: {
+            pieces: number | null;
+            /** @default  */
+            place: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Criterion: {
@@ -2750,6 +2949,26 @@ export interface components {
             known: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        MadeOut: {
+            lead: string;
+            measured: string;
+            result: string;
+            by: string;
+            at: string;
+        };
+        /** @description A solution that was made. ``into_plan``: its number counts for the session; ``keep``: it stands on the shelf. */
+        MadeRequest: {
+            key: string;
+            bottle?: number | null;
+            measured?: {
+                [key: string]: string;
+            };
+            /** @default false */
+            into_plan: boolean;
+            /** @default false */
+            keep: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MarkLine: {
             kind: string;
             label: string;
@@ -2934,6 +3153,11 @@ export interface components {
             values: string[];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        OtherWay: {
+            bottle: number;
+            lead: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         OverTime: {
             times: components["schemas"]["HeldTold"][];
             sentence: string;
@@ -3054,6 +3278,14 @@ export interface components {
         /** @description How many bytes of an archive are here. */
         PieceKept: {
             bytes: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PieceOut: {
+            slug: string;
+            name: string;
+            kind: string;
+            pieces: number | null;
+            place: string;
         };
         /** @description Where a student stands: a bench number, or none, and then whether they are absent. */
         PlaceRequest: {
@@ -3301,6 +3533,17 @@ export interface components {
             open: boolean;
             hazards: string[];
         };
+        /** @description All that is made and set out for one session. ``weighed`` is what is used up and not dissolved. */
+        Preparation: {
+            session: components["schemas"]["SessionCard"];
+            benches: number;
+            spare_percent: number;
+            solutions: components["schemas"]["ToMake"][];
+            pieces: components["schemas"]["ToSetOut"][];
+            weighed: components["schemas"]["SupplyOut"][];
+            waste: string;
+            may_change: boolean;
+        };
         /** @description A plan to be previewed, for how many benches, and how many samples each of them works with. */
         PreviewRequest: {
             method: string;
@@ -3368,9 +3611,52 @@ export interface components {
             level: components["schemas"]["LevelEnum"];
             beside: string;
         };
+        /** @description A line of the list, ticked or not. */
+        ReadyRequest: {
+            key: string;
+            ready: boolean;
+        };
         /** @description Why a bench does not count; empty: it counts. */
         ReasonRequest: {
             reason: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Recipe: {
+            key: string;
+            title: string;
+            amount: string;
+            filled: string;
+            wanted: string;
+            lead: string;
+            steps: string[];
+            asked: components["schemas"]["Asked"][];
+            result: string;
+            molar: string;
+            molar_limit: string;
+            shares: components["schemas"]["ShareOut"][];
+            feeds: string;
+            value: string;
+            limit: string;
+            bottle: number;
+            substance: string;
+            needs: string;
+            hazard: string;
+            store: string;
+            keeps: number;
+            lacks: string[];
+            looks: string[];
+            others: components["schemas"]["OtherWay"][];
+        };
+        /**
+         * @description A solution of the plan, from the bottle that is chosen (0: one that is bought; nothing: the best there is), with
+         *     what was measured so far, by what it is asked under.
+         */
+        RecipeRequest: {
+            key: string;
+            bottle?: number | null;
+            measured?: {
+                [key: string]: string;
+            };
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         RecordCheck: {
@@ -3741,6 +4027,17 @@ export interface components {
             pen: components["schemas"]["PenEnum"] | components["schemas"]["BlankEnum"];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ShareOut: {
+            label: string;
+            percent: string;
+        };
+        /** @description What the department has to prepare and to work with; ``known`` substances by formula (label) and name (text). */
+        ShelfOut: {
+            known: components["schemas"]["Named"][];
+            bottles: components["schemas"]["BottleOut"][];
+            pieces: components["schemas"]["PieceOut"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Shown: {
             text: string;
             doubtful: number;
@@ -4096,6 +4393,27 @@ export interface components {
             sentence: string;
             meanwhile: string;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ToMake: {
+            recipe: components["schemas"]["Recipe"];
+            made: components["schemas"]["MadeOut"] | null;
+            ready: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ToSetOut: {
+            key: string;
+            name: string;
+            needed: number;
+            shared: boolean;
+            there: number | null;
+            short: string;
+            ready: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Together: {
+            title: string;
+            amounts: string[];
+        };
         /** @description A new token, told this once, and all that there are now. */
         TokenMade: {
             secret: string;
@@ -4176,6 +4494,30 @@ export interface components {
             saved_at: string;
             ready: boolean;
             sessions: number;
+        };
+        /** @description Monday to Sunday, its sessions in order. */
+        Week: {
+            begins: string;
+            ends: string;
+            sessions: components["schemas"]["WeekSession"][];
+            together: components["schemas"]["Together"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        WeekLine: {
+            key: string;
+            title: string;
+            amount: string;
+            lead: string;
+            earliest: string;
+            ready: boolean;
+            made: boolean;
+            lacks: string[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        WeekSession: {
+            card: components["schemas"]["SessionCard"];
+            benches: number;
+            lines: components["schemas"]["WeekLine"][];
         };
         /** @description For which reading. */
         WhichReadingRequest: {
@@ -7100,6 +7442,41 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    make_solution: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preparation"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     marks: {
         parameters: {
             query?: never;
@@ -7419,6 +7796,107 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoomReady"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    preparation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preparation"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    tick_ready: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadyRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preparation"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    try_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recipe"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -8124,6 +8602,105 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    add_bottle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleRequest"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    change_bottle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bottle: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    take_bottle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bottle: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     add_instrument: {
         parameters: {
             query?: never;
@@ -8176,6 +8753,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Instrument"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    count_pieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CountRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -8297,6 +8938,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordOut"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    week: {
+        parameters: {
+            query?: {
+                day?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Week"];
                 };
             };
             400: components["responses"]["Refused400"];

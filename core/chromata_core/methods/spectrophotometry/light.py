@@ -89,7 +89,7 @@ def options(
 
 SHARED = (
     Shared("Spectrophotometer", "meters", "meter_places", "meter_minutes",
-           after="make_minutes", meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
+           after="make_minutes", kind="spectrophotometer", meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
 )  # fmt: skip
 ROLES = (
     Role("pipette", "For the standards", ("graduated pipette", "burette", "pipette"), "pipette-graduated-10"),

@@ -1,0 +1,129 @@
+"""What a session needs: solutions with their recipes, pieces, counted against what is there and who else wants them."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from datetime import date, timedelta
+
+from django.utils import timezone
+
+from chromata_core.declaration.options import active
+from chromata_core.instruments.prep_room import PIECES
+from chromata_core.planning.pieces import PieceNeeded, pieces_needed
+from chromata_core.planning.solutions import Solution, solutions
+from chromata_core.planning.supplies import SupplyOut, supplies
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Sheet
+from labs.declared import method_of
+from labs.instruments import stock_of
+from labs.models import Session
+from stock.models import Counted
+
+_LIVE = (Session.State.PLANNED, Session.State.OPEN)
+
+
+@dataclass(frozen=True, slots=True)
+class Needs:
+    """Benches of a session that work alike, with how many records they write."""
+
+    bound: Bound
+    records: int
+    places: int
+
+
+def needs_of(session: Session) -> list[Needs]:
+    """The session's benches, those together that work by the same options."""
+    method, stock = method_of(session), stock_of(session)
+    alike: dict[tuple[tuple[str, str], ...], list[int]] = {}
+    for bench in session.benches.select_related("sample"):
+        own = tuple(sorted((bench.sample.options if bench.sample else {}).items()))
+        alike.setdefault(own, []).append(bench.number)
+    sheets = {own: Sheet({**session.options, **dict(own)}, session.instruments, stock=stock) for own in alike}
+    return [Needs(bind(method, sheets[own]), len(found), len(set(found))) for own, found in alike.items()]
+
+
+def solutions_for(session: Session) -> list[Solution]:
+    """What has to be made for ``session``."""
+    return solutions([(one.bound, one.records) for one in needs_of(session)])
+
+
+def weighed_for(session: Session) -> list[SupplyOut]:
+    """What is used up and is no solution that is made."""
+    found = []
+    for one in needs_of(session):
+        told = supplies(one.bound, one.records).supplies
+        declared = active(one.bound.method.supplies, one.bound.options)
+        made = {one.bound.worded(supply.label) for supply in declared if supply.substance and supply.concentration}
+        found += [line for line in told if line.label not in made]
+    return found
+
+
+def pieces_for(session: Session) -> list[PieceNeeded]:
+    """What stands at its benches and is shared by them; once where each bench works with all samples."""
+    found: dict[str, PieceNeeded] = {}
+    for one in needs_of(session):
+        for piece in pieces_needed(one.bound, one.places):
+            before = found.get(piece.slug)
+            if before is not None:
+                once = piece.shared or session.all_samples
+                piece = replace(
+                    piece, needed=max(before.needed, piece.needed) if once else before.needed + piece.needed
+                )
+            found[piece.slug] = piece
+    return list(found.values())
+
+
+def at_the_same_time(session: Session) -> list[Session]:
+    """Other sessions of the department that are held while this one is."""
+    end = session.starts_at + timedelta(minutes=session.minutes)
+    near = Session.objects.filter(
+        state__in=_LIVE, simulated="", starts_at__lt=end, starts_at__gt=session.starts_at - timedelta(days=1)
+    ).exclude(pk=session.pk)
+    near = near.select_related("section__owner")
+    return [one for one in near if one.starts_at + timedelta(minutes=one.minutes) > session.starts_at]
+
+
+def counted() -> dict[str, int]:
+    """How many pieces of what was counted are there."""
+    return dict(Counted.objects.values_list("slug", "pieces"))
+
+
+def shortage(piece: PieceNeeded, there: int | None, elsewhere: int, benches: int) -> str:
+    """What is lacking of ``piece`` and what to do; empty where enough is there, or nobody counted.
+
+    ``elsewhere`` are those that sessions at the same time need.
+    """
+    if there is None or there >= piece.needed + elsewhere:
+        return ""
+    at_once = f", and {elsewhere} by another session at the same time" if elsewhere else ""
+    cure = _cure(piece, there - elsewhere, benches)
+    return f"{piece.needed} needed{at_once}; {there} are there. {cure}"
+
+
+def _cure(piece: PieceNeeded, left: int, benches: int) -> str:
+    have = counted()
+    kind = PIECES[piece.slug].kind if piece.slug in PIECES else ""
+    others = [
+        PIECES[slug].short
+        for slug, number in have.items()
+        if slug in PIECES and slug != piece.slug and PIECES[slug].kind == kind and number >= piece.needed
+    ]
+    if others:
+        return f"Enough are there of: {', '.join(others[:3])}."
+    each = max(piece.needed // max(benches, 1), 1)
+    if left >= each and not piece.shared:
+        return f"They serve {left // each} benches: let two benches share, or come in two groups."
+    return "Move one of the sessions, or borrow some."
+
+
+def day_of(session: Session) -> date:
+    """On which day it is held, where the department is."""
+    return timezone.localtime(session.starts_at).date()
+
+
+def elsewhere_of(sessions: Iterable[Session]) -> dict[str, int]:
+    """Pieces that these sessions need together."""
+    found: dict[str, int] = {}
+    for session in sessions:
+        for piece in pieces_for(session):
+            found[piece.slug] = found.get(piece.slug, 0) + piece.needed
+    return found

@@ -1,0 +1,97 @@
+"""How far a session's preparation is: its list with what was made and ticked."""
+
+from collections.abc import Mapping
+
+from chromata_core.declaration.options import bottles
+from chromata_core.planning.recipe import Recipe, recipe
+from chromata_core.planning.shelf import Shelf
+from chromata_core.planning.solutions import Solution
+from chromata_core.planning.supplies import SPARE
+from labs.declared import method_of
+from labs.models import Session
+from labs.term import session_card
+from people.models import Person
+from preparation.models import Made, Ready
+from preparation.needs import (
+    at_the_same_time,
+    counted,
+    day_of,
+    elsewhere_of,
+    pieces_for,
+    shortage,
+    solutions_for,
+    weighed_for,
+)
+from preparation.shapes import MadeOut, Preparation, ToMake, ToSetOut
+from stock.shelf import shelf_on
+
+
+def preparation_of(session: Session, person: Person) -> Preparation:
+    """All that has to be made and set out for ``session``, as it stands now."""
+    places = session.benches.values("number").distinct().count()
+    return Preparation(
+        session_card(session), places, round((SPARE - 1) * 100), to_make(session), to_set_out(session),
+        weighed_for(session), method_of(session).waste, person.teaches and session.state in _NOT_OVER,
+    )  # fmt: skip
+
+
+_NOT_OVER = (Session.State.PLANNED, Session.State.OPEN)
+
+
+def to_make(session: Session) -> list[ToMake]:
+    """Its solutions with their recipes, and how those came out that were made."""
+    shelf, ticked = shelf_on(day_of(session)), _ticked(session)
+    made = {one.key: one for one in session.made.select_related("by")}
+    return [
+        ToMake(recipe(one, shelf), _made(made.get(one.key)), one.key in ticked or one.key in made)
+        for one in solutions_for(session)
+    ]
+
+
+def to_set_out(session: Session) -> list[ToSetOut]:
+    """Its pieces against what is there, and what others want at the same time."""
+    have, ticked, others = counted(), _ticked(session), elsewhere_of(at_the_same_time(session))
+    places = session.benches.values("number").distinct().count()
+    return [
+        ToSetOut(
+            f"piece:{one.slug}", one.name, one.needed, one.shared, have.get(one.slug),
+            shortage(one, have.get(one.slug), others.get(one.slug, 0), places), f"piece:{one.slug}" in ticked,
+        )
+        for one in pieces_for(session)
+    ]  # fmt: skip
+
+
+def recipe_for(session: Session, key: str, bottle: int | None, measured: Mapping[str, str]) -> Recipe | None:
+    """The recipe of one solution of ``session``, from the bottle that was chosen, with what was measured."""
+    solution = solution_for(session, key)
+    return recipe(solution, shelf_for(session), bottle, measured) if solution else None
+
+
+def solution_for(session: Session, key: str) -> Solution | None:
+    """One solution of ``session``."""
+    return next((one for one in solutions_for(session) if one.key == key), None)
+
+
+def shelf_for(session: Session) -> Shelf:
+    """What is there for it on its day."""
+    return shelf_on(day_of(session))
+
+
+def keys_of(session: Session) -> set[str]:
+    """Every line of its list that can be ticked."""
+    return {one.key for one in solutions_for(session)} | {f"piece:{one.slug}" for one in pieces_for(session)}
+
+
+def on_the_board(session: Session, option: str) -> bool:
+    """Whether the number stands on a bottle and may be written for the room once the session is open."""
+    return any(one.key == option for one in bottles(method_of(session), session.options))
+
+
+def _ticked(session: Session) -> set[str]:
+    return set(Ready.objects.filter(session=session).values_list("key", flat=True))
+
+
+def _made(one: Made | None) -> MadeOut | None:
+    if one is None:
+        return None
+    return MadeOut(one.lead, ", ".join(one.measured.values()), one.result, one.by.name, one.at.isoformat())

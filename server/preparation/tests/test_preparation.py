@@ -1,0 +1,198 @@
+"""The prep room: who may do what there, what is written back, what stands against what."""
+
+from datetime import timedelta
+from typing import Any
+
+from labs import actions
+from labs.models import Session
+from labs.tests.room import WHEN, Room, planned, unhurried
+from people.models import Person
+from preparation.models import Made
+from stock.models import Bottle, Counted
+
+ACID = {
+    "name": "Hydrochloric acid", "formula": "HCl", "amount": "2.5 L", "strength": "37 %", "density": "1.18 g/mL",
+}  # fmt: skip
+PELLETS = {"name": "Sodium hydroxide", "formula": "NaOH", "amount": "500 g", "strength": "97 %", "limit": "1 %"}
+KEY = "NaOH:c_t"
+
+
+class PrepRoom(Room):
+    def setUp(self) -> None:
+        unhurried(self)
+        self.planned = planned(self.section)
+
+    def post(self, who: Person, path: str, **said: Any) -> tuple[int, Any]:
+        found = self.as_(who).post(f"/api/{path}", said, "application/json")
+        return found.status_code, found.json() if found.content else None
+
+    def get(self, who: Person, path: str) -> tuple[int, Any]:
+        found = self.as_(who).get(f"/api/{path}")
+        return found.status_code, found.json()
+
+    def made(self, who: Person, session: Session | None = None, mass: str = "0.4120", **said: Any) -> tuple[int, Any]:
+        body = {"key": KEY, "measured": {"m_1": mass}, **said}
+        return self.post(who, f"sessions/{(session or self.planned).pk}/made", **body)
+
+    def prepared(self) -> Any:
+        return self.get(self.instructor, f"sessions/{self.planned.pk}/preparation")[1]
+
+
+class Lists(PrepRoom):
+    def test_staff_see_it_and_students_do_not(self) -> None:
+        path = f"sessions/{self.planned.pk}/preparation"
+        for who, status in ((self.instructor, 200), (self.assistant, 200), (self.student, 403), (self.stranger, 404)):
+            with self.subTest(who.username):
+                self.assertEqual(self.get(who, path)[0], status)
+                self.assertEqual(self.post(who, f"sessions/{self.planned.pk}/recipe", key=KEY)[0], status)
+                self.assertEqual(self.post(who, f"sessions/{self.planned.pk}/ready", key=KEY, ready=True)[0], status)
+        for path in ("week", "stock/shelf"):
+            self.assertEqual(self.get(self.student, path)[0], 403)
+
+    def test_what_is_made_for_a_titration(self) -> None:
+        [base] = self.prepared()["solutions"]
+        self.assertEqual((base["recipe"]["key"], base["made"], base["ready"]), (KEY, None, False))
+        self.assertIn("No bottle", base["recipe"]["lacks"][0])
+        Bottle.objects.create(**PELLETS)
+        [base] = self.prepared()["solutions"]
+        self.assertEqual((base["recipe"]["lacks"], base["recipe"]["bottle"] > 0), ([], True))
+
+    def test_a_bottle_past_its_date_on_the_day_of_the_session(self) -> None:
+        Bottle.objects.create(**PELLETS, until=(WHEN - timedelta(days=1)).date())
+        [base] = self.prepared()["solutions"]
+        self.assertEqual(base["recipe"]["bottle"], 0)
+        self.assertIn("past its date", " ".join(base["recipe"]["lacks"]))
+
+    def test_ticks(self) -> None:
+        path = f"sessions/{self.planned.pk}/ready"
+        status, found = self.post(self.assistant, path, key="piece:burette-50-b", ready=True)
+        self.assertEqual((status, [one["ready"] for one in found["pieces"] if "burette" in one["key"]]), (200, [True]))
+        self.post(self.assistant, path, key="piece:burette-50-b", ready=True)
+        found = self.post(self.assistant, path, key="piece:burette-50-b", ready=False)[1]
+        self.assertFalse(any(one["ready"] for one in found["pieces"]))
+        self.assertEqual(self.post(self.assistant, path, key="piece:unicorn", ready=True)[0], 409)
+
+
+class WrittenBack(PrepRoom):
+    def test_what_was_weighed_feeds_the_plan(self) -> None:
+        """0.4120 g of 97 % pellets (39.997 g/mol) in 100 mL: 0.09992 mol/L, by hand."""
+        Bottle.objects.create(**PELLETS)
+        status, found = self.made(self.assistant, into_plan=True)
+        self.assertEqual(status, 201, found)
+        self.planned.refresh_from_db()
+        self.assertAlmostEqual(float(self.planned.options["c_t"]), 4.120 * 0.97 / 39.997, delta=0.0001)
+        self.assertGreater(float(self.planned.options["c_t.limit"]), 0.0005)  # 1 % of purity
+        self.assertEqual(self.planned.revision, 1)
+        self.assertIn("Aldo", found["solutions"][0]["made"]["by"])
+        self.assertEqual(found["solutions"][0]["made"]["measured"], "0.4120 g")
+        self.assertEqual(Bottle.objects.get().amount, "499.6 g")
+        self.assertIn("made Sodium hydroxide", self.planned.deeds.order_by("-pk")[0].what)
+
+    def test_made_again_the_latest_counts_and_the_first_stays(self) -> None:
+        self.made(self.instructor, mass="0.4120")
+        found = self.made(self.instructor, mass="0.4210")[1]
+        self.assertEqual(found["solutions"][0]["made"]["measured"], "0.4210 g")
+        self.assertEqual(Made.objects.count(), 2)
+
+    def test_it_can_stand_on_the_shelf_and_serves_the_next_session(self) -> None:
+        self.made(self.instructor, mass="0.4231", keep=True)
+        kept = Bottle.objects.get()
+        self.assertEqual((kept.formula, kept.amount), ("NaOH", "100 mL"))
+        other = planned(self.section)
+        how = self.get(self.instructor, f"sessions/{other.pk}/preparation")[1]["solutions"][0]["recipe"]
+        self.assertIn("as it stands", how["lead"])
+
+    def test_an_open_session_takes_it_from_the_board(self) -> None:
+        status, found = self.made(self.instructor, self.session, into_plan=True)
+        self.assertEqual(status, 201, found)
+        said = self.bench.entries.get(key="c_t").text
+        self.assertRegex(said, r"^0\.\d+ ± 0\.\d+$")
+
+    def test_careless_and_hostile_requests(self) -> None:
+        for mass, status in (
+            ("", 422),
+            ("4,1x", 422),
+            ("0", 422),
+            ("-4", 422),
+            ("4000", 422),
+            ("4.1 mL", 422),
+            ("9" * 24, 422),
+        ):
+            with self.subTest(mass):
+                self.assertEqual(self.made(self.instructor, mass=mass)[0], status)
+        path = f"sessions/{self.planned.pk}/made"
+        for said, status in (
+            ({"key": "unicorn", "measured": {}}, 409),
+            ({"key": KEY, "measured": {"m_1": "4.1", "A_9": "3"}}, 422),
+            ({"key": KEY, "measured": {"m_1": "4.1"}, "bottle": 999_999}, 409),
+            ({"key": KEY, "measured": {str(n): "1" for n in range(200)}}, 400),
+            ({"key": KEY, "measured": ["m_1"]}, 400),
+            ({}, 400),
+        ):
+            with self.subTest(said):
+                self.assertEqual(self.post(self.instructor, path, **said)[0], status)
+        self.assertEqual(self.made(self.student)[0], 403)
+        self.assertEqual(Made.objects.count(), 0)
+
+    def test_ten_times_too_much_does_not_become_the_plan_in_silence(self) -> None:
+        status, said = self.made(self.instructor, mass="4.120", into_plan=True)
+        self.assertEqual(status, 409)
+        self.assertIn("comes to 0.999", " ".join(said["problems"]))
+        self.planned.refresh_from_db()
+        self.assertNotIn("c_t.limit", self.planned.options)
+
+    def test_nothing_is_prepared_for_what_is_over(self) -> None:
+        actions.close_session(self.session)
+        self.assertEqual(self.made(self.instructor, self.session)[0], 409)
+
+
+class Shelf(PrepRoom):
+    def test_bottles_are_kept_by_everybody_who_teaches(self) -> None:
+        status, found = self.post(self.assistant, "stock/bottles", **ACID)
+        self.assertEqual((status, found["bottles"][0]["strong"]), (201, "37 %, 1.18 g/mL"))
+        number = found["bottles"][0]["id"]
+        client = self.as_(self.stranger)
+        changed = client.put(f"/api/stock/bottles/{number}", {**ACID, "amount": "1 L"}, "application/json")
+        self.assertEqual(changed.json()["bottles"][0]["amount"], "1 L")
+        self.assertEqual(client.delete(f"/api/stock/bottles/{number}").json()["bottles"], [])
+        self.assertEqual(client.delete(f"/api/stock/bottles/{number}").status_code, 404)
+        for change in ({"amount": "much"}, {"formula": "H2OO("}, {"density": ""}, {"until": "31.12.2026"}):
+            self.assertEqual(self.post(self.assistant, "stock/bottles", **{**ACID, **change})[0], 422)
+        self.assertEqual(self.post(self.student, "stock/bottles", **ACID)[0], 403)
+
+    def test_pieces_are_counted_against_what_is_held_at_the_same_time(self) -> None:
+        count = self.as_(self.instructor).put
+        said = {"pieces": 3, "place": "cupboard 2"}
+        self.assertEqual(count("/api/stock/pieces/burette-50-b", said, "application/json").status_code, 200)
+        self.assertEqual(count("/api/stock/pieces/unicorn", said, "application/json").status_code, 422)
+        self.assertEqual(count("/api/stock/pieces/burette-50-b", {"pieces": -1}, "application/json").status_code, 400)
+        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        self.assertEqual((burette["needed"], burette["there"]), (2, 3))
+        self.assertIn("another session at the same time", burette["short"])  # the open one needs two
+        Session.objects.filter(pk=self.session.pk).update(starts_at=WHEN + timedelta(days=1))
+        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        self.assertEqual(burette["short"], "")
+
+    def test_too_few_with_the_cure(self) -> None:
+        Session.objects.filter(pk=self.session.pk).update(starts_at=WHEN + timedelta(days=1))
+        Counted.objects.create(slug="burette-50-b", pieces=1)
+        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        self.assertEqual(
+            burette["short"],
+            "2 needed; 1 are there. They serve 1 benches: let two benches share, or come in two groups.",
+        )
+        Counted.objects.create(slug="burette-25-a", pieces=12)
+        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        self.assertIn("Enough are there of: Burette 25 mL, class A", burette["short"])
+
+
+class TheWeek(PrepRoom):
+    def test_sessions_of_the_week_and_what_they_share(self) -> None:
+        status, week = self.get(self.assistant, f"week?day={WHEN:%Y-%m-%d}")
+        self.assertEqual(
+            (status, week["begins"], week["ends"], len(week["sessions"])), (200, "2026-03-02", "2026-03-08", 2)
+        )
+        self.assertEqual([one["title"] for one in week["together"]], ["Sodium hydroxide, 0.1026 mol/L"])
+        self.assertEqual(self.get(self.assistant, "week?day=2026-03-09")[1]["sessions"], [])
+        self.assertEqual(self.get(self.stranger, f"week?day={WHEN:%Y-%m-%d}")[1]["sessions"], [])
+        self.assertEqual(self.get(self.assistant, "week?day=soon")[0], 400)

@@ -1,0 +1,67 @@
+"""The week: its sessions side by side, one list of what must be made by when."""
+
+from collections.abc import Sequence
+from datetime import date, datetime, time, timedelta
+
+from django.utils import timezone
+
+from labs.models import Session
+from labs.policy import sessions_for
+from labs.term import session_card
+from people.models import Person
+from preparation.shapes import Together, Week, WeekLine, WeekSession
+from preparation.standing import to_make, to_set_out
+
+_DAYS = 7
+
+
+def week_of(person: Person, day: date) -> Week:
+    """What ``person`` has to get ready in the week (from Monday) in which ``day`` lies."""
+    monday = day - timedelta(days=day.weekday())
+    begins = timezone.make_aware(datetime.combine(monday, time.min))
+    found = (
+        sessions_for(person)
+        .filter(starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS), simulated="")
+        .exclude(state=Session.State.CANCELLED)
+        .select_related("section__owner")
+        .order_by("starts_at", "pk")
+    )
+    sessions = [_session(one) for one in found]
+    return Week(monday.isoformat(), (monday + timedelta(days=_DAYS - 1)).isoformat(), sessions, _together(sessions))
+
+
+def _session(session: Session) -> WeekSession:
+    over = session.state == Session.State.CLOSED
+    lines = [] if over else [*_solutions(session), *_pieces(session)]
+    places = session.benches.values("number").distinct().count()
+    return WeekSession(session_card(session), places, lines)
+
+
+def _solutions(session: Session) -> list[WeekLine]:
+    lines = []
+    for one in to_make(session):
+        how = one.recipe
+        earliest = timezone.localtime(session.starts_at).date() - timedelta(days=how.keeps)
+        lead = one.made.lead if one.made else how.lead
+        lacks = [] if one.made else how.lacks
+        lines.append(
+            WeekLine(how.key, how.title, how.amount, lead, earliest.isoformat(), one.ready, bool(one.made), lacks)
+        )
+    return lines
+
+
+def _pieces(session: Session) -> list[WeekLine]:
+    return [
+        WeekLine(one.key, one.name, f"× {one.needed}", "", "", one.ready, False, [one.short] if one.short else [])
+        for one in to_set_out(session)
+    ]
+
+
+def _together(sessions: Sequence[WeekSession]) -> list[Together]:
+    """Solutions that several sessions of the week use: made once for all, if they keep so long."""
+    wanted: dict[str, list[str]] = {}
+    for session in sessions:
+        for line in session.lines:
+            if line.lead and not line.made:
+                wanted.setdefault(line.title, []).append(f"{line.amount} for {session.card.title}")
+    return [Together(title, amounts) for title, amounts in wanted.items() if len(amounts) > 1]

@@ -1,0 +1,88 @@
+"""The department's shelf: bottles and counted pieces, which everybody who teaches keeps in order together."""
+
+from collections.abc import Mapping
+from datetime import date
+from typing import Any
+
+from django.db import transaction
+from django.utils import timezone
+
+from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.chemistry.reagents import known_names
+from chromata_core.errors import ReadingError, unknown
+from chromata_core.instruments.prep_room import PIECES
+from chromata_core.planning.shelf import Shelf, bottle
+from config.errors import Refused
+from stock.models import Bottle, Counted
+from stock.shapes import BottleOut, Named, PieceOut, ShelfOut
+
+_MOST = 2000  # bottles
+
+
+def said_of(kept: Bottle) -> dict[str, str]:
+    """What its label says, as the core reads it."""
+    until = kept.until.isoformat() if kept.until else ""
+    return {
+        "formula": kept.formula, "amount": kept.amount, "strength": kept.strength, "limit": kept.limit,
+        "density": kept.density, "until": until,
+    }  # fmt: skip
+
+
+def shelf_on(day: date) -> Shelf:
+    """All that is there to prepare with for ``day``."""
+    bottles = [bottle(kept.pk, kept.name, said_of(kept)) for kept in Bottle.objects.all()]
+    return Shelf(bottles, dict(Counted.objects.values_list("slug", "pieces")), day)
+
+
+def shelf_now() -> ShelfOut:
+    """The shelf as people look at it today: what is past its date first."""
+    today = timezone.localdate()
+    bottles = [_bottle(kept, today) for kept in Bottle.objects.all()]
+    counted = {one.slug: one for one in Counted.objects.all()}
+    known = [Named(formula, name) for formula, name in known_names().items()]
+    pieces = [_piece(slug, counted.get(slug)) for slug in PIECES]
+    return ShelfOut(known, sorted(bottles, key=lambda one: not one.past), pieces)
+
+
+def _bottle(kept: Bottle, today: date) -> BottleOut:
+    read = bottle(kept.pk, kept.name, said_of(kept))
+    until = kept.until.isoformat() if kept.until else ""
+    return BottleOut(
+        kept.pk, kept.name, kept.formula, formula_text(kept.formula), kept.amount, kept.strength, kept.limit,
+        kept.density, until, kept.place, read.past(today), read.strength,
+    )  # fmt: skip
+
+
+def _piece(slug: str, kept: Counted | None) -> PieceOut:
+    piece = PIECES[slug]
+    return PieceOut(slug, piece.short, piece.kind, kept.pieces if kept else None, kept.place if kept else "")
+
+
+def put_on_shelf(said: Mapping[str, Any]) -> Bottle:
+    """A new bottle; ReadingError for a label that cannot be, Refused where the shelf is full."""
+    made = Bottle(**_checked(said))
+    if Bottle.objects.count() >= _MOST:
+        raise Refused(f"The shelf holds {_MOST} bottles. Take off those that are gone.")
+    made.save()
+    return made
+
+
+@transaction.atomic
+def write_label(number: int, said: Mapping[str, Any]) -> bool:
+    """What stands on a bottle from now on; whether there is such a bottle."""
+    return bool(Bottle.objects.filter(pk=number).update(**_checked(said)))
+
+
+def _checked(said: Mapping[str, Any]) -> dict[str, Any]:
+    read = bottle(0, said["name"], said)
+    return {**said, "until": read.until}
+
+
+def count(slug: str, pieces: int | None, place: str) -> None:
+    """So many pieces are there; None: nobody knows. ReadingError for what is no instrument."""
+    if slug not in PIECES:
+        raise ReadingError(unknown("instrument", slug, list(PIECES)))
+    if pieces is None:
+        Counted.objects.filter(slug=slug).delete()
+    else:
+        Counted.objects.update_or_create(slug=slug, defaults={"pieces": pieces, "place": place})
