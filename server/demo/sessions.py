@@ -34,6 +34,7 @@ def make_sessions(section: Section) -> None:
     _past(section, at_work(now, -6, 9))
     _running(section, now - timedelta(minutes=52))
     _planned(section, at_work(now, 7, 13))
+    _warm(section, at_work(now, 8, 9))
 
 
 def _bench_data(session: Session, true: float, seed: int, trials: int) -> SimulatedBench:
@@ -174,3 +175,9 @@ def _second_part(section: Section, standardised: Session, start: datetime) -> No
         section, "back-titration", "Egg shells, with our own acid", "Room 4", start, 90, {}, {}, 8, [],
         follows=standardised, takes=takes,
     )  # fmt: skip
+
+
+def _warm(section: Section, start: datetime) -> None:
+    """Benches that take turns at two baths, with a solution that is past its date."""
+    title = "How much faster when warm?"
+    actions.plan_session(section, "rate-temperature", title, "Room 4", start, 120, {}, {}, 8, [])

@@ -14,9 +14,6 @@ from django.utils import timezone
 from chromata_core.authoring.as_json import to_json
 from chromata_core.declaration.options import resolve_options
 from chromata_core.declaration.questions import asking
-from chromata_core.declaration.vocabulary import Method
-from chromata_core.planning.timetable import orders
-from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from config.errors import Refused
 from experiments.declared import keep, method_named
@@ -24,13 +21,15 @@ from labs.around import forget
 from labs.comparison import comparison_of
 from labs.declared import method_of
 from labs.furnishing import furnish
-from labs.instruments import stock_of, to_freeze
+from labs.instruments import to_freeze
+from labs.locking import lock
 from labs.models import Deed, Session
 from labs.own_work import chosen_work
 from labs.parts import follow, not_needed, still_found
 from labs.prelab_plan import chosen_prelab, must_offer
 from labs.seals import seal_end
-from labs.teams import deal_teams, lock, stand_as_in
+from labs.teams import deal_teams, stand_as_in
+from labs.turns import bench_orders
 from people.models import Person, Section
 from stock.own import instruments_of
 
@@ -191,18 +190,17 @@ def open_session(session: Session) -> None:
     session.save(
         update_fields=["options", "instruments", "stock", "method_version", "declaration", "state", "opened_at"]
     )
-    _begin_records(session, chosen)
+    _begin_records(session)
 
 
-def _begin_records(session: Session, chosen: Method) -> None:
+def _begin_records(session: Session) -> None:
     """Each bench its own order at what is shared, so that not all of them want the same bath at once; and a sealed,
     empty record.
     """
     benches = list(session.benches.all())
-    places = max(bench.number for bench in benches)
+    orders = bench_orders(session)
     for bench in benches:
-        bound = bind(chosen, Sheet(bench.options, session.instruments, stock=stock_of(session)))
-        bench.own_options = {**bench.own_options, **orders(bound, places)[bench.number]}
+        bench.own_options = {**orders.get(bench.number, {}), **bench.own_options}
         seal_end(bench)
         bench.save(update_fields=["own_options", "seal"])
 

@@ -21,6 +21,7 @@ class Session(models.Model):
     ``origin`` says of a session that came in an archive from where; empty: it was held here.
     ``simulated``: nobody stood in a room: a made-up ``class`` wrote it, or it is ``worked`` at drawn instruments; their
     truth and all chance follow from its ``seed``. Empty: it was held.
+    ``turns`` at what benches share, as they were last solved, with their pins (labs/turns.py); empty: never.
     """
 
     class State(models.TextChoices):
@@ -63,6 +64,7 @@ class Session(models.Model):
     origin = models.CharField(max_length=200, blank=True)
     simulated = models.CharField(max_length=8, choices=Simulated.choices, blank=True)
     seed = models.PositiveIntegerField(default=0)
+    turns = models.JSONField(default=dict)
     guests: "models.ManyToManyField[Section, Section]" = models.ManyToManyField(
         Section, related_name="joint_sessions", blank=True
     )

@@ -30,10 +30,29 @@ class ChoicesSerializer(serializers.Serializer[Any]):
 
 
 class PreviewSerializer(ChoicesSerializer):
-    """A plan to be previewed, for how many benches, and how many samples each of them works with."""
+    """A plan to be previewed: for how many benches, how many samples each of them works with, how long (0: any)."""
 
     benches = serializers.IntegerField(min_value=1, max_value=48, default=1)
     samples_each = serializers.IntegerField(min_value=1, max_value=12, default=1)
+    minutes = serializers.IntegerField(min_value=0, max_value=600, default=0)
+
+
+class PinSerializer(serializers.Serializer[Any]):
+    """A bench's turn that stays where it was put: equipment and piece by their places, minutes from the beginning."""
+
+    bench = serializers.IntegerField(min_value=1, max_value=48)
+    equipment = serializers.IntegerField(min_value=0, max_value=20)
+    value = serializers.CharField(max_length=40)
+    piece = serializers.IntegerField(min_value=-1, max_value=48)
+    start = serializers.IntegerField(min_value=0, max_value=1440)
+
+
+class TurnsSerializer(serializers.Serializer[Any]):
+    """Turns to be solved around these pins, for benches that come in groups, so many minutes apart."""
+
+    pins = ShortList(child=PinSerializer(), default=list, max_length=400)
+    groups = serializers.IntegerField(min_value=1, max_value=6, default=1)
+    apart = serializers.IntegerField(min_value=0, max_value=240, default=0)
 
 
 class ComparisonSerializer(serializers.Serializer[Any]):

@@ -8,13 +8,9 @@ from django.db import transaction
 
 from config.errors import Refused
 from labs.around import forget
+from labs.locking import lock
 from labs.models import Bench, Session
 from people.models import Person
-
-
-def lock(session: Session) -> None:
-    """``session`` as it is now, nobody else's until the transaction ends."""
-    session.refresh_from_db(from_queryset=Session.objects.select_for_update())
 
 
 @transaction.atomic

@@ -8,9 +8,6 @@ from django.utils import timezone
 from chromata_core.declaration.options import active, resolve_options
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.planning.timetable import timetables
-from chromata_core.sheet.binding import bind
-from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.describe import options_chosen
 from labs.declared import method_of
 from labs.instruments import stock_of
@@ -33,6 +30,7 @@ from labs.shapes import (
     StudentPlace,
     TakenFrom,
 )
+from labs.turns import timetables_of
 from people.models import Person
 from people.throttles import kept_out
 from stock.shapes import Named
@@ -123,7 +121,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         comparison=session.comparison.get("label", ""),
         steps=steps_of(session),
         remarks=remarks_on(session),
-        timetables=timetables(bind(chosen, Sheet(options, session.instruments, stock=own)), len(places)),
+        timetables=timetables_of(session),
     )
 
 

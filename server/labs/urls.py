@@ -17,6 +17,7 @@ urlpatterns = [
     path("sessions/<int:session_id>/remarks/<int:remark_id>", views.RemarkEnd.as_view()),
     path("sessions/<int:session_id>/room", views.RoomView.as_view()),
     path("sessions/<int:session_id>/minutes", views.Minutes.as_view()),
+    path("sessions/<int:session_id>/turns", views.Turns.as_view()),
     path("sessions/<int:session_id>/teams/deal", views.Deal.as_view()),
     path("sessions/<int:session_id>/teams", views.Teams.as_view()),
     path("sessions/<int:session_id>/samples", views.Samples.as_view()),

@@ -39,10 +39,12 @@ from labs.serializers import (
     SamplesSerializer,
     StateSerializer,
     TeamsSerializer,
+    TurnsSerializer,
 )
 from labs.shapes import Arrangement, BenchPlace, SessionLine, SessionPlan
 from labs.teams import deal_teams, set_teams
 from labs.term import places_of, session_line, session_plan
+from labs.turns import solve_turns
 from people.models import Person, Section
 from people.policy import must_own, owns, person_of, sections_for
 from stock.own import instruments_of
@@ -96,7 +98,13 @@ class PlanPreview(APIView):
         person = person_of(request)
         plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
         return answer(
-            predict(method_named(said["method"], owners_for(person)), plan, said["benches"], said["samples_each"])
+            predict(
+                method_named(said["method"], owners_for(person)),
+                plan,
+                said["benches"],
+                said["samples_each"],
+                said["minutes"],
+            )
         )
 
 
@@ -277,6 +285,23 @@ class Deal(APIView):
         deal_teams(session, **said)
         at_each = f", {said['size']} at a bench" if said["size"] else ""
         return changed(session, person, f"spread the teams {_DEALT[said['how']]}{at_each}")
+
+
+class Turns(APIView):
+    """Turns at what the benches share."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="solve_turns", request=TurnsSerializer, responses=shape(SessionPlan))
+    def put(self, request: Request, session_id: int) -> Response:
+        """Solved anew around what is pinned; 409 once it has begun, 422 where pins contradict each other, 503 while
+        another is being solved.
+        """
+        person = person_of(request)
+        session = session_for(person, session_id)
+        solve_turns(session, **asked(TurnsSerializer, request))
+        session.refresh_from_db()
+        return changed(session, person, "had the turns solved anew")
 
 
 class Samples(APIView):

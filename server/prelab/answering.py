@@ -7,10 +7,10 @@ from django.http import Http404
 from chromata_core.prelab.standing import answer_problem
 from config.errors import Refused
 from labs.actions import note
+from labs.locking import lock
 from labs.models import Session
 from labs.policy import sessions_for
 from labs.prelab_plan import prelab_of
-from labs.teams import lock
 from people.models import Person
 from prelab.asked import asked_at, places, states
 from prelab.models import Answer, LetIn

@@ -14,8 +14,8 @@ from config.errors import Refused
 from labs.actions import note
 from labs.declared import method_of
 from labs.instruments import stock_of
+from labs.locking import lock
 from labs.models import Session
-from labs.teams import lock
 from notebook.board import write_on_board
 from people.models import Person
 from preparation.models import Made, Ready

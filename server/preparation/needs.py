@@ -7,6 +7,7 @@ from datetime import date, timedelta
 from django.utils import timezone
 
 from chromata_core.declaration.options import active
+from chromata_core.declaration.preparation import Supply
 from chromata_core.instruments.prep_room import PIECES
 from chromata_core.planning.pieces import PieceNeeded, pieces_needed
 from chromata_core.planning.solutions import Solution, solutions
@@ -42,8 +43,9 @@ def needs_of(session: Session) -> list[Needs]:
 
 
 def solutions_for(session: Session) -> list[Solution]:
-    """What has to be made for ``session``."""
-    return solutions([(one.bound, one.records) for one in needs_of(session)])
+    """What has to be made for ``session``; not what it takes over from an earlier one."""
+    found = solutions([(one.bound, one.records) for one in needs_of(session)])
+    return [one for one in found if one.feeds not in session.takes]
 
 
 def weighed_for(session: Session) -> list[SupplyOut]:
@@ -52,9 +54,13 @@ def weighed_for(session: Session) -> list[SupplyOut]:
     for one in needs_of(session):
         told = supplies(one.bound, one.records).supplies
         declared = active(one.bound.method.supplies, one.bound.options)
-        made = {one.bound.worded(supply.label) for supply in declared if supply.substance and supply.concentration}
+        made = {one.bound.worded(supply.label) for supply in declared if _is_made(supply, session)}
         found += [line for line in told if line.label not in made]
     return found
+
+
+def _is_made(supply: Supply, session: Session) -> bool:
+    return bool(supply.substance and supply.concentration) and supply.concentration not in session.takes
 
 
 def pieces_for(session: Session) -> list[PieceNeeded]:

@@ -15,8 +15,8 @@ from chromata_core.simulation.class_bench import Timed, bench_at_work
 from config.errors import Refused
 from labs.actions import note, open_session, plan_session
 from labs.declared import method_of
+from labs.locking import lock
 from labs.models import Bench, Session
-from labs.teams import lock
 from notebook.actions import Draft, write
 from notebook.desks import accepted_values
 from notebook.models import Entry

@@ -51,7 +51,7 @@ class Shared:
     With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
     ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
     of work come before anybody needs it. ``meanwhile`` is for who waits. ``kind`` is the kind of instrument it is, if
-    readings are made with it.
+    readings are made with it; ``follows`` the label of what a bench uses before.
     """
 
     label: str
@@ -65,6 +65,7 @@ class Shared:
     after: NumberName = ""
     meanwhile: str = ""
     kind: str = ""
+    follows: str = ""
     when: When = None
 
 

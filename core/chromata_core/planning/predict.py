@@ -10,7 +10,7 @@ from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.planning.supplies import Supplies, supplies
-from chromata_core.planning.timetable import Timetable, timetables
+from chromata_core.planning.timetable import Cure, Timetable, cures, timetables
 from chromata_core.prelab.tasks import Offered, offered
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.sheet.binding import bind
@@ -48,6 +48,7 @@ class Prediction:
 
     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
     ``before_class`` is what students may be asked beforehand.
+    ``cures`` are changes after which the turns fit into the session, if they do not.
     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
     """
 
@@ -55,6 +56,7 @@ class Prediction:
     parts: list[PartOut]
     supplies: Supplies
     timetables: list[Timetable]
+    cures: list[Cure]
     result: str
     relative: str
     budget: list[BudgetOut]
@@ -67,25 +69,26 @@ class Prediction:
     before_class: list[Offered]
 
 
-def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1) -> Prediction:
-    """The prediction for ``plan`` (options, instruments) at ``benches`` benches with so many samples each; SheetError
-    lists what is wrong.
+def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1, minutes: int = 0) -> Prediction:
+    """The prediction for ``plan`` (options, instruments) at ``benches`` benches with so many samples each, in so many
+    minutes (0: any); SheetError lists what is wrong.
     """
     bound = bind(method, plan)
     filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches * samples_each)
     shared = timetables(bound, benches)
+    shorter = cures(bound, benches, minutes) if minutes else []
     try:
         expected = example_as_planned(bound, plan)
         outcome = evaluate(method, expected)
     except ChromataError as error:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [error.message], [], "", [], [])
+        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [error.message], [], "", [], [])
     at = context_of(method, expected)
     worked = [quantity for quantity in bound.quantities if not renames(at, quantity)]
     errors = active(percent_errors(method), bound.options)
     lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in (*worked, *errors) if q.is_line]
     offers = offered(bound, plan)
     if not outcome.results or not outcome.results[0].value:
-        return Prediction(filled, parts, needed, shared, "", "", [], "", "", [], [], "", lines, offers)
+        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [], [], "", lines, offers)
     first = outcome.results[0]
     percent = first.expanded / abs(first.value) * 100
     counted = len([trial for trial in outcome.trials if trial.state == "counted"])
@@ -93,7 +96,7 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     warnings = [f"{f.what} {f.why} {f.do}" for f in outcome.findings if not _of_the_example(f.code)]
     others = _alternatives(method, bound, plan)
     return Prediction(
-        filled, parts, needed, shared, first.label, _said(percent), first.budget, first.advice,
+        filled, parts, needed, shared, shorter, first.label, _said(percent), first.budget, first.advice,
         f"Readings like those of the worked example{averaged}.", warnings, others, _improvement(percent, others), lines,
         offers,
     )  # fmt: skip

@@ -1,38 +1,42 @@
-"""Who uses what is shared, and when: benches take turns at baths and meters, so that as few as possible wait.
-
-Turns are as long as a bench needs. A bath stands at one value at a time and is set to the next when every bench has had
-it; where the first value needs no bath, everybody begins with it while the baths warm up.
-"""
+"""Who uses what is shared, and when, as lanes: each piece of equipment, and the hands that set it."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
-from math import ceil
+from dataclasses import dataclass, replace
+from itertools import groupby, pairwise
 
-from chromata_core.declaration.option_kinds import ListOption
-from chromata_core.declaration.options import active, listed
-from chromata_core.declaration.preparation import Shared
+from chromata_core.declaration.option_kinds import NumberOption
+from chromata_core.planning.least_turns import least_minutes
+from chromata_core.planning.turns import FREE, Equipment, Placed, Problem, Solved, problem_of
+from chromata_core.planning.turns_at_once import turns_at_once
+from chromata_core.sentences import joined
 from chromata_core.sheet.bound import Bound
 
-FREE, WAITING = -1, -2  # lanes beside those of the equipment
-_MOST_TURNS = 200
+HANDS = "Your hands"
+_MOST_CURES = 3
 
 
 @dataclass(frozen=True, slots=True)
 class Turn:
-    """From ``start`` to ``end`` minutes after the beginning; no benches stand at equipment that is being set anew."""
+    """From ``start`` to ``end`` minutes after the beginning, at a ``value``; no benches stand at equipment that is
+    being set anew. ``pinned`` are those of its benches that somebody put there.
+    """
 
     start: int
     end: int
     label: str
     benches: list[int]
+    value: str
+    pinned: list[int]
 
 
 @dataclass(frozen=True, slots=True)
 class Lane:
-    """What happens at one piece of equipment, or where none is needed."""
+    """What happens at one ``piece`` of an equipment (by its place in the plan), or where none is needed (-1)."""
 
     label: str
     turns: list[Turn]
+    equipment: int
+    piece: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,136 +48,180 @@ class Order:
 
 
 @dataclass(frozen=True, slots=True)
+class Cure:
+    """A change of the plan, by option, and what comes of it."""
+
+    text: str
+    options: dict[str, str]
+
+
+@dataclass(frozen=True, slots=True)
 class Timetable:
-    """Lanes of shared equipment, each bench's order, and how long it takes in all; ``meanwhile`` is for who waits."""
+    """Lanes of shared equipment, each bench's order, and how long it takes in all; ``least`` is under what no order of
+    benches comes. ``meanwhile`` is for who waits, ``longest_wait`` how long anybody does.
+    """
 
     label: str
     minutes: int
+    least: int
+    longest_wait: int
     lanes: list[Lane]
     orders: list[Order]
     sentence: str
     meanwhile: str
 
 
-@dataclass(slots=True)
-class _Room:
-    """What is still to be done, and where each piece of equipment stands."""
-
-    left: dict[int, list[str]]
-    stands: list[str | None]
-    busy: list[int]  # the turn in which a piece is ready again
-    placed: list[tuple[int, int, str, list[int]]] = field(default_factory=list)  # lane, turn, value, benches
-    taken: dict[int, list[str]] = field(default_factory=dict)
-
-
 def timetables(bound: Bound, benches: int) -> list[Timetable]:
-    """One for each kind of shared equipment of the method, under these options."""
-    return [timetable(bound, shared, benches) for shared in active(bound.method.shared, bound.options)]
+    """The timetable at once, if benches share anything under these options."""
+    problem = problem_of(bound, benches)
+    return [drawn(problem, solved_at_once(problem))] if problem.equipment and benches else []
 
 
-def orders(bound: Bound, benches: int) -> dict[int, dict[str, str]]:
+def solved_at_once(problem: Problem) -> Solved:
+    """Turns without a search: often the best there are, and then proven by what none can undercut."""
+    placed = turns_at_once(problem)
+    return Solved((*problem.done, *placed), max((one.end for one in placed), default=0), least_minutes(problem))
+
+
+def orders_of(problem: Problem, placed: Sequence[Placed]) -> dict[int, dict[str, str]]:
     """Each bench's own options: planned lists in the order of its turns, by bench number."""
-    found: dict[int, dict[str, str]] = {number: {} for number in range(1, benches + 1)}
-    for shared in active(bound.method.shared, bound.options):
-        if shared.planned:
-            for order in timetable(bound, shared, benches).orders:
-                found[order.bench][shared.planned] = "; ".join(order.values)
+    found: dict[int, dict[str, str]] = {bench: {} for bench in problem.benches}
+    for place, one in enumerate(problem.equipment):
+        if one.planned:
+            for bench in found:
+                found[bench][one.planned] = "; ".join(_taken(placed, place, bench))
     return found
 
 
-def timetable(bound: Bound, shared: Shared, benches: int) -> Timetable:
-    """Turns at ``shared`` for benches 1 to ``benches``."""
-    pieces, places = (max(1, int(bound.number(key))) for key in (shared.number, shared.places))
-    minutes = max(1, int(bound.number(shared.minutes)))
-    change = ceil(int(bound.number(shared.change)) / minutes) if shared.change else 0
-    values, unit = _values(bound, shared)
-    free = values[0] if shared.free_first else None
-    room = _Room({bench: [*values] for bench in range(1, benches + 1)}, [None] * pieces, [0] * pieces)
-    turns = 0
-    while any(room.left.values()) and turns < _MOST_TURNS:
-        _one_turn(room, turns, places, change, free)
-        turns += 1
-    begins = int(bound.number(shared.after)) if shared.after else 0
-    lanes = _lanes(room, shared, pieces, minutes, unit, begins)
-    taken = [Order(bench, room.taken[bench]) for bench in sorted(room.taken)]
-    waits = sum(len(turn.benches) for lane in lanes for turn in lane.turns if lane.label == "Waiting")
-    whole = begins + turns * minutes
-    sentence = f"{benches} benches are through after {whole} minutes"
-    sentence += f", the first {begins} of them without the {shared.label.lower()}" if begins else ""
-    sentence += f"; {waits} times a bench waits for a turn." if waits else "; nobody waits."
-    return Timetable(shared.label, whole, lanes, taken, sentence, shared.meanwhile if waits else "")
+def _taken(placed: Sequence[Placed], place: int, bench: int) -> list[str]:
+    mine = sorted((one.start, one.value) for one in placed if (one.equipment, one.bench) == (place, bench))
+    return [value for _, value in mine]
 
 
-def _values(bound: Bound, shared: Shared) -> tuple[list[str], str]:
-    option = next((o for o in bound.method.all_options if o.key == shared.planned), None)
-    if not isinstance(option, ListOption):
-        return ["use"], ""
-    return [str(value) for value in listed(option, bound.options[option.key])], option.unit
+def drawn(problem: Problem, solved: Solved) -> Timetable:
+    """``solved`` as lanes and in words."""
+    labels = [one.label for one in problem.equipment]
+    lanes = [lane for place, one in enumerate(problem.equipment) for lane in _lanes(problem, solved.placed, place, one)]
+    hands = _hands(lanes, problem)
+    planned = next((place for place, one in enumerate(problem.equipment) if one.planned), 0)
+    orders = [Order(bench, _taken(solved.placed, planned, bench)) for bench in problem.benches]
+    wait = max((_wait(solved.placed, bench) for bench in problem.benches), default=0)
+    meanwhile = problem.equipment[0].meanwhile if len(problem.benches) > _at_once(problem) else ""
+    return Timetable(
+        joined(labels), solved.minutes, solved.least, wait, [*lanes, *hands], orders,
+        _sentence(problem, solved, wait), meanwhile,
+    )  # fmt: skip
 
 
-def _one_turn(room: _Room, turn: int, places: int, change: int, free: str | None) -> None:
-    if free is not None and turn == 0:  # everybody at once: it needs nothing
-        _place(room, FREE, turn, free, list(room.left))
-        return
-    idle = [bench for bench, left in room.left.items() if left]
-    for piece in range(len(room.stands)):
-        if room.busy[piece] > turn:
-            continue
-        wanted = _next_value(room, piece)
-        if wanted is None:
-            continue
-        if wanted != room.stands[piece]:
-            first = room.stands[piece] is None  # set before the session, or while all work at the free value
-            room.stands[piece] = wanted
-            if not first and change:
-                room.busy[piece] = turn + change
-                room.placed += [(piece, turn + n, f"to {wanted}", []) for n in range(change)]
-                continue
-        here = [bench for bench in idle if wanted in room.left[bench]]
-        here = sorted(here, key=lambda bench: (-len(room.left[bench]), bench))[:places]
-        idle = [bench for bench in idle if bench not in here]
-        _place(room, piece, turn, wanted, here)
-    if idle:
-        room.placed.append((WAITING, turn, "", idle))
+def _at_once(problem: Problem) -> int:
+    return min(one.pieces * one.places for one in problem.equipment)
 
 
-def _next_value(room: _Room, piece: int) -> str | None:
-    """Where it stands as long as somebody needs that; else what most still need, rather not what another stands at."""
-    open_ = [value for left in room.left.values() for value in left]
-    if room.stands[piece] in open_:
-        return room.stands[piece]
-    others = {value for place, value in enumerate(room.stands) if place != piece}
-    known = list(dict.fromkeys(open_))
-    return min(known, key=lambda value: (value in others, -open_.count(value), known.index(value)), default=None)
+def _sentence(problem: Problem, solved: Solved, wait: int) -> str:
+    begins = min(one.after for one in problem.equipment)
+    label = joined(one.label.lower() for one in problem.equipment)
+    benches = len(problem.benches)
+    said = f"{benches} bench{'es are' if benches > 1 else ' is'} through after {solved.minutes} minutes"
+    said += f", the first {begins} of them without the {label}" if begins else ""
+    said += f"; between turns nobody waits longer than {wait}." if wait else "; nobody waits between turns."
+    if solved.proven:
+        return f"{said} Proven: no other order is faster."
+    return f"{said} No order is through before {solved.least}."
 
 
-def _place(room: _Room, lane: int, turn: int, value: str, benches: Sequence[int]) -> None:
-    if not benches:
-        return
-    room.placed.append((lane, turn, value, sorted(benches)))
-    for bench in benches:
-        room.left[bench].remove(value)
-        room.taken.setdefault(bench, []).append(value)
+def _wait(placed: Sequence[Placed], bench: int) -> int:
+    mine = sorted((one.start, one.end) for one in placed if one.bench == bench)
+    return max((after[0] - before[1] for before, after in pairwise(mine)), default=0)
 
 
-def _lanes(room: _Room, shared: Shared, pieces: int, minutes: int, unit: str, begins: int) -> list[Lane]:
-    names: Mapping[int, str] = {
-        FREE: shared.free_label,
-        **{piece: f"{shared.label} {piece + 1}" for piece in range(pieces)},
-        WAITING: "Waiting",
+def _lanes(problem: Problem, placed: Sequence[Placed], place: int, one: Equipment) -> list[Lane]:
+    names: Mapping[int, str] = {FREE: one.free_label} | {
+        piece: f"{one.label} {piece + 1}" for piece in range(one.pieces)
     }
     found = []
-    for lane, name in names.items():
-        here = sorted((turn, value, benches) for place, turn, value, benches in room.placed if place == lane)
-        turns = [
-            Turn(
-                begins + turn * minutes,
-                begins + (turn + 1) * minutes,
-                f"{value} {unit}" if value and unit else "",
-                benches,
-            )
-            for turn, value, benches in here
-        ]
+    for piece, name in names.items():
+        here = sorted(
+            (one for one in placed if (one.equipment, one.piece) == (place, piece)),
+            key=lambda turn: (turn.start, turn.value, turn.bench),
+        )
+        turns = [_turn(problem, list(together), one) for _, together in groupby(here, key=lambda t: (t.start, t.value))]
         if turns:
-            found.append(Lane(name, turns))
+            found.append(Lane(name, _with_settings(turns, one), place, piece))
     return found
+
+
+def _turn(problem: Problem, together: Sequence[Placed], one: Equipment) -> Turn:
+    first = together[0]
+    label = f"{first.value} {one.unit}" if one.unit else ""
+    pinned = {(pin.bench, pin.equipment, pin.value) for pin in problem.pins}
+    fixed = [t.bench for t in together if (t.bench, t.equipment, t.value) in pinned]
+    return Turn(first.start, first.end, label, [turn.bench for turn in together], first.value, fixed)
+
+
+def _with_settings(turns: Sequence[Turn], one: Equipment) -> list[Turn]:
+    found = list(turns[:1])
+    for before, after in pairwise(turns):
+        if one.change and before.value != after.value:
+            found.append(Turn(after.start - one.change, after.start, f"to {after.label}", [], after.value, []))
+        found.append(after)
+    return found
+
+
+def _hands(lanes: Sequence[Lane], problem: Problem) -> list[Lane]:
+    """What somebody has to set while the benches work."""
+    turns = [
+        replace(turn, label=f"{lane.label} {turn.label}", value="")
+        for lane in lanes
+        for turn in lane.turns
+        if not turn.benches
+    ]
+    return [Lane(HANDS, sorted(turns, key=lambda turn: turn.start), -1, FREE)] if turns else []
+
+
+def cures(bound: Bound, benches: int, minutes: int) -> list[Cure]:
+    """What to change where the turns take longer than ``minutes``: one value less, a piece or a place more; those after
+    which it fits, the shortest first. None where it fits.
+    """
+    problem = problem_of(bound, benches)
+    if not problem.equipment or solved_at_once(problem).minutes <= minutes:
+        return []
+    found = [(solved_at_once(changed).minutes, text, options) for text, options, changed in _changes(bound, problem)]
+    fits = sorted(((taken, text, options) for taken, text, options in found if taken <= minutes), key=lambda f: f[:2])
+    shown = fits or sorted(found, key=lambda f: f[:2])[:1]
+    return [Cure(f"{text}: {taken} minutes", options) for taken, text, options in shown[:_MOST_CURES]]
+
+
+def _changes(bound: Bound, problem: Problem) -> list[tuple[str, dict[str, str], Problem]]:
+    found = []
+    shared = {one.label: one for one in bound.method.shared}
+    for place, one in enumerate(problem.equipment):
+        declared = shared[one.label]
+        for value in one.at_pieces if one.planned and len(one.values) > _FEWEST else ():
+            kept = tuple(other for other in one.values if other != value)
+            option = {one.planned: "; ".join(kept)}
+            found.append(
+                (f"without {value} {one.unit}".rstrip(), option, _with(problem, place, replace(one, values=kept)))
+            )
+        for key, field, word in ((declared.number, "pieces", "more"), (declared.places, "places", "more at one")):
+            count = getattr(one, field) + 1
+            if count <= _high(bound, key):
+                changed = _with(problem, place, replace(one, **{field: count}))
+                text = (
+                    f"one {one.label.lower()} more" if word == "more" else f"{count} benches at one {one.label.lower()}"
+                )
+                found.append((text, {key: str(count)}, changed))
+    return found
+
+
+_FEWEST = 3  # values: with two a line has no scatter
+
+
+def _with(problem: Problem, place: int, one: Equipment) -> Problem:
+    equipment = list(problem.equipment)
+    equipment[place] = one
+    return replace(problem, equipment=tuple(equipment))
+
+
+def _high(bound: Bound, key: str) -> float:
+    option = next(o for o in bound.method.all_options if o.key == key)
+    return float(option.high) if isinstance(option, NumberOption) and option.high else float("inf")

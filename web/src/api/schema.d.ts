@@ -1532,6 +1532,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{session_id}/turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * @description Turns at what the benches share. Solved anew around what is pinned; 409 once it has begun, 422 where pins contradict each other, 503 while
+         *     another is being solved.
+         */
+        put: operations["solve_turns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{session_id}/worked": {
         parameters: {
             query?: never;
@@ -2413,6 +2433,13 @@ export interface components {
              */
             none: number;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Cure: {
+            text: string;
+            options: {
+                [key: string]: string;
+            };
+        };
         /** @description A logged curve: the series and trial it belongs to (none: the bench), and the file as text. */
         CurveRequest: {
             key: string;
@@ -2895,6 +2922,8 @@ export interface components {
         Lane: {
             label: string;
             turns: components["schemas"]["Turn"][];
+            equipment: number;
+            piece: number;
         };
         /** @description What the last session of this method teaches; the title is empty where there was none. */
         LastTime: {
@@ -3287,6 +3316,14 @@ export interface components {
             pieces: number | null;
             place: string;
         };
+        /** @description A bench's turn that stays where it was put: equipment and piece by their places, minutes from the beginning. */
+        PinRequest: {
+            bench: number;
+            equipment: number;
+            value: string;
+            piece: number;
+            start: number;
+        };
         /** @description Where a student stands: a bench number, or none, and then whether they are absent. */
         PlaceRequest: {
             person: number;
@@ -3479,6 +3516,7 @@ export interface components {
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
          *     ``before_class`` is what students may be asked beforehand.
+         *     ``cures`` are changes after which the turns fit into the session, if they do not.
          *     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
          */
         Prediction: {
@@ -3488,6 +3526,7 @@ export interface components {
             parts: components["schemas"]["PartOut"][];
             supplies: components["schemas"]["Supplies"];
             timetables: components["schemas"]["Timetable"][];
+            cures: components["schemas"]["Cure"][];
             result: string;
             relative: string;
             budget: components["schemas"]["BudgetOut"][];
@@ -3544,7 +3583,7 @@ export interface components {
             waste: string;
             may_change: boolean;
         };
-        /** @description A plan to be previewed, for how many benches, and how many samples each of them works with. */
+        /** @description A plan to be previewed: for how many benches, how many samples each of them works with, how long (0: any). */
         PreviewRequest: {
             method: string;
             options?: {
@@ -3557,6 +3596,8 @@ export interface components {
             benches: number;
             /** @default 1 */
             samples_each: number;
+            /** @default 0 */
+            minutes: number;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Product: {
@@ -4388,6 +4429,8 @@ export interface components {
         Timetable: {
             label: string;
             minutes: number;
+            least: number;
+            longest_wait: number;
             lanes: components["schemas"]["Lane"][];
             orders: components["schemas"]["Order"][];
             sentence: string;
@@ -4478,6 +4521,16 @@ export interface components {
             end: number;
             label: string;
             benches: number[];
+            value: string;
+            pinned: number[];
+        };
+        /** @description Turns to be solved around these pins, for benches that come in groups, so many minutes apart. */
+        TurnsRequest: {
+            pins?: components["schemas"]["PinRequest"][];
+            /** @default 1 */
+            groups: number;
+            /** @default 0 */
+            apart: number;
         };
         /** @description What a reading about to be kept is worth. */
         Verdict: {
@@ -8294,6 +8347,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DealRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    solve_turns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TurnsRequest"];
             };
         };
         responses: {

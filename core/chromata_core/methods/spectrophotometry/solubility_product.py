@@ -1,5 +1,7 @@
 """Solubility product of a sparingly soluble salt by the colour of one of its ions."""
 
+from dataclasses import replace
+
 from chromata_core.declaration import cautions
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Shared, Supply, Target
@@ -129,7 +131,7 @@ METHOD = Method(
     ),
     supplies=(*light.supplies("Stock of {ion} in the plan's concentration", "{stock}"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
     shared=(
-        *light.SHARED,
+        *(replace(one, follows="Centrifuge") for one in light.SHARED),
         Shared("Centrifuge", "spinners", "spin_places", "spin_minutes", after="solid_minutes",
                meanwhile="Make the standards; weigh the tubes that will stand opposite each other.", when=_SPUN),
     ),

@@ -9,6 +9,7 @@ from django.db import transaction
 from demo.own import make_own
 from demo.people import make_people
 from demo.sessions import make_sessions
+from demo.shelf import make_shelf
 from people.models import Person
 
 
@@ -32,4 +33,5 @@ class Command(BaseCommand):
         section = make_people()
         make_sessions(section)
         make_own(section.owner)
+        make_shelf()
         self.stdout.write("Demo loaded.")

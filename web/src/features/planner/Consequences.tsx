@@ -8,6 +8,7 @@ import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { Needed } from './Needed';
 
 interface Props {
   prediction: Shapes['Prediction'] | undefined;
@@ -20,9 +21,34 @@ interface Props {
 }
 
 /** What the choices lead to, as they are made. */
-export function Consequences({ prediction, error, colour, benches, minutes, instruments }: Props) {
+export function Consequences({ benches, instruments, ...seen }: Props) {
+  const { prediction } = seen;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <Expected {...seen} />
+      {prediction && <Needed needed={prediction.supplies} benches={benches} />}
+      {prediction && (
+        <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
+          {instruments.map((name) => (
+            <Box key={name}>{name}</Box>
+          ))}
+          <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>
+            Reads:{' '}
+            {prediction.parts
+              .filter((part) => part.kind !== 'observation' && !part.optional)
+              .map((part) => part.label.toLowerCase())
+              .join(' · ')}
+          </Box>
+        </Sheet>
+      )}
+    </Box>
+  );
+}
+
+/** How sure it will be and what limits it; who is where, when. */
+export function Expected({ prediction, error, colour, minutes }: Omit<Props, 'benches' | 'instruments'>) {
+  return (
+    <>
       {error ? (
         <VerdictLine level="look" lead="This does not go together yet.">
           {sentence(error)}
@@ -62,85 +88,6 @@ export function Consequences({ prediction, error, colour, benches, minutes, inst
           <Lanes timetable={one} colour={colour} />
         </Sheet>
       ))}
-      {prediction && <Needed needed={prediction.supplies} benches={benches} />}
-      {prediction && (
-        <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
-          {instruments.map((name) => (
-            <Box key={name}>{name}</Box>
-          ))}
-          <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>
-            Reads:{' '}
-            {prediction.parts
-              .filter((part) => part.kind !== 'observation' && !part.optional)
-              .map((part) => part.label.toLowerCase())
-              .join(' · ')}
-          </Box>
-        </Sheet>
-      )}
-    </Box>
-  );
-}
-
-/** Planning backwards: what to aim at, and what to have ready for everybody. */
-function Needed({ needed, benches }: { needed: Shapes['Supplies']; benches: number }) {
-  const cell = {
-    padding: '5px 10px 5px 0',
-    borderBottom: `1px solid ${ink.ruleSoft}`,
-    textAlign: 'left',
-  } as const;
-  const figure = { ...cell, fontFamily: FIGURES, whiteSpace: 'nowrap' } as const;
-  return (
-    <Sheet
-      title="What to weigh and prepare"
-      note={`${benches} × ${needed.trials}, ${needed.spare_percent} % spare`}
-    >
-      {needed.targets.map((target) => (
-        <Box
-          key={target.label}
-          sx={{ display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 2, mb: 1 }}
-        >
-          <span>
-            {target.label}
-            <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13 }}>
-              {target.why}
-            </Box>
-          </span>
-          <Box
-            component="span"
-            sx={{ fontFamily: FIGURES, fontSize: 20, fontWeight: 700, whiteSpace: 'nowrap' }}
-          >
-            {target.text}
-          </Box>
-        </Box>
-      ))}
-      <Box sx={{ overflowX: 'auto' }}>
-        <table style={{ borderCollapse: 'collapse', width: '100%', fontSize: 14 }}>
-          <thead>
-            <tr style={{ color: ink.inkSoft, fontSize: 13 }}>
-              {['Used up', 'each', 'bench', 'class'].map((head) => (
-                <th key={head} style={cell}>
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {needed.supplies.map((supply) => (
-              <tr key={supply.label}>
-                <td style={cell}>
-                  {supply.label}
-                  <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 12.5 }}>
-                    {supply.note}
-                  </Box>
-                </td>
-                <td style={{ ...figure, whiteSpace: 'normal' }}>{supply.each}</td>
-                <td style={figure}>{supply.bench}</td>
-                <td style={{ ...figure, fontWeight: 700 }}>{supply.whole_class}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Box>
-    </Sheet>
+    </>
   );
 }

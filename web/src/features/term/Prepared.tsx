@@ -1,20 +1,28 @@
 import type { Shapes } from '../../api/client';
 import { accent } from '../../identity/tokens';
-import { Consequences } from '../planner/Consequences';
+import { Sheet } from '../../identity/Sheet';
+import { Expected } from '../planner/Consequences';
+import { Targets } from '../planner/Needed';
 import { planOf, usePrediction } from '../planner/usePlan';
 
-/** What the planner worked out stays here until the session: what to expect, to weigh and to prepare, who is where. */
+/** What the planner worked out stays here until the session: what to expect and to aim at, who is where. */
 export function Prepared({ plan }: { plan: Shapes['SessionPlan'] }) {
   const { card } = plan;
   const prediction = usePrediction(planOf(plan));
+  const targets = prediction.data?.supplies.targets ?? [];
   return (
-    <Consequences
-      prediction={prediction.data}
-      error={prediction.error}
-      colour={accent(card.family)}
-      benches={card.benches}
-      minutes={card.minutes}
-      instruments={plan.instruments.map((one) => one.text)}
-    />
+    <>
+      {targets.length > 0 && (
+        <Sheet title="What to aim at">
+          <Targets targets={targets} />
+        </Sheet>
+      )}
+      <Expected
+        prediction={prediction.data}
+        error={prediction.error}
+        colour={accent(card.family)}
+        minutes={card.minutes}
+      />
+    </>
   );
 }

@@ -14,6 +14,7 @@ import { dotted } from '../../identity/dotted';
 import { day } from '../../identity/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { PrepList } from '../preparation/PrepList';
 import { Comparison } from './Comparison';
 import { GiveUp } from './GiveUp';
 import { Log } from './Log';
@@ -98,6 +99,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
           )}
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
+          {!card.simulated && ['planned', 'open'].includes(card.state) && <PrepList session={card.id} />}
           {card.state === 'planned' ? <Prepared plan={plan} /> : <Settled plan={plan} />}
           {mine && card.state === 'planned' && <Samples plan={plan} />}
           {mine && <Comparison plan={plan} />}

@@ -1,0 +1,66 @@
+"""How long turns take at least, whoever comes first: what no order of benches can undercut."""
+
+from collections.abc import Mapping
+from math import ceil
+
+import numpy as np
+
+from chromata_core.planning.turns import Equipment, Problem
+
+
+def least_minutes(problem: Problem) -> int:
+    """No turns are through earlier: every piece has its waves and its settings to do, every bench its own turns."""
+    found = problem.now
+    for place, one in enumerate(problem.equipment):
+        open_ = [(bench, value) for bench, at, value in problem.wanted() if at == place]
+        first = min((max(problem.begins[bench] + one.after, problem.now) for bench, _ in open_), default=0)
+        free = one.minutes if any(value == one.free for _, value in open_) else 0
+        waves = {
+            v: ceil(sum(problem.size(at) for at, value in open_ if value == v) / one.places) for v in one.at_pieces
+        }
+        found = max(found, first + free + _least_at_pieces(one, waves))
+    for bench in problem.benches:
+        own = [problem.equipment[place] for at, place, _ in problem.wanted() if at == bench]
+        if own:
+            begins = max(problem.begins[bench] + min(one.after for one in own), problem.now)
+            found = max(found, begins + sum(one.minutes for one in own))
+    return found
+
+
+def _least_at_pieces(one: Equipment, waves: Mapping[str, int]) -> int:
+    """The shortest in which ``pieces`` do so many ``waves`` of each value, each set anew between two values: an integer
+    program over how many waves of which value each piece does.
+    """
+    from scipy.optimize import Bounds, LinearConstraint, milp  # slow to import
+
+    wanted = {value: count for value, count in waves.items() if count}
+    if not wanted:
+        return 0
+    pieces, values = one.pieces, list(wanted)
+    cells = pieces * len(values)
+    # Unknowns: waves of each value at each piece, whether it stands there at all, and the time of the longest.
+    size = 2 * cells + 1
+    rows, low, high = [], [], []
+
+    def row(entries: Mapping[int, float], least: float, most: float) -> None:
+        line = np.zeros(size)
+        line[list(entries)] = list(entries.values())
+        rows.append(line)
+        low.append(least)
+        high.append(most)
+
+    for at, value in enumerate(values):
+        row({piece * len(values) + at: 1.0 for piece in range(pieces)}, wanted[value], np.inf)
+        for piece in range(pieces):
+            cell = piece * len(values) + at
+            row({cell: 1.0, cells + cell: -float(wanted[value])}, -np.inf, 0.0)
+    for piece in range(pieces):
+        mine = range(piece * len(values), (piece + 1) * len(values))
+        times = {cell: -float(one.minutes) for cell in mine} | {cells + cell: -float(one.change) for cell in mine}
+        row({**times, 2 * cells: 1.0}, -float(one.change), np.inf)
+    upper = np.array([*(wanted[value] for _ in range(pieces) for value in values), *([1] * cells), np.inf])
+    found = milp(
+        c=np.eye(size)[-1], integrality=np.ones(size), bounds=Bounds(np.zeros(size), upper),
+        constraints=LinearConstraint(np.array(rows), low, high),
+    )  # fmt: skip
+    return round(found.fun) if found.success else 0

@@ -1,0 +1,321 @@
+"""Turns solved by a constraint solver (CP-SAT of OR-tools): when at the earliest all are through, and then so that
+nobody waits longer than needed.
+
+A piece takes its benches in waves: those of one wave begin together. It stands once at each value. What it cannot be
+faster than comes from the waves alone, benches left out: where the two meet, the answer is proven.
+"""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+from itertools import pairwise
+from math import ceil
+from typing import TYPE_CHECKING, Any
+
+from chromata_core.errors import ChromataError
+from chromata_core.planning.least_turns import least_minutes
+from chromata_core.planning.turns import FREE, Equipment, Placed, Problem, Solved
+from chromata_core.planning.turns_at_once import turns_at_once
+
+if TYPE_CHECKING:  # 2 s to import, and only needed by who plans turns
+    from ortools.sat.python.cp_model import CpModel, CpSolver, IntVar
+
+_WORKERS, _SEED = 2, 7
+_TOGETHER = 0.5  # of the time: benches that go together, before each goes alone
+_FOR_WAITS = 0.25  # of that: once it is known until when
+_HANDS = 5  # minutes in which whoever sets a piece anew can do nothing else; common practice, no published source
+
+
+@dataclass(frozen=True, slots=True)
+class _Wave:
+    """One filling of a piece at a value: when it begins, and whether each bench is in it."""
+
+    equipment: int
+    value: str
+    piece: int
+    start: "IntVar"
+    here: "dict[int, IntVar]"
+
+
+class Impossible(ChromataError):
+    """Pins that contradict each other."""
+
+
+def solve(problem: Problem, seconds: float) -> Solved:
+    """The best turns that are found in so many ``seconds``. Impossible where pins cannot be kept."""
+    if not problem.wanted():
+        end = max((one.end for one in problem.done), default=0)
+        return Solved(problem.done, end, end)
+    least, found = least_minutes(problem), None
+    if not problem.pins:
+        known = turns_at_once(problem)
+        found = Solved(tuple(known), max(one.end for one in known), least)
+    together, who = cohorts(problem)
+    if len(who) < len(problem.benches):
+        found = _better(found, _apart(_search(together, seconds * _TOGETHER, least, found), who))
+        seconds *= 1 - _TOGETHER
+    if found is None or not found.proven:
+        found = _better(found, _search(problem, seconds, least, found))
+    if found is None:
+        raise Impossible(_PINS if problem.pins else _TOO_LONG)
+    return Solved((*problem.done, *found.placed), found.minutes, max(found.least, least))
+
+
+_PINS = "These pins cannot all be kept: two turns want the same place, or one bench two places at once. Take one out."
+_TOO_LONG = "No turns were found in that time. Plan fewer benches, or more equipment."
+
+
+def cohorts(problem: Problem) -> tuple[Problem, dict[int, list[int]]]:
+    """The same with benches that go together as one, as many as a piece takes: a smaller problem whose every answer is
+    one of the larger. With it, who goes as which.
+    """
+    size = min((one.places for one in problem.equipment), default=1)
+    alike: dict[object, list[int]] = {}
+    for bench in problem.benches:
+        had = frozenset((one.equipment, one.value, one.end) for one in problem.done if one.bench == bench)
+        pins = frozenset((p.equipment, p.value, p.piece, p.start) for p in problem.pins if p.bench == bench)
+        alike.setdefault((problem.begins[bench], had, pins), []).append(bench)
+    who = {row[at]: row[at : at + size] for row in alike.values() for at in range(0, len(row), size)}
+    return replace(
+        problem,
+        begins={bench: problem.begins[bench] for bench in who},
+        pins=tuple(pin for pin in problem.pins if pin.bench in who),
+        done=tuple(one for one in problem.done if one.bench in who),
+        sizes={bench: len(others) for bench, others in who.items()},
+    ), who
+
+
+def _apart(found: Solved | None, who: Mapping[int, Sequence[int]]) -> Solved | None:
+    """Of those that go together each by itself."""
+    if found is None:
+        return None
+    return replace(found, placed=tuple(replace(one, bench=bench) for one in found.placed for bench in who[one.bench]))
+
+
+def _better(one: Solved | None, other: Solved | None) -> Solved | None:
+    """Which is through first; of two that are, that which leaves benches free sooner."""
+    known = [found for found in (one, other) if found]
+    return min(known, key=lambda found: (found.minutes, _all_ends(found)), default=None)
+
+
+def _all_ends(found: Solved) -> int:
+    ends: dict[int, int] = {}
+    for one in found.placed:
+        ends[one.bench] = max(ends.get(one.bench, 0), one.end)
+    return sum(ends.values())
+
+
+def _search(problem: Problem, seconds: float, least: int, known: Solved | None) -> Solved | None:
+    """The earliest end that is found, and then turns that leave nobody waiting longer than it needs; without what is
+    done. None where there is nothing.
+    """
+    from ortools.sat.python import cp_model
+
+    model = cp_model.CpModel()
+    horizon = known.minutes if known else _horizon(problem)
+    waves, ends = _model(model, problem, horizon, known.placed if known else ())
+    last = model.new_int_var(min(least, horizon), horizon, "last")
+    model.add_max_equality(last, ends)
+    model.minimize(last)
+    solver = _solver(cp_model.CpSolver(), seconds * (1 - _FOR_WAITS))
+    if solver.solve(model) not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
+        return None
+    minutes, bound = round(solver.objective_value), round(solver.best_objective_bound)
+    placed = _placed(solver, problem, waves)
+    model.add(last <= minutes)
+    model.minimize(sum(ends))  # who is through early can go on: what the whole room waits
+    _hint_again(model, solver)
+    solver = _solver(cp_model.CpSolver(), seconds * _FOR_WAITS)
+    if solver.solve(model) in (cp_model.OPTIMAL, cp_model.FEASIBLE):
+        placed = _placed(solver, problem, waves)
+    return Solved(tuple(placed), minutes, bound if not problem.sizes else least)
+
+
+def _solver(solver: "CpSolver", seconds: float) -> "CpSolver":
+    solver.parameters.max_time_in_seconds = max(seconds, 0.2)
+    solver.parameters.num_workers = _WORKERS
+    solver.parameters.random_seed = _SEED
+    return solver
+
+
+def _hint_again(model: "CpModel", solver: "CpSolver") -> None:
+    model.clear_hints()
+    for number in range(len(model.proto.variables)):
+        var = model.get_int_var_from_proto_index(number)
+        if number < len(solver.response_proto.solution):
+            model.add_hint(var, solver.response_proto.solution[number])
+
+
+def _horizon(problem: Problem) -> int:
+    """By when all are through whatever happens."""
+    longest = problem.now + max(problem.begins.values()) + max((pin.start for pin in problem.pins), default=0)
+    for one in problem.equipment:
+        count = ceil(len(problem.benches) / (one.places * one.pieces)) + 1
+        longest += one.after + (count * one.minutes + one.change) * (len(one.values) + 1)
+    return longest
+
+
+def _model(
+    model: "CpModel", problem: Problem, horizon: int, hint: Sequence[Placed]
+) -> tuple[list[_Wave], "list[IntVar]"]:
+    """Waves, and when each bench is through."""
+    waves: list[_Wave] = []
+    for place, one in enumerate(problem.equipment):
+        waves += _waves(model, problem, place, one, horizon)
+    hands: list[Any] = []
+    for place, one in enumerate(problem.equipment):
+        for piece in range(one.pieces):
+            mine = [wave for wave in waves if (wave.equipment, wave.piece) == (place, piece)]
+            hands += _one_value_at_a_time(model, one, mine, horizon, f"{place} {piece}")
+    if hands:
+        model.add_no_overlap(hands)
+    for bench, place, value in problem.wanted():
+        fits = [wave.here[bench] for wave in waves if (wave.equipment, wave.value) == (place, value)]
+        model.add_exactly_one(fits)
+    ends = [_one_thing_at_a_time(model, problem, bench, waves, horizon) for bench in problem.benches]
+    _pinned(model, problem, waves)
+    _from(model, waves, hint)
+    return waves, ends
+
+
+def _waves(model: "CpModel", problem: Problem, place: int, one: Equipment, horizon: int) -> list[_Wave]:
+    found: list[_Wave] = []
+    for value in one.values:
+        who = [bench for bench, at, wanted in problem.wanted() if (at, wanted) == (place, value)]
+        pieces = (FREE,) if value == one.free else tuple(range(one.pieces))
+        # Free turns need no piece: those who come together begin together.
+        count = (
+            len(set(problem.begins.values())) + len(problem.pins)
+            if value == one.free
+            else ceil(sum(map(problem.size, who)) / one.places)
+        )
+        if value != one.free and problem.pins:
+            count = min(len(who), count + len(problem.pins))
+        for piece in pieces:
+            row = [_wave(model, problem, one, (place, value, piece, number), who, horizon) for number in range(count)]
+            for before, after in pairwise(row):
+                model.add(after.start >= before.start + (0 if value == one.free else one.minutes))
+            found += row
+    return found
+
+
+def _wave(
+    model: "CpModel",
+    problem: Problem,
+    one: Equipment,
+    named: tuple[int, str, int, int],
+    who: Sequence[int],
+    horizon: int,
+) -> _Wave:
+    place, value, piece, _ = named
+    start = model.new_int_var(problem.now, horizon, f"{named}")
+    here = {bench: model.new_bool_var(f"{bench} in {named}") for bench in who}
+    if piece != FREE:
+        model.add(sum(problem.size(bench) * is_here for bench, is_here in here.items()) <= one.places)
+    for bench, is_here in here.items():
+        model.add(start >= problem.begins[bench] + one.after).only_enforce_if(is_here)
+    return _Wave(place, value, piece, start, here)
+
+
+def _one_value_at_a_time(
+    model: "CpModel", one: Equipment, waves: Sequence[_Wave], horizon: int, name: str
+) -> list[Any]:
+    """From the first wave of a value to its last a piece stands at it; then somebody sets it anew, with their hands."""
+    stands, hands, used = [], [], []
+    for value in one.at_pieces:
+        mine = [wave for wave in waves if wave.value == value]
+        if not mine:
+            continue
+        begin, end = (model.new_int_var(0, horizon + one.change, f"{name} {value} {what}") for what in ("from", "to"))
+        is_used = model.new_bool_var(f"{name} stands at {value}")
+        for wave in mine:
+            filled = model.new_bool_var("filled")
+            model.add_max_equality(filled, wave.here.values())
+            model.add_implication(filled, is_used)
+            model.add(wave.start >= begin).only_enforce_if(filled)
+            model.add(wave.start + one.minutes <= end).only_enforce_if(filled)
+        size = model.new_int_var(0, 2 * horizon, "size")
+        stands.append(model.new_optional_interval_var(begin, size, end + one.change, is_used, f"{name} {value}"))
+        used.append((is_used, begin))
+    if stands:
+        model.add_no_overlap(stands)
+    if one.change:
+        hands = _set_anew(model, one, used, horizon, name)
+    return hands
+
+
+def _set_anew(model: "CpModel", one: Equipment, used: Sequence[Any], horizon: int, name: str) -> list[Any]:
+    """Hands are needed as a piece is set anew: not for the first value, at which it stands before class."""
+    hands = []
+    for number, (is_used, begin) in enumerate(used):
+        first = model.new_bool_var(f"{name} first {number}")
+        others = [begin <= other for place, (_, other) in enumerate(used) if place != number]
+        for (other_used, _), before in zip([u for p, u in enumerate(used) if p != number], others, strict=True):
+            model.add(before).only_enforce_if(first, other_used)
+        model.add_implication(first, is_used)
+        later = model.new_bool_var(f"{name} later {number}")
+        model.add(later == 1).only_enforce_if(is_used, first.negated())
+        model.add_implication(later, is_used)
+        at = model.new_int_var(0, horizon + one.change, "hands")
+        model.add(at == begin - one.change).only_enforce_if(later)
+        hands.append(model.new_optional_fixed_size_interval_var(at, min(_HANDS, one.change), later, "hands"))
+    return hands
+
+
+def _one_thing_at_a_time(
+    model: "CpModel", problem: Problem, bench: int, waves: Sequence[_Wave], horizon: int
+) -> "IntVar":
+    """A bench is at one place at a time, begins with what needs no piece, and is through with its last turn."""
+    starts: dict[tuple[int, str], Any] = {}
+    intervals = []
+    for _, place, value in [wanted for wanted in problem.wanted() if wanted[0] == bench]:
+        one = problem.equipment[place]
+        start = model.new_int_var(problem.now, horizon, f"{bench} at {value}")
+        for wave in waves:
+            if (wave.equipment, wave.value) == (place, value):
+                model.add(start == wave.start).only_enforce_if(wave.here[bench])
+        starts[place, value] = start
+        intervals.append(model.new_fixed_size_interval_var(start, one.minutes, f"{bench} at {value}"))
+    model.add_no_overlap(intervals)
+    for (place, value), start in starts.items():
+        one = problem.equipment[place]
+        if one.free is not None and value != one.free and (place, one.free) in starts:
+            model.add(start >= starts[place, one.free] + one.minutes)
+        for (other, _), before in starts.items():
+            if problem.equipment[other].label == one.follows:
+                model.add(start >= before + problem.equipment[other].minutes)
+    end = model.new_int_var(0, horizon, f"{bench} through")
+    if starts:
+        model.add_max_equality(end, [start + problem.equipment[place].minutes for (place, _), start in starts.items()])
+    return end
+
+
+def _pinned(model: "CpModel", problem: Problem, waves: Sequence[_Wave]) -> None:
+    for pin in problem.pins:
+        mine = [w for w in waves if (w.equipment, w.value, w.piece) == (pin.equipment, pin.value, pin.piece)]
+        fits = [wave for wave in mine if pin.bench in wave.here]
+        if fits:  # what a bench has had already cannot be pinned any more
+            model.add_at_least_one([wave.here[pin.bench] for wave in fits])
+            for wave in fits:
+                model.add(wave.start == pin.start).only_enforce_if(wave.here[pin.bench])
+
+
+def _from(model: "CpModel", waves: Sequence[_Wave], hint: Sequence[Placed]) -> None:
+    """Begins the search from turns that are known to work."""
+    for place, value, piece in dict.fromkeys((w.equipment, w.value, w.piece) for w in waves):
+        mine = [w for w in waves if (w.equipment, w.value, w.piece) == (place, value, piece)]
+        known = [one for one in hint if (one.equipment, one.value, one.piece) == (place, value, piece)]
+        for wave, start in zip(mine, sorted({one.start for one in known}), strict=False):
+            model.add_hint(wave.start, start)
+            there = {one.bench for one in known if one.start == start}
+            for bench, is_here in wave.here.items():
+                model.add_hint(is_here, bench in there)
+
+
+def _placed(solver: "CpSolver", problem: Problem, waves: Sequence[_Wave]) -> list[Placed]:
+    return [
+        Placed(bench, wave.equipment, wave.value, wave.piece, solver.value(wave.start),
+               solver.value(wave.start) + problem.equipment[wave.equipment].minutes)
+        for wave in waves
+        for bench, is_here in wave.here.items()
+        if solver.value(is_here)
+    ]  # fmt: skip

@@ -1,0 +1,85 @@
+"""Turns at once, without a search: whoever is free first is next where a piece is free first."""
+
+from dataclasses import dataclass, field
+
+from chromata_core.planning.turns import FREE, Equipment, Placed, Problem
+
+
+@dataclass(slots=True)
+class _Room:
+    """What is still to be done, from when each bench is free, and where each piece stands from when."""
+
+    left: dict[int, set[tuple[int, str]]]
+    free_at: dict[int, int]
+    stands: dict[tuple[int, int], str] = field(default_factory=dict)
+    ready: dict[tuple[int, int], int] = field(default_factory=dict)
+    placed: list[Placed] = field(default_factory=list)
+
+
+def turns_at_once(problem: Problem) -> list[Placed]:
+    """Turns that work, without pins; what is done is not among them."""
+    first = min((one.after for one in problem.equipment), default=0)
+    room = _Room(
+        {bench: set() for bench in problem.benches},
+        {bench: max(problem.now, problem.begins[bench] + first) for bench in problem.benches},
+    )
+    for bench, place, value in problem.wanted():
+        room.left[bench].add((place, value))
+    for place, one in enumerate(problem.equipment):
+        room.ready |= {(place, piece): problem.now for piece in range(one.pieces)}
+        _free_turns(problem, room, place, one)
+    while any(room.left.values()):
+        _next_wave(problem, room)
+    return room.placed
+
+
+def _free_turns(problem: Problem, room: _Room, place: int, one: Equipment) -> None:
+    for bench, left in room.left.items():
+        if one.free is not None and (place, one.free) in left:
+            start = max(room.free_at[bench], problem.begins[bench] + one.after)
+            _put(room, problem, Placed(bench, place, one.free, FREE, start, start + one.minutes))
+
+
+def _next_wave(problem: Problem, room: _Room) -> None:
+    """The wave that can begin first is filled."""
+    found = [wave for place, piece in room.ready for wave in _waves_at(problem, room, place, piece)]
+    start, _, place, piece, value, benches = min(found)
+    one = problem.equipment[place]
+    for bench in benches:
+        _put(room, problem, Placed(bench, place, value, piece, start, start + one.minutes))
+    room.stands[place, piece], room.ready[place, piece] = value, start + one.minutes
+
+
+def _waves_at(problem: Problem, room: _Room, place: int, piece: int) -> list[tuple[int, int, int, int, str, list[int]]]:
+    """The next wave at a piece: at the value at which it stands while somebody needs it, else at any other."""
+    one, stands = problem.equipment[place], room.stands.get((place, piece))
+    wanted = {value for left in room.left.values() for at, value in left if at == place}
+    values = [stands] if stands in wanted else [value for value in one.values if value in wanted]
+    elsewhere = {v for (at, other), v in room.stands.items() if at == place and other != piece}
+    found = []
+    for value in values:
+        wanting = [bench for bench in room.left if (place, value) in room.left[bench]]
+        may = {bench: at for bench in wanting if (at := _may(problem, room, bench, place)) is not None}
+        if not may:
+            continue
+        ready = room.ready[place, piece] + (one.change if stands not in (None, value) else 0)
+        start = max(ready, min(may.values()))
+        here = sorted((bench for bench, at in may.items() if at <= start), key=lambda b: (-len(room.left[b]), b))
+        # Rather a value at which no other piece stands, and one that most still need.
+        found.append((start, (value in elsewhere) * 1000 - len(may), place, piece, value, here[: one.places]))
+    return found
+
+
+def _may(problem: Problem, room: _Room, bench: int, place: int) -> int | None:
+    """From when a bench may come; None while something else has to be done first."""
+    one = problem.equipment[place]
+    before = {at for at, other in enumerate(problem.equipment) if other.label == one.follows}
+    if any(at in before for at, _ in room.left[bench]):
+        return None
+    return max(room.free_at[bench], problem.begins[bench] + one.after)
+
+
+def _put(room: _Room, problem: Problem, placed: Placed) -> None:
+    room.placed.append(placed)
+    room.left[placed.bench].discard((placed.equipment, placed.value))
+    room.free_at[placed.bench] = placed.end

@@ -1,0 +1,90 @@
+"""Turns of a session at what its benches share: as somebody had them solved, or as they come at once."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, replace
+from hashlib import sha256
+from threading import BoundedSemaphore
+from typing import Any
+
+from django.db import transaction
+
+from chromata_core.planning.solve_turns import solve
+from chromata_core.planning.timetable import Timetable, drawn, orders_of, solved_at_once
+from chromata_core.planning.turns import Pin, Placed, Problem, Solved, checked_pins, problem_of
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Sheet
+from config.errors import Refused
+from labs.declared import method_of
+from labs.instruments import stock_of
+from labs.locking import lock
+from labs.models import Session
+
+SECONDS = 4  # of two processors
+_SOLVER = BoundedSemaphore(1)
+_PATIENCE = 10
+
+
+def timetables_of(session: Session) -> list[Timetable]:
+    """Its timetable, if its benches share anything."""
+    problem = _problem(session, session.turns)
+    return [drawn(problem, _turns(session, problem))] if problem.equipment and problem.benches else []
+
+
+def bench_orders(session: Session) -> dict[int, dict[str, str]]:
+    """Each bench's own options, so that not all of them want the same bath at once."""
+    problem = _problem(session, session.turns)
+    return orders_of(problem, _turns(session, problem).placed) if problem.equipment else {}
+
+
+def solve_turns(session: Session, pins: Sequence[Mapping[str, Any]], groups: int, apart: int) -> None:
+    """Solves the turns of a planned session anew around ``pins``, for benches that come in ``groups``, so many minutes
+    ``apart``. Refused once it has begun, ReadingError where the pins contradict each other.
+    """
+    if session.state != Session.State.PLANNED:
+        raise Refused("The session has begun: its benches have their orders already.")
+    problem = _problem(session, {"groups": groups, "apart": apart})
+    if not problem.equipment or not problem.benches:
+        raise Refused("These benches share nothing that they would have to wait for.")
+    problem = replace(problem, pins=checked_pins(problem, [Pin(**pin) for pin in pins]))
+    if not _SOLVER.acquire(timeout=_PATIENCE):
+        raise Refused("Another timetable is being solved. Ask again in a few seconds.", 503)
+    try:
+        solved = solve(problem, SECONDS)
+    finally:
+        _SOLVER.release()
+    _keep(session, problem, solved, groups, apart)
+
+
+@transaction.atomic
+def _keep(session: Session, problem: Problem, solved: Solved, groups: int, apart: int) -> None:
+    lock(session)
+    if session.state != Session.State.PLANNED or _mark(_problem(session, {"groups": groups, "apart": apart})) != _mark(
+        problem
+    ):
+        raise Refused("The plan was changed while the turns were solved. Solve them again.")
+    session.turns = {
+        "of": _mark(problem), "groups": groups, "apart": apart, "pins": [asdict(one) for one in problem.pins],
+        "placed": [asdict(one) for one in solved.placed], "minutes": solved.minutes, "least": solved.least,
+    }  # fmt: skip
+    session.save(update_fields=["turns"])
+
+
+def _problem(session: Session, said: Mapping[str, Any]) -> Problem:
+    bound = bind(method_of(session), Sheet(session.options, session.instruments, stock=stock_of(session)))
+    benches = max(session.benches.values_list("number", flat=True), default=0)
+    problem = problem_of(bound, benches, said.get("groups", 1), said.get("apart", 0))
+    pins = [Pin(**pin) for pin in said.get("pins", ())]
+    return replace(problem, pins=tuple(pins)) if said.get("of") == _mark(problem) else problem
+
+
+def _turns(session: Session, problem: Problem) -> Solved:
+    """What was solved for this very plan; else what comes at once."""
+    kept = session.turns
+    if kept.get("of") != _mark(problem):
+        return solved_at_once(problem)
+    return Solved(tuple(Placed(**one) for one in kept["placed"]), kept["minutes"], kept["least"])
+
+
+def _mark(problem: Problem) -> str:
+    """Tells one problem from another, whatever is pinned."""
+    return sha256(repr((problem.equipment, sorted(problem.begins.items()))).encode()).hexdigest()[:32]

@@ -1,0 +1,104 @@
+import Box from '@mui/material/Box';
+import { sentence, type Shapes } from '../../api/client';
+import { Loaded } from '../../identity/Page';
+import { Sheet } from '../../identity/Sheet';
+import { ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
+import { ListLine } from './ListLine';
+import { Solution } from './Solution';
+import { usePreparation, useTick } from './usePreparation';
+
+/** What is made and set out for a session, each line to be ticked off. */
+export function PrepList({ session }: { session: number }) {
+  return <Loaded of={usePreparation(session)}>{(data) => <Lists session={session} data={data} />}</Loaded>;
+}
+
+function Lists({ session, data }: { session: number; data: Shapes['Preparation'] }) {
+  const tick = useTick(session);
+  const onTick = (key: string) =>
+    data.may_change ? (ready: boolean) => tick.mutate({ key, ready }) : undefined;
+  return (
+    <>
+      {tick.error && (
+        <VerdictLine level="look" lead="Not ticked.">
+          {sentence(tick.error)}
+        </VerdictLine>
+      )}
+      {(data.solutions.length > 0 || data.weighed.length > 0) && (
+        <Sheet title="To make" note={`for ${data.benches} benches, ${data.spare_percent} % spare`}>
+          {data.solutions.map((line) => (
+            <Solution key={line.recipe.key} {...{ session, line }} onTick={onTick(line.recipe.key)} />
+          ))}
+          {data.weighed.map((line) => (
+            <Box
+              key={line.label}
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: 'minmax(0, 1fr) auto',
+                columnGap: 1,
+                py: 1,
+                pl: '42px',
+                borderTop: `1px solid ${ink.ruleSoft}`,
+              }}
+            >
+              <span>
+                {line.label}
+                <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13 }}>
+                  {line.note}
+                </Box>
+              </span>
+              <span>{line.whole_class}</span>
+            </Box>
+          ))}
+          <Papers session={session} />
+        </Sheet>
+      )}
+      <Sheet title="To set out">
+        {data.pieces.map((piece) => (
+          <ListLine
+            key={piece.key}
+            title={piece.name}
+            amount={`× ${piece.needed}`}
+            ready={piece.ready}
+            onTick={onTick(piece.key)}
+          >
+            {piece.shared && 'shared by all'}
+            {piece.there !== null && !piece.short && ` · ${piece.there} are there`}
+            {piece.short && (
+              <VerdictLine level="look" lead="Too few.">
+                {piece.short}
+              </VerdictLine>
+            )}
+          </ListLine>
+        ))}
+        {data.waste && <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>Waste: {data.waste}</Box>}
+      </Sheet>
+    </>
+  );
+}
+
+const PAPERS = [
+  ['prep-sheet.pdf', 'prep sheet'],
+  ['labels.pdf', 'labels'],
+  ['bench-sheets.pdf', 'bench sheets'],
+  ['crib.pdf', 'your crib'],
+  ['shopping.xlsx', 'shopping list'],
+  ['session.ics', 'calendar'],
+] as const;
+
+/** All of it on paper, and elsewhere. */
+function Papers({ session }: { session: number }) {
+  return (
+    <Box sx={{ borderTop: `1px solid ${ink.ruleSoft}`, pt: 1.25, fontSize: 14, color: ink.inkSoft }}>
+      Print:{' '}
+      {PAPERS.map(([file, name], number) => (
+        <span key={file}>
+          {number > 0 && ' · '}
+          <a href={`/api/sessions/${session}/${file}`} target="_blank" rel="noreferrer">
+            {name}
+          </a>
+        </span>
+      ))}
+    </Box>
+  );
+}
