@@ -11,6 +11,7 @@ from chromata_core.declaration.vocabulary import Method, Reading
 from chromata_core.errors import SheetError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.methods.registry import methods
+from chromata_core.planning.foresight import foresee
 from chromata_core.planning.predict import predict
 from chromata_core.sheet.bound import Sheet
 from chromata_core.sheet.example import example_sheet
@@ -123,18 +124,20 @@ class EveryMethod(TestCase):
 class Prediction(TestCase):
     def test_the_best_single_improvement_is_named_and_true(self) -> None:
         method = methods()["acid-base-titration"]
-        prediction = predict(method, Sheet())
+        prediction = foresee(method, Sheet())
         best = prediction.alternatives[0]
         self.assertIn(best.text, prediction.improvement)
-        self.assertEqual(
-            [a.percent for a in prediction.alternatives], sorted(a.percent for a in prediction.alternatives)
-        )
+        instruments = [a.percent for a in prediction.alternatives if a.cost == "another instrument"]
+        self.assertEqual(instruments, sorted(instruments))
+        for other in prediction.alternatives:
+            changed = predict(method, Sheet(dict(other.options), dict(other.instruments)))
+            self.assertEqual(other.text, changed.relative, other.instead)
         by_hand = predict(method, Sheet({"c_t.limit": "0.00025"}))
         halved = next(a for a in prediction.alternatives if a.what == "Titrant concentration")
         self.assertEqual(halved.text, by_hand.relative)
 
     def test_a_cylinder_for_the_sample_makes_it_much_worse(self) -> None:
-        percents = {a.instead: a.percent for a in predict(methods()["acid-base-titration"], Sheet()).alternatives}
+        percents = {a.instead: a.percent for a in foresee(methods()["acid-base-titration"], Sheet()).alternatives}
         self.assertGreater(percents["Cylinder 25 mL, class B"], 2 * percents["Burette 50 mL, class A"])
 
     def test_a_better_burette_gives_a_smaller_uncertainty(self) -> None:

@@ -184,7 +184,7 @@ class Baths(TestCase):
                 if before.benches and after.benches:
                     self.assertEqual(before.label, after.label)
         hands = next(lane for lane in table.lanes if lane.label == HANDS)
-        self.assertEqual([turn.label for turn in hands.turns], ["Bath 1 to 70 °C", "Bath 2 to 70 °C"])
+        self.assertEqual([turn.label for turn in hands.turns], ["Bath 1 and 2 to 70 °C"])
 
     def test_more_baths_or_places_never_take_longer(self) -> None:
         times = [baths(12, bath_places=places).minutes for places in ("1", "2", "4", "12")]

@@ -9,6 +9,7 @@ urlpatterns = [
     path("methods/<slug:slug>", views.MethodDetail.as_view()),
     path("choices", views.Choices.as_view()),
     path("instruments", views.Instruments.as_view()),
+    path("foresee", views.PlanForeseen.as_view()),
     path("predict", views.PlanPreview.as_view()),
     path("sessions", views.Sessions.as_view()),
     path("sessions/<int:session_id>", views.SessionDetail.as_view()),

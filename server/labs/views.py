@@ -14,6 +14,7 @@ from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.engine.handing import Taking
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.planning.foresight import Foresight, foresee
 from chromata_core.planning.predict import Prediction, predict
 from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.describe import MethodCard, MethodPage, card, page
@@ -106,6 +107,19 @@ class PlanPreview(APIView):
                 said["minutes"],
             )
         )
+
+
+class PlanForeseen(APIView):
+    """What would make a plan better."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="foresee", request=ChoicesSerializer, responses=shape(Foresight))
+    def post(self, request: Request) -> Response:
+        """Other choices, ranked; what can be asked before class. 422 lists what is wrong with the options."""
+        said, person = asked(ChoicesSerializer, request), person_of(request)
+        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
+        return answer(foresee(method_named(said["method"], owners_for(person)), plan))
 
 
 class Sessions(APIView):

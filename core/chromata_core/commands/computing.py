@@ -7,6 +7,7 @@ from chromata_core.commands.files import Said, method_of, pairs_of, sheet_of
 from chromata_core.engine.context import context_of
 from chromata_core.errors import SheetError
 from chromata_core.judging.finding import Finding
+from chromata_core.planning.foresight import foresee
 from chromata_core.planning.predict import predict
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.sheet.bound import Sheet
@@ -143,6 +144,7 @@ def plan(options: argparse.Namespace) -> Said:
     lines += [f"  {one.label}: {one.whole_class}" for one in told.supplies.supplies]
     lines += ["", *(f"{one.label}: {one.sentence}" for one in told.timetables)] if told.timetables else []
     if told.result:
-        lines += ["", f"Expect {told.result} to ± {told.relative}. {told.advice} {told.improvement}".rstrip()]
+        best = foresee(chosen, given).improvement
+        lines += ["", f"Expect {told.result} to {told.relative}. {told.advice} {best}".rstrip()]
     lines += [f"  {warning}" for warning in told.warnings]
     return "\n".join(lines), asdict(told)

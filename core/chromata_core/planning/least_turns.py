@@ -36,6 +36,8 @@ def _least_at_pieces(one: Equipment, waves: Mapping[str, int]) -> int:
     wanted = {value: count for value, count in waves.items() if count}
     if not wanted:
         return 0
+    if len(wanted) == 1:
+        return ceil(sum(wanted.values()) / one.pieces) * one.minutes
     pieces, values = one.pieces, list(wanted)
     cells = pieces * len(values)
     # Unknowns: waves of each value at each piece, whether it stands there at all, and the time of the longest.

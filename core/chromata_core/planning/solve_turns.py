@@ -22,7 +22,6 @@ if TYPE_CHECKING:  # 2 s to import, and only needed by who plans turns
 _WORKERS, _SEED = 2, 7
 _TOGETHER = 0.5  # of the time: benches that go together, before each goes alone
 _FOR_WAITS = 0.25  # of that: once it is known until when
-_HANDS = 5  # minutes in which whoever sets a piece anew can do nothing else; common practice, no published source
 
 
 @dataclass(frozen=True, slots=True)
@@ -161,13 +160,10 @@ def _model(
     waves: list[_Wave] = []
     for place, one in enumerate(problem.equipment):
         waves += _waves(model, problem, place, one, horizon)
-    hands: list[Any] = []
     for place, one in enumerate(problem.equipment):
         for piece in range(one.pieces):
             mine = [wave for wave in waves if (wave.equipment, wave.piece) == (place, piece)]
-            hands += _one_value_at_a_time(model, one, mine, horizon, f"{place} {piece}")
-    if hands:
-        model.add_no_overlap(hands)
+            _one_value_at_a_time(model, one, mine, horizon, f"{place} {piece}")
     for bench, place, value in problem.wanted():
         fits = [wave.here[bench] for wave in waves if (wave.equipment, wave.value) == (place, value)]
         model.add_exactly_one(fits)
@@ -216,11 +212,9 @@ def _wave(
     return _Wave(place, value, piece, start, here)
 
 
-def _one_value_at_a_time(
-    model: "CpModel", one: Equipment, waves: Sequence[_Wave], horizon: int, name: str
-) -> list[Any]:
-    """From the first wave of a value to its last a piece stands at it; then somebody sets it anew, with their hands."""
-    stands, hands, used = [], [], []
+def _one_value_at_a_time(model: "CpModel", one: Equipment, waves: Sequence[_Wave], horizon: int, name: str) -> None:
+    """From the first wave of a value to its last a piece stands at it; then it is set anew."""
+    stands = []
     for value in one.at_pieces:
         mine = [wave for wave in waves if wave.value == value]
         if not mine:
@@ -235,30 +229,8 @@ def _one_value_at_a_time(
             model.add(wave.start + one.minutes <= end).only_enforce_if(filled)
         size = model.new_int_var(0, 2 * horizon, "size")
         stands.append(model.new_optional_interval_var(begin, size, end + one.change, is_used, f"{name} {value}"))
-        used.append((is_used, begin))
     if stands:
         model.add_no_overlap(stands)
-    if one.change:
-        hands = _set_anew(model, one, used, horizon, name)
-    return hands
-
-
-def _set_anew(model: "CpModel", one: Equipment, used: Sequence[Any], horizon: int, name: str) -> list[Any]:
-    """Hands are needed as a piece is set anew: not for the first value, at which it stands before class."""
-    hands = []
-    for number, (is_used, begin) in enumerate(used):
-        first = model.new_bool_var(f"{name} first {number}")
-        others = [begin <= other for place, (_, other) in enumerate(used) if place != number]
-        for (other_used, _), before in zip([u for p, u in enumerate(used) if p != number], others, strict=True):
-            model.add(before).only_enforce_if(first, other_used)
-        model.add_implication(first, is_used)
-        later = model.new_bool_var(f"{name} later {number}")
-        model.add(later == 1).only_enforce_if(is_used, first.negated())
-        model.add_implication(later, is_used)
-        at = model.new_int_var(0, horizon + one.change, "hands")
-        model.add(at == begin - one.change).only_enforce_if(later)
-        hands.append(model.new_optional_fixed_size_interval_var(at, min(_HANDS, one.change), later, "hands"))
-    return hands
 
 
 def _one_thing_at_a_time(

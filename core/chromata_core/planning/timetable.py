@@ -83,6 +83,11 @@ def solved_at_once(problem: Problem) -> Solved:
     return Solved((*problem.done, *placed), max((one.end for one in placed), default=0), least_minutes(problem))
 
 
+def minutes_at_once(problem: Problem) -> int:
+    """Until all are through."""
+    return max((one.end for one in turns_at_once(problem)), default=0)
+
+
 def orders_of(problem: Problem, placed: Sequence[Placed]) -> dict[int, dict[str, str]]:
     """Each bench's own options: planned lists in the order of its turns, by bench number."""
     found: dict[int, dict[str, str]] = {bench: {} for bench in problem.benches}
@@ -168,14 +173,18 @@ def _with_settings(turns: Sequence[Turn], one: Equipment) -> list[Turn]:
 
 
 def _hands(lanes: Sequence[Lane], problem: Problem) -> list[Lane]:
-    """What somebody has to set while the benches work."""
-    turns = [
-        replace(turn, label=f"{lane.label} {turn.label}", value="")
-        for lane in lanes
-        for turn in lane.turns
-        if not turn.benches
-    ]
-    return [Lane(HANDS, sorted(turns, key=lambda turn: turn.start), -1, FREE)] if turns else []
+    """What somebody has to set while the benches work; what begins together is one thing to do."""
+    settings = sorted(
+        ((turn, lane.label) for lane in lanes for turn in lane.turns if not turn.benches),
+        key=lambda setting: (setting[0].start, setting[0].end, setting[0].label),
+    )
+    turns = []
+    for _, together in groupby(settings, key=lambda setting: (setting[0].start, setting[0].end, setting[0].label)):
+        (first, label), *others = together
+        pieces = [label.split()[-1], *(other.split()[-1] for _, other in others)]
+        said = f"{' '.join(label.split()[:-1])} {joined(pieces)} {first.label}"
+        turns.append(replace(first, label=said, value=""))
+    return [Lane(HANDS, turns, -1, FREE)] if turns else []
 
 
 def cures(bound: Bound, benches: int, minutes: int) -> list[Cure]:
@@ -183,9 +192,9 @@ def cures(bound: Bound, benches: int, minutes: int) -> list[Cure]:
     which it fits, the shortest first. None where it fits.
     """
     problem = problem_of(bound, benches)
-    if not problem.equipment or solved_at_once(problem).minutes <= minutes:
+    if not problem.equipment or minutes_at_once(problem) <= minutes:
         return []
-    found = [(solved_at_once(changed).minutes, text, options) for text, options, changed in _changes(bound, problem)]
+    found = [(minutes_at_once(changed), text, options) for text, options, changed in _changes(bound, problem)]
     fits = sorted(((taken, text, options) for taken, text, options in found if taken <= minutes), key=lambda f: f[:2])
     shown = fits or sorted(found, key=lambda f: f[:2])[:1]
     return [Cure(f"{text}: {taken} minutes", options) for taken, text, options in shown[:_MOST_CURES]]

@@ -2,10 +2,19 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from typing import Literal
 
 from chromata_core.chemistry.molar_mass import formula_text
-from chromata_core.declaration.option_kinds import ChoiceOption, ListOption, NumberOption, Option, SubstanceOption
+from chromata_core.declaration.option_kinds import (
+    HOW_MANY,
+    ChoiceOption,
+    ListOption,
+    NumberOption,
+    Option,
+    SubstanceOption,
+)
 from chromata_core.declaration.options import holds
+from chromata_core.declaration.schools import AGREEMENT
 from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Series
 from chromata_core.engine.context import context_of
 from chromata_core.engine.numeric_pass import mean_of
@@ -30,11 +39,15 @@ class ChoiceOut:
     sets: dict[str, str]
 
 
+Group = Literal["asked", "how", "agree", "prepared"]
+
+
 @dataclass(frozen=True, slots=True)
 class OptionOut:
     """An option to be asked for. ``kind`` is choice, number, list or substance; ``limit`` its default ±, if any.
 
-    ``planning`` ones serve planning alone. ``when``: the choices of other options under which it is asked for."""
+    ``group`` is the chapter of a plan in which it is asked for; ``when``: the choices of others under which it is.
+    """
 
     kind: str
     key: str
@@ -45,7 +58,7 @@ class OptionOut:
     limit: str
     limit_label: str
     choices: list[ChoiceOut]
-    planning: bool
+    group: Group
     when: dict[str, list[str]] = field(default_factory=dict)
 
 
@@ -218,9 +231,28 @@ def told_of_trials(method: Method) -> str:
     return method.trials.agree or next(iter((*averaged, *own)), "")
 
 
+def group_of(method: Method, option: Option) -> Group:
+    """Where a plan asks for it: what is asked, how it is done, when trials agree, what is prepared."""
+    if isinstance(option, NumberOption) and option.planning:
+        return "prepared"
+    if option.key in (*AGREEMENT, HOW_MANY, method.trials.rough, "end_point_limit"):
+        return "agree"
+    return "asked" if isinstance(option, SubstanceOption) or option.key in _asking(method) else "how"
+
+
+def _asking(method: Method) -> set[str]:
+    """Options on which it depends which results there are, or which substances are chosen; and what those set."""
+    found = {key for quantity in method.quantities if quantity.result for key in quantity.when or {}}
+    for option in method.options:
+        for choice in option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ():
+            substances = {o.key for o in method.options if isinstance(o, SubstanceOption)} & choice.sets.keys()
+            found |= {option.key} if substances else set()
+    return found
+
+
 def options_out(method: Method) -> list[OptionOut]:
     """The options a session may choose."""
-    return [_option(option) for option in _offered(method)]
+    return [_option(option, group_of(method, option)) for option in _offered(method)]
 
 
 def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
@@ -233,17 +265,17 @@ def _offered(method: Method) -> list[Option]:
     return [o for o in method.all_options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
 
 
-def _option(option: Option) -> OptionOut:
+def _option(option: Option, group: Group) -> OptionOut:
     if isinstance(option, ListOption):
-        return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], False)
+        return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], group)
     if isinstance(option, NumberOption):
         when = {key: [c] if isinstance(c, str) else [*c] for key, c in (option.when or {}).items()}
         return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
-                         option.limit, option.limit_label, [], option.planning, when)  # fmt: skip
+                         option.limit, option.limit_label, [], group, when)  # fmt: skip
     kind = "choice" if isinstance(option, ChoiceOption) else "substance"
     formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
     choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
-    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices, False)
+    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices, group)
 
 
 def parts_out(bound: Bound) -> list[PartOut]:

@@ -46,7 +46,7 @@ class BeforeClass(Room):
         made = client.post("/api/sessions", body, "application/json")
         self.assertEqual(made.status_code, 201, made.content)
         self.assertEqual(made.json()["draft"]["prelab"], ASKED)
-        offered = client.post("/api/predict", {"method": "gas-eudometer"}, "application/json").json()["before_class"]
+        offered = client.post("/api/foresee", {"method": "gas-eudometer"}, "application/json").json()["before_class"]
         self.assertIn("plan_line_1", [one["key"] for one in offered])
         for wrong in ({"tasks": ["plan_line_77"]}, {"questions": ["x"] * 5}, {"needed": True, "tasks": []}):
             refused = client.post("/api/sessions", {**body, "prelab": wrong}, "application/json")

@@ -104,6 +104,16 @@ export const useSession = (id: number) =>
     queryFn: () => said(api.GET('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
   });
 
+/** Has the turns at shared equipment solved anew around what is pinned. */
+export function useSolveTurns(session: number) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Shapes['TurnsRequest']) =>
+      said(api.PUT('/api/sessions/{session_id}/turns', { params: { path: { session_id: session } }, body })),
+    onSuccess: (plan) => queries.setQueryData(['session', session], plan),
+  });
+}
+
 /** What a plan could take from an earlier session, under its method and choices. */
 export function useTakings(
   earlier: number | null,

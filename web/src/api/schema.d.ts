@@ -464,6 +464,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/foresee": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What would make a plan better. Other choices, ranked; what can be asked before class. 422 lists what is wrong with the options. */
+        post: operations["foresee"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -1909,6 +1926,13 @@ export interface components {
             /** Format: double */
             percent: number;
             text: string;
+            cost: components["schemas"]["CostEnum"];
+            options: {
+                [key: string]: string;
+            };
+            instruments: {
+                [key: string]: string;
+            };
         };
         /**
          * @description * `start` - start
@@ -2386,6 +2410,12 @@ export interface components {
             author: string;
             at: string;
         };
+        /**
+         * @description * `another instrument` - another instrument
+         *     * `finding it better` - finding it better
+         * @enum {string}
+         */
+        CostEnum: "another instrument" | "finding it better";
         /** @description How many pieces there are, and where; nothing: nobody counted. */
         CountRequest: {
             pieces: number | null;
@@ -2757,12 +2787,29 @@ export interface components {
             /** @default  */
             time_zone: string;
         };
+        /**
+         * @description Other choices, the best first, and in words the best single one, if one is worth it; ``before_class`` is what
+         *     students may be asked beforehand.
+         */
+        Foresight: {
+            alternatives: components["schemas"]["Alternative"][];
+            improvement: string;
+            before_class: components["schemas"]["Offered"][];
+        };
         /** @description The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. */
         FromDevice: {
             text: string;
             stable: boolean;
             simulated: boolean;
         };
+        /**
+         * @description * `asked` - asked
+         *     * `how` - how
+         *     * `agree` - agree
+         *     * `prepared` - prepared
+         * @enum {string}
+         */
+        GroupEnum: "asked" | "how" | "agree" | "prepared";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Hand: {
             kind: string;
@@ -3171,7 +3218,7 @@ export interface components {
             limit: string;
             limit_label: string;
             choices: components["schemas"]["ChoiceOut"][];
-            planning: boolean;
+            group: components["schemas"]["GroupEnum"];
             when: {
                 [key: string]: string[];
             };
@@ -3515,9 +3562,7 @@ export interface components {
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
-         *     ``before_class`` is what students may be asked beforehand.
          *     ``cures`` are changes after which the turns fit into the session, if they do not.
-         *     ``alternatives`` are other choices, the best first; ``improvement`` says the best single one, if one is worth it.
          */
         Prediction: {
             options: {
@@ -3533,10 +3578,7 @@ export interface components {
             advice: string;
             basis: string;
             warnings: string[];
-            alternatives: components["schemas"]["Alternative"][];
-            improvement: string;
             lines: components["schemas"]["LineOut"][];
-            before_class: components["schemas"]["Offered"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Prelab: {
@@ -5875,6 +5917,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExperimentPage"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    foresee: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoicesRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Foresight"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -1,44 +1,37 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
+import { clock } from '../identity/time';
 import { FIGURES, ink } from '../identity/tokens';
+import { TurnBlock } from './TurnBlock';
+
+type Lane = Shapes['Lane'];
+type Turn = Shapes['Turn'];
+
+/** Puts a turn elsewhere: at another minute, at another piece of its equipment. */
+export type Move = (lane: Lane, turn: Turn, start: number, piece: number) => void;
 
 interface Props {
   timetable: Shapes['Timetable'];
   colour: string;
+  /** When it begins, for the clock above the lanes; minutes where that is not known. */
+  begins?: string;
+  /** Where turns may be put elsewhere. */
+  onMove?: Move | undefined;
 }
 
 const NAME = 118; // px for the names of the lanes
 
 /** Turns at shared equipment: a lane for each piece, minutes from left to right, bench numbers in the turns. */
-export function Lanes({ timetable, colour }: Props) {
+export function Lanes({ timetable, colour, begins, onMove }: Props) {
   const { minutes, lanes } = timetable;
   const starts = [...new Set(lanes.flatMap((lane) => lane.turns.map((turn) => turn.start)))].sort(
     (a, b) => a - b,
   );
-  const place = (minute: number) => `${(100 * minute) / minutes}%`;
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Box sx={{ overflowX: 'auto' }}>
-        <Box sx={{ minWidth: NAME + 74 * starts.length }}>
-          <Box sx={{ fontSize: 12, color: ink.inkSoft, height: 0 }}>minutes</Box>
-          <Box sx={{ ml: `${NAME}px`, height: 20, position: 'relative' }}>
-            {[...starts, minutes].map((minute) => (
-              <Box
-                key={minute}
-                component="span"
-                sx={{
-                  position: 'absolute',
-                  left: place(minute),
-                  transform: minute === minutes ? 'translateX(-100%)' : 'none',
-                  fontFamily: FIGURES,
-                  fontSize: 12,
-                  color: ink.inkSoft,
-                }}
-              >
-                {minute}
-              </Box>
-            ))}
-          </Box>
+        <Box sx={{ minWidth: NAME + 58 * starts.length }}>
+          <Scale starts={starts} minutes={minutes} begins={begins} />
           {lanes.map((lane) => (
             <Box key={lane.label} sx={{ display: 'flex', alignItems: 'stretch', mb: 0.5 }}>
               <Box sx={{ width: NAME, flexShrink: 0, fontSize: 13.5, alignSelf: 'center', pr: 1 }}>
@@ -48,21 +41,12 @@ export function Lanes({ timetable, colour }: Props) {
                 sx={{ position: 'relative', flex: 1, minHeight: 46, bgcolor: ink.ground, borderRadius: 1 }}
               >
                 {lane.turns.map((turn) => (
-                  <Box
-                    key={turn.start}
-                    sx={{
-                      position: 'absolute',
-                      inset: '2px auto 2px',
-                      left: place(turn.start),
-                      width: place(turn.end - turn.start),
-                      px: '1px',
-                    }}
-                  >
-                    <Box sx={{ ...block(lane.label, turn.benches.length, colour), height: '100%' }}>
-                      {turn.label && <Box sx={{ fontWeight: 700, lineHeight: 1.2 }}>{turn.label}</Box>}
-                      <Box sx={{ fontFamily: FIGURES, lineHeight: 1.25 }}>{runs(turn.benches)}</Box>
-                    </Box>
-                  </Box>
+                  <TurnBlock
+                    key={`${turn.start} ${turn.value}`}
+                    {...{ lane, turn, minutes, colour }}
+                    pieces={lanes.filter((one) => one.equipment === lane.equipment && one.piece >= 0).length}
+                    onMove={turn.benches.length > 0 && lane.piece >= 0 ? onMove : undefined}
+                  />
                 ))}
               </Box>
             </Box>
@@ -76,30 +60,53 @@ export function Lanes({ timetable, colour }: Props) {
   );
 }
 
-/** In use: the accent; being set anew or waiting: only an outline. */
-const block = (lane: string, benches: number, colour: string) => ({
-  borderRadius: 1,
-  px: 0.75,
-  fontSize: 12.5,
-  display: 'grid',
-  alignContent: 'center',
-  overflow: 'hidden',
-  color: ink.ink,
-  bgcolor: ink.sheet,
-  border:
-    lane === 'Waiting' || benches === 0
-      ? `1.5px dashed ${ink.rule}`
-      : `1px solid color-mix(in srgb, ${colour} 50%, ${ink.rule})`,
-  boxShadow: lane === 'Waiting' || benches === 0 ? 'none' : `inset 4px 0 0 ${colour}`,
-});
+const place = (minute: number, minutes: number) => `${(100 * minute) / minutes}%`;
 
-/** Bench numbers, neighbours joined: 1–4, 7. */
-export function runs(benches: number[]): string {
-  const parts: [number, number][] = [];
-  for (const bench of benches) {
-    const last = parts.at(-1);
-    if (last && last[1] === bench - 1) last[1] = bench;
-    else parts.push([bench, bench]);
-  }
-  return parts.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+/** When turns begin: by the clock, or in minutes; those that would stand on each other are left out. */
+function Scale({
+  starts,
+  minutes,
+  begins,
+}: {
+  starts: number[];
+  minutes: number;
+  begins?: string | undefined;
+}) {
+  const shown = apart([...starts, minutes], minutes / 14);
+  const text = (minute: number) =>
+    begins ? clock(new Date(Date.parse(begins) + minute * 60_000).toISOString()) : String(minute);
+  return (
+    <Box sx={{ display: 'flex' }}>
+      <Box sx={{ width: NAME, flexShrink: 0, fontSize: 12, color: ink.inkSoft }}>
+        {begins ? '' : 'minutes'}
+      </Box>
+      <Box sx={{ flex: 1, height: 20, position: 'relative' }}>
+        {shown.map((minute) => (
+          <Box
+            key={minute}
+            component="span"
+            sx={{
+              position: 'absolute',
+              left: place(minute, minutes),
+              transform: minute === minutes ? 'translateX(-100%)' : 'none',
+              fontFamily: FIGURES,
+              fontSize: 12,
+              color: ink.inkSoft,
+            }}
+          >
+            {text(minute)}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** Of rising `values` those that stand at least `least` apart; the last always stays. */
+export function apart(values: number[], least: number): number[] {
+  const kept: number[] = [];
+  for (const value of values) if (kept.every((other) => value - other >= least)) kept.push(value);
+  const last = values.at(-1);
+  if (last === undefined || kept.includes(last)) return kept;
+  return [...kept.filter((value) => last - value >= least), last];
 }

@@ -1,6 +1,9 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import type { Shapes } from '../../api/client';
+import { Folded } from '../../identity/Folded';
+import { FoldedSheet } from '../../identity/FoldedSheet';
 import { Sheet } from '../../identity/Sheet';
 import { chosenAnew } from './chosenAnew';
 import { Fields } from './Fields';
@@ -11,8 +14,10 @@ import { SamplesField } from './SamplesField';
 import type { Planner } from './usePlanner';
 
 const GROUPS = [
-  ['How it is done', false],
-  ['What is wanted, to plan backwards', true],
+  ['What is asked', 'asked'],
+  ['How it is done', 'how'],
+  ['When trials agree', 'agree'],
+  ['What is prepared, planned backwards', 'prepared'],
 ] as const;
 
 interface Props {
@@ -25,8 +30,13 @@ export function Choices({ planner, method }: Props) {
   const { plan, put } = planner;
   return (
     <>
-      {GROUPS.map(([title, planning]) => (
-        <Options key={title} title={title} options={planner.optionsOf(planning)} planner={planner} />
+      {GROUPS.map(([title, group]) => (
+        <Options
+          key={`${method.card.slug} ${group}`}
+          title={title}
+          options={planner.optionsOf(group)}
+          planner={planner}
+        />
       ))}
       <Sheet title="Instruments">
         <Instruments planner={planner} />
@@ -40,21 +50,27 @@ export function Choices({ planner, method }: Props) {
           onChange={put}
         />
       </Sheet>
-      <Sheet title="Own work">
+      <FoldedSheet title="Own work" note={counted(plan.ownWork.lines.length, 'line', 'nothing is asked')}>
         <OwnWorkField
           work={plan.ownWork}
           lines={planner.prediction.data?.lines ?? []}
           onChange={(ownWork) => put({ ownWork })}
         />
-      </Sheet>
-      <Sheet title="Before class">
+      </FoldedSheet>
+      <FoldedSheet
+        title="Before class"
+        note={counted(plan.prelab.tasks.length + plan.prelab.questions.length, 'task', 'nothing is asked')}
+      >
         <PrelabField
           prelab={plan.prelab}
-          offered={planner.prediction.data?.before_class ?? []}
+          offered={planner.foresight.data?.before_class ?? []}
           onChange={(prelab) => put({ prelab })}
         />
-      </Sheet>
-      <Sheet title="Closing questions">
+      </FoldedSheet>
+      <FoldedSheet
+        title="Closing questions"
+        note={plan.questions.length > 0 ? 'your own' : 'as the method asks'}
+      >
         <TextField
           multiline
           fullWidth
@@ -65,7 +81,7 @@ export function Choices({ planner, method }: Props) {
           onChange={(event) => put({ questions: event.target.value.split('\n') })}
           sx={{ mt: 1 }}
         />
-      </Sheet>
+      </FoldedSheet>
     </>
   );
 }
@@ -76,25 +92,65 @@ interface OptionsProps {
   planner: Planner;
 }
 
+/** A chapter of the plan: what is asked and what stands on bottles, the rest folded while it is as usual. */
 function Options({ title, options, planner }: OptionsProps) {
-  const { plan, put, solutions, textOf } = planner;
+  const { plan } = planner;
+  const [chosen] = useState(() => new Set(Object.keys(plan.options)));
   if (options.length === 0) return null;
+  const usual = options.filter((option) => !stands(option, chosen));
+  const shown = options.filter((option) => stands(option, chosen));
+  if (shown.length === 0)
+    return (
+      <FoldedSheet title={title} note={inWords(usual, planner)}>
+        <Fields>{usual.map((option) => field(option, planner))}</Fields>
+      </FoldedSheet>
+    );
   return (
     <Sheet title={title}>
-      <Fields>
-        {options.map((option) => (
-          <OptionField
-            key={option.key}
-            option={option}
-            solutions={solutions}
-            text={textOf(option)}
-            onChange={(texts) => put({ options: chosenAnew(plan.options, option, texts) })}
-          />
-        ))}
-      </Fields>
+      <Fields>{shown.map((option) => field(option, planner))}</Fields>
+      {usual.length > 0 && (
+        <Folded title={`As usual: ${inWords(usual, planner)}`}>
+          <Fields>{usual.map((option) => field(option, planner))}</Fields>
+        </Folded>
+      )}
     </Sheet>
   );
 }
+
+/** What is asked, what somebody chose before, and the numbers that stand on bottles are looked at each time. */
+const stands = (option: Shapes['OptionOut'], chosen: Set<string>) =>
+  option.group === 'asked' ||
+  option.limit_label !== '' ||
+  chosen.has(option.key) ||
+  chosen.has(`${option.key}.limit`);
+
+function field(option: Shapes['OptionOut'], { plan, put, solutions, textOf }: Planner) {
+  return (
+    <OptionField
+      key={option.key}
+      option={option}
+      solutions={solutions}
+      text={textOf(option)}
+      onChange={(texts) => put({ options: chosenAnew(plan.options, option, texts) })}
+    />
+  );
+}
+
+const SAID = 4;
+
+/** “Indicator: phenolphthalein · Drops: 3 · 2 more” */
+function inWords(options: Shapes['OptionOut'][], planner: Planner): string {
+  const said = options.slice(0, SAID).map((option) => {
+    const text = planner.textOf(option)(option.key);
+    const word =
+      option.choices.find((choice) => choice.key === text)?.label ?? `${text} ${option.unit}`.trim();
+    return `${option.label}: ${word}`;
+  });
+  return `${said.join(' · ')}${options.length > SAID ? ` · ${options.length - SAID} more` : ''}`;
+}
+
+const counted = (count: number, noun: string, none: string) =>
+  count === 0 ? none : `${count} ${noun}${count > 1 ? 's' : ''}`;
 
 function Instruments({ planner }: { planner: Planner }) {
   const { plan, put, tools } = planner;

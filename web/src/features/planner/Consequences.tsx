@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
 import { sentence } from '../../api/client';
 import { Lanes } from '../../charts/Lanes';
@@ -9,9 +10,13 @@ import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Needed } from './Needed';
+import type { Chosen } from './usePlanner';
 
 interface Props {
   prediction: Shapes['Prediction'] | undefined;
+  foresight?: Shapes['Foresight'] | undefined;
+  /** Takes a change of the plan over; nothing is offered where none can be made. */
+  onChoose?: (chosen: Chosen) => void;
   error: unknown;
   colour: string;
   benches: number;
@@ -20,12 +25,15 @@ interface Props {
   instruments: string[];
 }
 
+type Seen = Pick<Props, 'prediction' | 'foresight' | 'onChoose' | 'error' | 'colour'>;
+
 /** What the choices lead to, as they are made. */
-export function Consequences({ benches, instruments, ...seen }: Props) {
+export function Consequences({ benches, instruments, minutes, ...seen }: Props) {
   const { prediction } = seen;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       <Expected {...seen} />
+      <TurnsAtOnce {...seen} minutes={minutes} />
       {prediction && <Needed needed={prediction.supplies} benches={benches} />}
       {prediction && (
         <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
@@ -46,7 +54,7 @@ export function Consequences({ benches, instruments, ...seen }: Props) {
 }
 
 /** How sure it will be and what limits it; who is where, when. */
-export function Expected({ prediction, error, colour, minutes }: Omit<Props, 'benches' | 'instruments'>) {
+export function Expected({ prediction, foresight, onChoose, error, colour }: Seen) {
   return (
     <>
       {error ? (
@@ -72,22 +80,66 @@ export function Expected({ prediction, error, colour, minutes }: Omit<Props, 'be
           <Box sx={{ fontSize: 13, fontWeight: 700, color: ink.inkSoft, mb: 1 }}>What will limit it</Box>
           <BudgetBars lines={prediction.budget} colour={colour} />
           <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>{prediction.advice}</Box>
-          <Box sx={{ mt: 1 }}>{prediction.improvement}</Box>
-          <Folded title="Other choices, one at a time">
-            <Pairs rows={prediction.alternatives.map((one) => [`${one.what}: ${one.instead}`, one.text])} />
-          </Folded>
+          {foresight && <HelpsMost {...{ foresight, onChoose }} />}
         </Sheet>
       )}
-      {prediction?.timetables.map((one) => (
-        <Sheet key={one.label} title="Who is where, when" note={one.label}>
-          {one.minutes > minutes && (
-            <VerdictLine level="look" lead="Too long.">
-              The turns alone take {one.minutes} minutes; the session has {minutes}.
-            </VerdictLine>
-          )}
-          <Lanes timetable={one} colour={colour} />
-        </Sheet>
-      ))}
     </>
+  );
+}
+
+/** Turns as they come at once; where they do not fit, what to change. */
+function TurnsAtOnce({ prediction, onChoose, colour, minutes }: Seen & Pick<Props, 'minutes'>) {
+  return prediction?.timetables.map((one) => (
+    <Sheet key={one.label} title="Who is where, when" note={one.label}>
+      {one.minutes > minutes && (
+        <VerdictLine level="look" lead="Too long.">
+          The turns alone take {one.minutes} minutes; the session has {minutes}.
+          {prediction.cures.map((cure) => (
+            <Offer
+              key={cure.text}
+              text={cure.text}
+              onTake={onChoose && (() => onChoose({ options: cure.options }))}
+            />
+          ))}
+        </VerdictLine>
+      )}
+      <Lanes timetable={one} colour={colour} />
+    </Sheet>
+  ));
+}
+
+/** What would help most for what it costs, each in one touch; the rest folded. */
+function HelpsMost({ foresight, onChoose }: { foresight: Shapes['Foresight']; onChoose: Seen['onChoose'] }) {
+  const shown = foresight.improvement.startsWith('What') ? foresight.alternatives.slice(0, 3) : [];
+  return (
+    <>
+      <Box sx={{ mt: 1, fontWeight: 700 }}>
+        {shown.length > 0 ? 'Helps most for what it costs' : foresight.improvement}
+      </Box>
+      {shown.map((one) => (
+        <Offer
+          key={`${one.what} ${one.instead}`}
+          text={`${one.what}: ${one.instead}, ${one.text}`}
+          onTake={onChoose && (() => onChoose(one))}
+        />
+      ))}
+      <Folded title="Other choices, one at a time">
+        <Pairs rows={foresight.alternatives.map((one) => [`${one.what}: ${one.instead}`, one.text])} />
+      </Folded>
+    </>
+  );
+}
+
+/** A change with what comes of it; taken over in one touch. */
+function Offer({ text, onTake }: { text: string; onTake: (() => void) | undefined }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', justifyContent: 'space-between' }}>
+      <span>{text}</span>
+      {onTake && (
+        <Button size="small" onClick={onTake} aria-label={`Take: ${text}`}>
+          Take it
+        </Button>
+      )}
+    </Box>
   );
 }

@@ -7,9 +7,16 @@ import { PlannerPage } from './PlannerPage';
 
 const OPTION = {
   key: 'c_t', label: 'Titrant', kind: 'number', default: '0.1000', limit: '0.0005', unit: 'mol/L', help: '', low: '0',
-  high: '', choices: [], planning: false, when: {}, symbol: 'c',
+  high: '', choices: [], group: 'how', when: {}, symbol: 'c', limit_label: 'Titrant concentration',
 }; // prettier-ignore
-const FLASK = { ...OPTION, key: 'V_flask', label: 'Flask', when: { way: ['diluted'] }, limit: '' };
+const FLASK = {
+  ...OPTION,
+  key: 'V_flask',
+  label: 'Flask',
+  when: { way: ['diluted'] },
+  limit: '',
+  limit_label: '',
+};
 const METHOD = {
   card: { slug: 'acid-base', title: 'Acid and base', family: 'titration' },
   options: [OPTION, FLASK],
@@ -22,7 +29,7 @@ const PREDICTION = {
   parts: [{ key: 'V', role: 'burette', label: 'Burette' }],
   supplies: { targets: [], supplies: [] },
   timetables: [],
-  result: '', relative: '', advice: '', improvement: '', sentence: '', warnings: [], alternatives: [], basis: '', budget: [],
+  result: '', relative: '', advice: '', sentence: '', warnings: [], cures: [], basis: '', budget: [], lines: [],
 }; // prettier-ignore
 const SERVER = {
   'GET /api/methods': [{ slug: 'acid-base', title: 'Acid and base', family: 'titration' }],
@@ -55,6 +62,29 @@ describe('the planner', () => {
       'Monday, 16 students',
       'Tuesday, 12 students',
     ]);
+  });
+
+  it('takes over in one touch what would help most, and what makes the turns fit', async () => {
+    const better = {
+      what: 'Burette', instead: 'Burette 50 mL, class A', percent: 0.4, text: '± 0.40 %', cost: 'another instrument',
+      options: {}, instruments: { burette: 'burette-50' },
+    }; // prettier-ignore
+    const asked = serve({
+      ...SERVER,
+      'POST /api/predict': {
+        ...PREDICTION, result: 'Concentration', relative: '± 0.90 %',
+        timetables: [{ label: 'Bath', minutes: 150, least: 150, longest_wait: 0, lanes: [], orders: [], sentence: '', meanwhile: '' }],
+        cures: [{ text: 'one bath more: 90 minutes', options: { baths: '3' } }],
+      },
+      'POST /api/foresee': { alternatives: [better], improvement: 'What would help most', before_class: [] },
+      'POST /api/sessions': { card: { id: 12 } },
+    }); // prettier-ignore
+    show(<PlannerPage />, '/plan?method=acid-base');
+    await userEvent.click(await screen.findByRole('button', { name: /Take: Burette/ }));
+    await userEvent.click(await screen.findByRole('button', { name: /Take: one bath more/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
+    await waitFor(() => expect(saved(asked)).toBeTruthy());
+    expect(saved(asked)).toMatchObject({ options: { baths: '3' }, instruments: { burette: 'burette-50' } });
   });
 
   it('saves the plan as it was chosen, without what was left as the method has it', async () => {
@@ -101,6 +131,7 @@ describe('the planner', () => {
       await userEvent.click(await screen.findByRole('combobox', { name: field }));
       await userEvent.click(await screen.findByRole('option', { name: way }));
     };
+    await userEvent.click(await screen.findByText('Parts of one piece of work'));
     await choose(/Goes on with/, /Standards/);
     await choose(/The line that is given/, /mean of the class/);
     await choose(/^Titrant$/, /Second, each bench’s own/);

@@ -4,6 +4,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMethods, useSections, useSession } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
+import { FoldedSheet } from '../../identity/FoldedSheet';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
@@ -138,14 +139,20 @@ function Planner({ methods, sections, title, first, changing }: Props) {
           <Sheet title="Which experiment, when and for whom">
             <When {...{ plan, put, methods, sections }} />
           </Sheet>
-          <Sheet title="Parts of one piece of work">
+          <FoldedSheet
+            title="Parts of one piece of work"
+            note={plan.follows === null ? 'stands alone' : 'goes on with another session'}
+            open={plan.follows !== null}
+          >
             <PartsField {...{ plan, put }} changing={changing?.id} />
-          </Sheet>
+          </FoldedSheet>
           {planner.method && <Choices planner={planner} method={planner.method} />}
         </Box>
         <Box sx={{ position: { md: 'sticky' }, top: 16, display: 'grid', gap: 2 }}>
           <Consequences
             prediction={prediction.data}
+            foresight={planner.foresight.data}
+            onChoose={planner.choose}
             error={prediction.error}
             colour={colour}
             benches={Number(plan.benches)}

@@ -42,18 +42,35 @@ export function usePrediction(plan: Plan) {
   const { method, options, instruments } = plan;
   const benches = Math.min(Math.max(Math.trunc(Number(plan.benches)) || 1, 1), 48);
   const samples_each = plan.allSamples ? Math.max(named(plan.samples).length, 1) : 1;
-  const [settled, setSettled] = useState({ method, options, instruments, benches, samples_each });
+  const minutes = Math.min(Math.max(Math.trunc(Number(plan.minutes)) || 0, 0), 600);
+  const [settled, setSettled] = useState({ method, options, instruments, benches, samples_each, minutes });
   useEffect(() => {
-    const asked = { method, options, instruments, benches, samples_each };
+    const asked = { method, options, instruments, benches, samples_each, minutes };
     const timer = window.setTimeout(() => setSettled(asked), 250);
     return () => window.clearTimeout(timer);
-  }, [method, options, instruments, benches, samples_each]);
+  }, [method, options, instruments, benches, samples_each, minutes]);
   return useQuery({
     queryKey: ['predict', settled],
     enabled: settled.method !== '',
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () => said(api.POST('/api/predict', { body: settled })),
+  });
+}
+
+/** What one change would do, asked a little later than what the plan itself gives: it takes longer. */
+export function useForesight({ method, options, instruments }: Plan) {
+  const [settled, setSettled] = useState({ method, options, instruments });
+  useEffect(() => {
+    const timer = window.setTimeout(() => setSettled({ method, options, instruments }), 600);
+    return () => window.clearTimeout(timer);
+  }, [method, options, instruments]);
+  return useQuery({
+    queryKey: ['foresee', settled],
+    enabled: settled.method !== '',
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () => said(api.POST('/api/foresee', { body: settled })),
   });
 }
 

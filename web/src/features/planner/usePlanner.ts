@@ -3,7 +3,12 @@ import { useNavigate } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useInstruments, useMethod, useStock } from '../../api/hooks';
 import { withAllLines } from './ownWork';
-import { usePrediction, useSavePlan, type Changing, type Plan } from './usePlan';
+import { useForesight, usePrediction, useSavePlan, type Changing, type Plan } from './usePlan';
+
+export interface Chosen {
+  options?: Record<string, string>;
+  instruments?: Record<string, string>;
+}
 
 /** A plan while it is made: its choices, what they lead to, and how it is saved. */
 export function usePlanner(first: Plan, changing?: Changing) {
@@ -12,6 +17,7 @@ export function usePlanner(first: Plan, changing?: Changing) {
   const method = useMethod(typed.method).data;
   const solutions = useStock().data?.solutions ?? [];
   const prediction = usePrediction(typed);
+  const foresight = useForesight(typed);
   // the lines may come after the choice that lets them wait for the students' own
   const plan = { ...typed, ownWork: withAllLines(typed.ownWork, prediction.data?.lines ?? []) };
   const save = useSavePlan(changing);
@@ -26,16 +32,23 @@ export function usePlanner(first: Plan, changing?: Changing) {
     method,
     solutions,
     prediction,
+    foresight,
     tools: useChosenTools(roles, plan.instruments),
     /** The options of a chapter of the plan that matter under what else is chosen. */
-    optionsOf: (planning: boolean) =>
+    optionsOf: (group: Shapes['OptionOut']['group']) =>
       (method?.options ?? []).filter(
-        (option) => option.planning === planning && asked(option, prediction.data?.options),
+        (option) => option.group === group && asked(option, prediction.data?.options),
       ),
     textOf: (option: Shapes['OptionOut']) => (key: string) =>
       plan.options[key] ??
       prediction.data?.options[key] ??
       (key.endsWith('.limit') ? option.limit : option.default),
+    /** Other texts of options, other instruments, in one touch. */
+    choose: ({ options = {}, instruments = {} }: Chosen) =>
+      put({
+        options: { ...plan.options, ...options },
+        instruments: { ...plan.instruments, ...instruments },
+      }),
     saving: save.isPending,
     refused: save.error,
     // without a title of its own it is called as its experiment

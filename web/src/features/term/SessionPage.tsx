@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { Link, useNavigate, useParams } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useSession, useSessionState } from '../../api/hooks';
-import { Lanes } from '../../charts/Lanes';
+import { FoldedSheet } from '../../identity/FoldedSheet';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../identity/PartLinks';
@@ -24,6 +24,7 @@ import { Readiness } from './Readiness';
 import { Remarks } from './Remarks';
 import { Samples } from './Samples';
 import { Teams } from './Teams';
+import { Turns } from './Turns';
 
 /** A session's plan: what was chosen, who stands where, and the button that opens it. */
 export function SessionPage() {
@@ -82,17 +83,19 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         sx={{
           display: 'grid',
           gap: 3,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.35fr) minmax(0, 1fr)' },
           alignItems: 'start',
         }}
       >
         <Box sx={{ display: 'grid', gap: 3 }}>
-          <Sheet title="Chosen">
-            <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
-          </Sheet>
+          {plan.timetables.map((one) => (
+            <Turns key={one.label} plan={plan} timetable={one} />
+          ))}
           <Teams plan={plan} />
           <Readiness session={card.id} />
+          {mine && card.state === 'planned' && <Samples plan={plan} />}
           <Remarks plan={plan} mine={mine} />
+          {mine && <Comparison plan={plan} />}
           <Log plan={plan} />
           {mine && (card.simulated || ['planned', 'cancelled'].includes(card.state)) && (
             <GiveUp plan={plan} />
@@ -100,9 +103,15 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         </Box>
         <Box sx={{ display: 'grid', gap: 3 }}>
           {!card.simulated && ['planned', 'open'].includes(card.state) && <PrepList session={card.id} />}
-          {card.state === 'planned' ? <Prepared plan={plan} /> : <Settled plan={plan} />}
-          {mine && card.state === 'planned' && <Samples plan={plan} />}
-          {mine && <Comparison plan={plan} />}
+          {card.state === 'planned' && <Prepared plan={plan} />}
+          <FoldedSheet title="Chosen" note={`${plan.options.length} choices`}>
+            <Pairs rows={plan.options.map((option) => [option.label, option.text])} />
+          </FoldedSheet>
+          {card.state !== 'planned' && (
+            <Sheet title="Instruments at each bench">
+              <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
+            </Sheet>
+          )}
           {mine && !card.simulated && <Rehearse plan={plan} />}
         </Box>
       </Box>
@@ -157,22 +166,5 @@ function Actions({ card, mine, change }: ActionsProps) {
         </Button>
       </>
     )
-  );
-}
-
-/** What was settled when the session opened. */
-function Settled({ plan }: { plan: Shapes['SessionPlan'] }) {
-  return (
-    <>
-      <Sheet title="Instruments at each bench">
-        <Pairs rows={plan.instruments.map(({ label, text }) => [label, text])} />
-      </Sheet>
-
-      {plan.timetables.map((one) => (
-        <Sheet key={one.label} title="Who is where, when" note={one.label}>
-          <Lanes timetable={one} colour={accent(plan.card.family)} />
-        </Sheet>
-      ))}
-    </>
   );
 }
