@@ -1,8 +1,14 @@
 """The prep room's lists."""
 
-from django.http import Http404
+from collections.abc import Callable
+from datetime import timedelta
+
+from django.core.exceptions import PermissionDenied
+from django.http import Http404, HttpResponse
 from django.utils import timezone
-from drf_spectacular.utils import extend_schema
+from django.utils.text import slugify
+from drf_spectacular.types import OpenApiTypes
+from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -10,13 +16,34 @@ from rest_framework.views import APIView
 from chromata_core.planning.recipe import Recipe
 from config.answers import answer, asked, shape
 from config.throttles import Trying, Working
-from labs.policy import session_for
+from labs.models import Session
+from labs.policy import may_see_accepted, session_for, sessions_for
+from people.by_token import holder_of
 from people.policy import must_teach, person_of
 from preparation.actions import make, tick
+from preparation.calendar import calendar_of
+from preparation.papers import crib_pdf, labels_pdf, prep_sheet_pdf
 from preparation.serializers import DaySerializer, MadeSerializer, ReadySerializer, RecipeSerializer
 from preparation.shapes import Preparation, Week
+from preparation.shopping import shopping_csv, shopping_xlsx, to_buy
 from preparation.standing import preparation_of, recipe_for
-from preparation.week import week_of
+from preparation.week import sessions_in, week_of
+from reports.form import bench_sheets_pdf
+
+_CSV, _ICS = "text/csv", "text/calendar; charset=utf-8"
+_XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+_PDF = "application/pdf"
+_KINDS = (_PDF, _CSV, _XLSX, _ICS)
+_MOST = 500  # events
+_PAPERS: dict[str, Callable[[Session, str, bool], tuple[bytes, str]]] = {
+    "prep-sheet.pdf": lambda session, address, each: (prep_sheet_pdf(session), _PDF),
+    "labels.pdf": lambda session, address, each: (labels_pdf(session, address, each), _PDF),
+    "bench-sheets.pdf": lambda session, address, each: (bench_sheets_pdf(session, address), _PDF),
+    "crib.pdf": lambda session, address, each: (crib_pdf(session), _PDF),
+    "shopping.csv": lambda session, address, each: (shopping_csv(to_buy(session)), _CSV),
+    "shopping.xlsx": lambda session, address, each: (shopping_xlsx(to_buy(session)), _XLSX),
+    "session.ics": lambda session, address, each: (calendar_of([session], address), _ICS),
+}
 
 
 class PreparationNow(APIView):
@@ -72,6 +99,70 @@ class LineReady(APIView):
         session = session_for(person, session_id)
         tick(session, person, **asked(ReadySerializer, request))
         return answer(preparation_of(session, person))
+
+
+class PreparationPaper(APIView):
+    """What the prep room has on paper and in files: prep-sheet.pdf, labels.pdf (``each=1``: for every bench too),
+    bench-sheets.pdf, crib.pdf (only for who may see accepted values), shopping.csv, shopping.xlsx, session.ics.
+    """
+
+    throttle_classes = (Working,)
+
+    @extend_schema(
+        operation_id="preparation_paper", responses={(200, kind): OpenApiTypes.BINARY for kind in _KINDS},
+        parameters=[OpenApiParameter("each", bool, description="labels.pdf: for a bottle at each bench too")],
+    )  # fmt: skip
+    def get(self, request: Request, session_id: int, name: str) -> HttpResponse:
+        """As a file; 403 for students, and for the crib where accepted values are hidden."""
+        person = person_of(request)
+        session = session_for(person, session_id)
+        address = request.build_absolute_uri("/").rstrip("/")
+        each = request.query_params.get("each") in ("1", "true")
+        if name == "crib.pdf" and not may_see_accepted(person, session):
+            raise PermissionDenied("The crib tells the accepted values: only the section's instructor has it.")
+        body, kind = _PAPERS[name](session, address, each)
+        answered = HttpResponse(body, content_type=kind)
+        stem, _, ending = name.rpartition(".")
+        answered["Content-Disposition"] = f'inline; filename="{slugify(session.title) or "session"}-{stem}.{ending}"'
+        return answered
+
+
+class CalendarFeed(APIView):
+    """Sessions for another program that shows a calendar, by the secret of a token in its address."""
+
+    authentication_classes = ()
+    permission_classes = ()
+    throttle_classes = (Working,)
+
+    @extend_schema(operation_id="calendar", responses={(200, _ICS): OpenApiTypes.BINARY})
+    def get(self, request: Request, secret: str) -> HttpResponse:
+        """From four weeks ago on; 404 for a token that does not hold any more."""
+        person = holder_of(secret)
+        if person is None:
+            raise Http404
+        since = timezone.now() - timedelta(weeks=4)
+        sessions = sessions_for(person).filter(starts_at__gte=since, simulated="").select_related("section__owner")
+        body = calendar_of(sessions.order_by("starts_at")[:_MOST], request.build_absolute_uri("/").rstrip("/"))
+        return HttpResponse(body, content_type=_ICS)
+
+
+class WeekPaper(APIView):
+    """The week's shopping list: shopping.csv or shopping.xlsx."""
+
+    throttle_classes = (Working,)
+
+    @extend_schema(
+        operation_id="week_paper", parameters=[DaySerializer],
+        responses={(200, kind): OpenApiTypes.BINARY for kind in (_CSV, _XLSX)},
+    )  # fmt: skip
+    def get(self, request: Request, name: str) -> HttpResponse:
+        """All that the week's sessions use and the shelf does not have; 403 for students."""
+        person = person_of(request)
+        must_teach(person)
+        sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
+        lines = [line for session in sessions for line in to_buy(session)]
+        xlsx = name.endswith(".xlsx")
+        return HttpResponse(shopping_xlsx(lines) if xlsx else shopping_csv(lines), content_type=_XLSX if xlsx else _CSV)
 
 
 class WeekNow(APIView):

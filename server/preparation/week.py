@@ -17,17 +17,24 @@ _DAYS = 7
 
 def week_of(person: Person, day: date) -> Week:
     """What ``person`` has to get ready in the week (from Monday) in which ``day`` lies."""
-    monday = day - timedelta(days=day.weekday())
-    begins = timezone.make_aware(datetime.combine(monday, time.min))
-    found = (
-        sessions_for(person)
-        .filter(starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS), simulated="")
-        .exclude(state=Session.State.CANCELLED)
-        .select_related("section__owner")
-        .order_by("starts_at", "pk")
-    )
-    sessions = [_session(one) for one in found]
+    monday = _monday(day)
+    sessions = [_session(one) for one in sessions_in(person, day)]
     return Week(monday.isoformat(), (monday + timedelta(days=_DAYS - 1)).isoformat(), sessions, _together(sessions))
+
+
+def sessions_in(person: Person, day: date) -> list[Session]:
+    """Sessions of the week in which ``day`` lies, in order."""
+    begins = timezone.make_aware(datetime.combine(_monday(day), time.min))
+    found = sessions_for(person).filter(
+        starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS), simulated=""
+    )
+    return list(
+        found.exclude(state=Session.State.CANCELLED).select_related("section__owner").order_by("starts_at", "pk")
+    )
+
+
+def _monday(day: date) -> date:
+    return day - timedelta(days=day.weekday())
 
 
 def _session(session: Session) -> WeekSession:

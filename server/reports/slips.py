@@ -1,12 +1,10 @@
 """Slips for a section's students: how each joins, cut apart and handed out. Printing makes new PINs."""
 
-import io
 from collections.abc import Sequence
-
-import segno
 
 from people.models import Person, Section
 from people.sections import new_pins
+from reports.form import qr_of
 from reports.paper import pdf_of
 
 
@@ -14,8 +12,6 @@ def slips_pdf(section: Section, people: Sequence[Person], address: str) -> bytes
     """A slip with code, QR, name and PIN for each of ``people``; ``address`` is where this server is reached."""
     pins = new_pins(people)
     join = f"{address}/join/{section.code}"
-    drawn = io.BytesIO()
-    segno.make(join, error="m").save(drawn, kind="svg", border=0, xmldecl=False, omitsize=True)
     slips = [{"name": one.name, "number": one.number, "pin": pins[one.pk]} for one in people]
-    shown = {"section": section, "slips": slips, "join": join, "qr": drawn.getvalue().decode()}
+    shown = {"section": section, "slips": slips, "join": join, "qr": qr_of(join)}
     return pdf_of("reports/slips.html", shown)

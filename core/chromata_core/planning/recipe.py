@@ -54,7 +54,8 @@ class Recipe:
 
     ``result`` is the concentration that follows, ``molar`` and ``molar_limit`` the same as plain numbers in mol/L with
     their ± (95 %); ``value`` and ``limit`` as the plan's number ``feeds`` takes them. ``filled`` is what it gives in
-    all. ``bottle`` is the one it comes from, 0 for one that has to be bought; ``needs`` of it.
+    all. ``bottle`` is the one it comes from, 0 for one that has to be bought; ``needs`` of it, ``there`` is how
+    much it holds, ``short`` whether that is too little.
     ``lacks`` are what is not there, with what to do, ``looks`` what to think of.
     """
 
@@ -76,6 +77,8 @@ class Recipe:
     bottle: int
     substance: str
     needs: str
+    there: str
+    short: bool
     hazard: str
     store: str
     keeps: int
@@ -109,8 +112,8 @@ def recipe(
         solution.key, solution.title, _made(way), _filled(way), amount_text(solution.amount, "mL"), lead_of(way),
         steps_of(way, solution), _asked(way),
         f"{_molar(made)} mol/L", molar, molar_limit, _shares(made),
-        solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _needed(way), known.hazard, known.store,
-        known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
+        solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _needed(way), *_there(way),
+        known.hazard, known.store, known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
     )  # fmt: skip
 
 
@@ -194,16 +197,23 @@ def _needed(way: Way) -> str:
     return amount_text(way.needs, "mL" if way.bottle.liquid else "g")
 
 
+def _there(way: Way) -> tuple[str, bool]:
+    """How much is in the bottle, and whether that is too little."""
+    if way.bottle.number == 0:
+        return "", True
+    return amount_text(way.bottle.amount, "mL" if way.bottle.liquid else "g"), way.bottle.amount < way.needs
+
+
 def _shortage(way: Way) -> list[str]:
-    bottle, symbol = way.bottle, "mL" if way.bottle.liquid else "g"
+    bottle = way.bottle
     what = f"{bottle.name}, {bottle.strength}"
     if bottle.number == 0:
         return [
             f"No bottle of {first_lower(what)}, is in the stockroom: {_needed(way)} of it are needed. Order it or "
             "enter the bottle that is there."
         ]
-    if bottle.amount < way.needs:
-        there = amount_text(bottle.amount, symbol)
+    there, short = _there(way)
+    if short:
         return [f"{what}: {there} on the shelf, {_needed(way)} needed. Order the rest, or plan less."]
     return []
 
@@ -252,5 +262,5 @@ def _empty(solution: Solution, lacks: list[str]) -> Recipe:
     known = reagent(solution.formula)
     return Recipe(
         solution.key, solution.title, "", "", amount_text(solution.amount, "mL"), "", [], [], "", "", "", [], "", "",
-        "", 0, solution.formula, "", known.hazard, known.store, known.keeps, lacks, [], [],
+        "", 0, solution.formula, "", "", True, known.hazard, known.store, known.keeps, lacks, [], [],
     )  # fmt: skip

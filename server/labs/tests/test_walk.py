@@ -27,6 +27,21 @@ def routes(resolver: URLResolver, before: str = "") -> Iterator[str]:
             yield here
 
 
+FILES = {
+    "benches/": ("report.pdf", "readings.csv", "results.csv", "data.json", "workbook.xlsx"),
+    "sessions/": (
+        "prep-sheet.pdf",
+        "labels.pdf",
+        "bench-sheets.pdf",
+        "crib.pdf",
+        "shopping.csv",
+        "shopping.xlsx",
+        "session.ics",
+    ),
+    "week/": ("shopping.csv", "shopping.xlsx"),
+}
+
+
 class Walk(Room):
     def setUp(self) -> None:
         unhurried(self)
@@ -38,7 +53,7 @@ class Walk(Room):
             "<int:session_id>": str(session.pk), "<int:person_id>": str(self.student.pk), "<str:code>": "GREEN4",
             "<int:section_id>": str(self.section.pk), "<str:secret>": "x" * 32, "<int:remark_id>": "1",
             "(?P<content>[0-9a-f]{64})": "0" * 64, "(?P<kind>calibrations|solutions|instruments)": "solutions",
-            "(?P<item>\\d{1,18})": "1", "<int:token_id>": "1",
+            "(?P<item>\\d{1,18})": "1", "(?P<session_id>\\d{1,18})": str(session.pk), "<int:token_id>": "1",
             "<slug:key>": "burette-read", "<int:bottle>": "1", "<str:slug>": "ruler-300",
         }  # fmt: skip
         found = []
@@ -48,7 +63,7 @@ class Walk(Room):
             route = route.replace("^", "").replace("$", "")
             if "(?P<name>" in route:
                 start = route.partition("(?P<name>")[0]
-                names = ("report.pdf", "readings.csv", "results.csv", "data.json", "workbook.xlsx")
+                names = next(names for part, names in FILES.items() if f"/{part}" in f"/{start}")
                 found += [f"/{start}{name}" for name in names]
             elif ".*" not in route:
                 found.append(f"/{route}")
