@@ -100,7 +100,7 @@ class FromOneSessionToTheNext(BrowserCase):
         page.get_by_role("link", name="Open the stockroom").click()
         expect(page.get_by_text("Acid, jug 2")).to_be_visible()
         page.goto(f"{self.live_server_url}/plan?method=acid-base-titration")
-        page.get_by_label("Take from the stockroom").first.click()
+        page.get_by_label("Take from the stockroom or the desk").first.click()
         page.get_by_role("option", name="Acid, jug 2").click()
         expect(page.get_by_label("Titrant concentration, mol/L")).to_have_value("0.09973")
 

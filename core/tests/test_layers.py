@@ -14,7 +14,7 @@ ROOT = Path(chromata_core.__file__).parent
 ORDER = (
     "errors", "sentences", "apparatus", "quantity", "uncertainty", "statistics", "chemistry", "curves", "formula",
     "instruments", "declaration", "sheet", "engine", "judging", "tracing", "telling", "prelab", "marking", "loading",
-    "methods", "authoring", "planning", "simulation", "workbench", "practice", "choices", "commands", "cli",
+    "methods", "authoring", "planning", "desk", "simulation", "workbench", "practice", "choices", "commands", "cli",
 )  # fmt: skip
 # Third parties each layer may use; nobody may use the web framework.
 ALLOWED = {"cattrs", "jcamp", "numpy", "ortools", "pint", "periodictable", "scipy"}

@@ -95,3 +95,25 @@ class Week:
     ends: str
     sessions: list[WeekSession]
     together: list[Together]
+
+
+@dataclass(frozen=True, slots=True)
+class DeskField:
+    """A field of a calculator; ``choices`` are keys with their words."""
+
+    key: str
+    label: str
+    example: str
+    help: str
+    choices: list[list[str]]
+    long: bool
+
+
+@dataclass(frozen=True, slots=True)
+class CalculatorOut:
+    """A calculator on the desk."""
+
+    key: str
+    title: str
+    lead: str
+    fields: list[DeskField]

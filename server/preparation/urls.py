@@ -2,7 +2,7 @@
 
 from django.urls import path, re_path
 
-from preparation import views
+from preparation import desk, views
 
 urlpatterns = [
     path("sessions/<int:session_id>/preparation", views.PreparationNow.as_view()),
@@ -14,6 +14,8 @@ urlpatterns = [
         r"|session\.ics)$",
         views.PreparationPaper.as_view(),
     ),
+    path("desk", desk.DeskNow.as_view()),
+    path("desk/<str:key>", desk.CalculatorWorked.as_view()),
     path("week", views.WeekNow.as_view()),
     re_path(r"^week/(?P<name>shopping\.(?:csv|xlsx))$", views.WeekPaper.as_view()),
     path("calendar/<str:secret>.ics", views.CalendarFeed.as_view()),

@@ -1,14 +1,16 @@
 """A session's empty form: for a class without devices, and for whoever wants to write by hand first."""
 
 import io
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 import segno
+from pypdf import PdfReader, PdfWriter
 
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.blank_form import BlankForm, blank_form
+from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench, Session
@@ -28,27 +30,38 @@ class Place:
     qr: str
 
 
-@dataclass(frozen=True, slots=True)
-class FormOf:
-    """A form, and the bench for which it is, if it is for one."""
-
-    form: BlankForm
-    place: Place | None
-
-
 def form_pdf(session: Session) -> bytes:
     """The form on A4 paper."""
-    return _paper(session, [FormOf(_form(session, session.options), None)])
+    return _paper(session, session.options, for_bench=False)
 
 
 def bench_sheets_pdf(session: Session, address: str) -> bytes:
-    """A form for each bench, with its own choices and a square that leads back to it at ``address``."""
-    benches = session.benches.select_related("sample").prefetch_related("team").order_by("number", "turn")
-    return _paper(session, [FormOf(_form(session, bench.options), _place(bench, address)) for bench in benches])
+    """A form for each bench, by its own choices, with a square that leads back to it at ``address``.
+
+    Benches that work alike have the same pages, set once; who stands where is laid over the first of them.
+    """
+    benches = list(session.benches.select_related("sample").prefetch_related("team").order_by("number", "turn"))
+    if not benches:
+        raise Refused("There is no bench yet, so there is no sheet for one.", 422)
+    places = [_place(bench, address) for bench in benches]
+    strips = PdfReader(io.BytesIO(pdf_of("reports/strips.html", {"session": session_card(session), "places": places})))
+    alike: dict[str, bytes] = {}
+    out = PdfWriter()
+    for bench, strip in zip(benches, strips.pages, strict=True):
+        key = repr(sorted(bench.options.items()))
+        if key not in alike:
+            alike[key] = _paper(session, bench.options, for_bench=True)
+        begins = len(out.pages)
+        out.append(io.BytesIO(alike[key]))
+        out.pages[begins].merge_page(strip)
+    body = io.BytesIO()
+    out.write(body)
+    return body.getvalue()
 
 
-def _paper(session: Session, forms: Sequence[FormOf]) -> bytes:
-    return pdf_of("reports/form.html", {"session": session_card(session), "forms": forms})
+def _paper(session: Session, options: Mapping[str, str], for_bench: bool) -> bytes:
+    shown = {"session": session_card(session), "form": _form(session, options), "for_bench": for_bench}
+    return pdf_of("reports/form.html", shown)
 
 
 def _form(session: Session, options: Mapping[str, str]) -> BlankForm:
@@ -57,7 +70,7 @@ def _form(session: Session, options: Mapping[str, str]) -> BlankForm:
 
 
 def _place(bench: Bench, address: str) -> Place:
-    there = f"{address}/bench/{bench.pk}"
+    there = f"{address}/benches/{bench.pk}"
     team = ", ".join(sorted(person.name for person in bench.team.all()))
     return Place(str(bench), team, bench.sample.label if bench.sample else "", there, qr_of(there))
 

@@ -7,7 +7,7 @@ from chromata_core.planning.shelf import Bottle
 from chromata_core.planning.solutions import Solution
 from chromata_core.planning.supplies import amount_text
 from chromata_core.planning.ways import Stage, Way
-from chromata_core.quantity.rounding import with_figures
+from chromata_core.quantity.rounding import place_for_figures, plain, with_figures
 from chromata_core.quantity.units import unit
 from chromata_core.sentences import first_lower
 
@@ -56,7 +56,9 @@ def aim(taken: Measured) -> str:
         return amount_text(taken.value, taken.unit)
     if taken.unit != "g":
         return taken.text
-    return f"{with_figures(unit('g').from_si(taken.value), _ROUND)} g"
+    grams = unit("g").from_si(taken.value)
+    fine = max(min(place_for_figures(grams, _ROUND), taken.pieces[0].decimals), 0)  # no finer than it is shown
+    return f"{plain(grams, fine)} g"
 
 
 def _of(bottle: Bottle) -> str:

@@ -54,7 +54,7 @@ class Walk(Room):
             "<int:section_id>": str(self.section.pk), "<str:secret>": "x" * 32, "<int:remark_id>": "1",
             "(?P<content>[0-9a-f]{64})": "0" * 64, "(?P<kind>calibrations|solutions|instruments)": "solutions",
             "(?P<item>\\d{1,18})": "1", "(?P<session_id>\\d{1,18})": str(session.pk), "<int:token_id>": "1",
-            "<slug:key>": "burette-read", "<int:bottle>": "1", "<str:slug>": "ruler-300",
+            "<slug:key>": "burette-read", "<str:key>": "units", "<int:bottle>": "1", "<str:slug>": "ruler-300",
         }  # fmt: skip
         found = []
         for route in routes(get_resolver()):

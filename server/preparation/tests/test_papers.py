@@ -45,7 +45,7 @@ class Papers(PrepRoom):
     def test_a_sheet_for_each_bench_with_blanks(self) -> None:
         said = self.text(self.assistant, "bench-sheets.pdf")
         for bench in self.planned.benches.all():
-            self.assertIn(f"/bench/{bench.pk}", said)
+            self.assertIn(f"/benches/{bench.pk}", said)
         self.assertIn("Burette, end", said)
 
     def test_the_crib_is_for_who_may_see_accepted_values(self) -> None:

@@ -290,6 +290,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar/{secret}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Sessions for another program that shows a calendar, by the secret of a token in its address. From four weeks ago on; 404 for a token that does not hold any more. */
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -336,6 +353,40 @@ export interface paths {
         /** @description Whose installation this is; everybody may know, who keeps the accounts may change it. */
         put: operations["set_department"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The calculators. Each with its fields; 403 for students. */
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One calculator. What is worked from its fields; 422 says what cannot be. */
+        post: operations["work_on_desk"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1031,6 +1082,26 @@ export interface paths {
         post?: never;
         /** @description One session's plan. As long as it was never opened; the log keeps that it was there. 204. */
         delete: operations["delete_plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * @description What the prep room has on paper and in files: prep-sheet.pdf, labels.pdf (``each=1``: for every bench too),
+         *     bench-sheets.pdf, crib.pdf (only for who may see accepted values), shopping.csv, shopping.xlsx, session.ics. As a file; 403 for students, and for the crib where accepted values are hidden.
+         */
+        get: operations["preparation_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1894,6 +1965,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/week/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The week's shopping list: shopping.csv or shopping.xlsx. All that the week's sessions use and the shelf does not have; 403 for students. */
+        get: operations["week_paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2197,6 +2285,13 @@ export interface components {
             known: string[];
             wanted: string;
             unit: string;
+        };
+        /** @description A calculator on the desk. */
+        CalculatorOut: {
+            key: string;
+            title: string;
+            lead: string;
+            fields: components["schemas"]["DeskField"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         CalibrationOut: {
@@ -2507,6 +2602,15 @@ export interface components {
         DepartmentRequest: {
             name: string;
             time_zone: string;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        DeskField: {
+            key: string;
+            label: string;
+            example: string;
+            help: string;
+            choices: string[][];
+            long: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Difference: {
@@ -3723,6 +3827,8 @@ export interface components {
             bottle: number;
             substance: string;
             needs: string;
+            there: string;
+            short: boolean;
             hazard: string;
             store: string;
             keeps: number;
@@ -3941,6 +4047,12 @@ export interface components {
             /** Format: double */
             total: number;
             criteria: components["schemas"]["CriterionRequest"][];
+        };
+        /** @description What is written in a calculator's fields; its examples where nothing is. */
+        SaidRequest: {
+            said?: {
+                [key: string]: string;
+            };
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         SampleGiven: {
@@ -4661,9 +4773,23 @@ export interface components {
             answer: components["schemas"]["Shown"];
             plain: string;
         };
+        /** @description The answer in words, the working, and for a number that a plan can take its ``value``, ``limit`` and ``unit``. */
+        WorkedOut: {
+            result: string;
+            steps: components["schemas"]["WorkedStep"][];
+            chart: components["schemas"]["Chart"] | null;
+            value: string;
+            limit: string;
+            unit: string;
+        };
         /** @description Who works at drawn instruments; nobody: a dry run of the instructor's own. */
         WorkedRequest: {
             students?: number[];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        WorkedStep: {
+            label: string;
+            text: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         WorkedView: {
@@ -5483,6 +5609,37 @@ export interface operations {
             503: components["responses"]["Refused503"];
         };
     };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar; charset=utf-8": string;
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
     choices: {
         parameters: {
             query?: never;
@@ -5589,6 +5746,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DepartmentNow"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalculatorOut"][];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    work_on_desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SaidRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedOut"];
                 };
             };
             400: components["responses"]["Refused400"];
@@ -7329,6 +7550,44 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    preparation_paper: {
+        parameters: {
+            query?: {
+                /** @description labels.pdf: for a bottle at each bench too */
+                each?: boolean;
+            };
+            header?: never;
+            path: {
+                name: string;
+                session_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                    "text/csv": string;
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                    "text/calendar; charset=utf-8": string;
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];
@@ -9132,6 +9391,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Week"];
+                };
+            };
+            400: components["responses"]["Refused400"];
+            403: components["responses"]["Refused403"];
+            404: components["responses"]["Refused404"];
+            405: components["responses"]["Refused405"];
+            409: components["responses"]["Refused409"];
+            413: components["responses"]["Refused413"];
+            415: components["responses"]["Refused415"];
+            422: components["responses"]["Refused422"];
+            429: components["responses"]["Refused429"];
+            503: components["responses"]["Refused503"];
+        };
+    };
+    week_paper: {
+        parameters: {
+            query?: {
+                day?: string | null;
+            };
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
             400: components["responses"]["Refused400"];

@@ -17,6 +17,7 @@ const ArchivePage = view(() => import('../features/sections/ArchivePage'), 'Arch
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
 const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
 const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage');
+const DeskPage = view(() => import('../features/desk/DeskPage'), 'DeskPage');
 const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
 const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
 const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
@@ -36,6 +37,7 @@ const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'Se
 const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
 const StockPage = view(() => import('../features/stock/StockPage'), 'StockPage');
 const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
+const WeekPage = view(() => import('../features/preparation/WeekPage'), 'WeekPage');
 const WelcomePage = view(() => import('../features/people/WelcomePage'), 'WelcomePage');
 
 /** Which view stands at which address; everyone signs in first, but for who comes by a one-time link. */
@@ -85,6 +87,8 @@ function SignedIn() {
                 <Route path="/experiments/:slug" element={<ExperimentPage />} />
                 <Route path="/plan" element={<PlannerPage />} />
                 <Route path="/stock" element={<StockPage />} />
+                <Route path="/week" element={<WeekPage />} />
+                <Route path="/desk" element={<DeskPage />} />
                 <Route path="/sections" element={<SectionsPage me={person} />} />
                 <Route path="/sections/archive" element={<ArchivePage />} />
                 <Route path="/sections/:section" element={<SectionPage />} />

@@ -19,14 +19,18 @@ const PLACES = {
     ['/sections', 'Sections'],
     ['/methods', 'Method book'],
     ['/plan', 'Plan a session'],
+    ['/week', 'Week'],
     ['/stock', 'Stockroom'],
+    ['/desk', 'Desk'],
     ['/department', 'Department'],
   ],
   assistant: [
     ['/', 'Term'],
     ['/sections', 'Sections'],
     ['/methods', 'Method book'],
+    ['/week', 'Week'],
     ['/stock', 'Stockroom'],
+    ['/desk', 'Desk'],
   ],
   student: [
     ['/', 'My bench'],

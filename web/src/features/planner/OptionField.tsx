@@ -3,6 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { FIGURES } from '../../identity/tokens';
+import { keptOnDesk } from '../desk/useDesk';
 
 interface Props {
   option: Shapes['OptionOut'];
@@ -51,9 +52,22 @@ export function OptionField({ option, text, solutions, onChange }: Props) {
   return <NumberField {...{ option, text, solutions, onChange }} />;
 }
 
+interface Offered {
+  name: string;
+  value: string;
+  limit: string;
+}
+
 function NumberField({ option, text, solutions, onChange }: Props) {
   const limit = `${option.key}.limit`;
-  const fitting = option.limit_label ? solutions.filter((one) => one.unit === option.unit) : [];
+  const fitting: Offered[] = [
+    ...(option.limit_label ? solutions.filter((one) => one.unit === option.unit) : []).map((one) => ({
+      name: one.name,
+      value: one.concentration,
+      limit: one.limit,
+    })),
+    ...keptOnDesk().filter((one) => one.unit === option.unit && option.unit !== ''),
+  ];
   const label = option.unit ? `${option.label}, ${option.unit}` : option.label;
   return (
     <div style={{ display: 'grid', gridTemplateColumns: option.limit_label ? '1.6fr 1fr' : '1fr', gap: 8 }}>
@@ -75,17 +89,19 @@ function NumberField({ option, text, solutions, onChange }: Props) {
       {fitting.length > 0 && (
         <TextField
           select
-          label="Take from the stockroom"
+          label="Take from the stockroom or the desk"
           value=""
           style={{ gridColumn: '1 / -1' }}
           onChange={(event) => {
-            const found = fitting.find((one) => one.id === Number(event.target.value));
-            if (found) onChange({ [option.key]: found.concentration, [limit]: found.limit });
+            const found = fitting.find((one) => one.name === event.target.value);
+            if (!found) return;
+            const known = option.limit_label !== '' && found.limit !== '';
+            onChange({ [option.key]: found.value, ...(known && { [limit]: found.limit }) });
           }}
         >
           {fitting.map((one) => (
-            <MenuItem key={one.id} value={one.id}>
-              {one.name}: {one.concentration} ± {one.limit} {one.unit}
+            <MenuItem key={one.name} value={one.name}>
+              {one.name}: {one.value} {one.limit && `± ${one.limit}`} {option.unit}
             </MenuItem>
           ))}
         </TextField>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { sentence, type Shapes } from '../../api/client';
-import { useInstruments, useMe, useRetire, useStock } from '../../api/hooks';
+import { useMe, useRetire, useStock } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
@@ -9,13 +9,16 @@ import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../identity/time';
-import { accent, FIGURES, ink } from '../../identity/tokens';
+import { accent, FIGURES } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Signals } from '../history/Signals';
 import { Item } from './Item';
 import { OwnInstruments } from './OwnInstruments';
+import { Pieces } from './Pieces';
+import { Shelf } from './Shelf';
+import { useShelf } from './useShelf';
 
-/** What the department has: its own calibrated instruments and standardised solutions, and the usual glassware. */
+/** What the department has: bottles, pieces, its own instruments, what sessions calibrated and standardised. */
 export function StockPage() {
   const stock = useStock();
   return (
@@ -23,17 +26,30 @@ export function StockPage() {
       <Heading
         colour={accent('solutions')}
         title="Stockroom"
-        below="What sessions found, kept with its uncertainty for the next ones."
+        below="What is there to work and to prepare with, and what sessions found."
       />
       <Loaded of={stock}>
         {(data) => (
           <Columns>
+            <OnShelf />
             <Own stock={data} />
-            <Usual />
           </Columns>
         )}
       </Loaded>
     </Page>
+  );
+}
+
+function OnShelf() {
+  return (
+    <Loaded of={useShelf()}>
+      {(shelf) => (
+        <Box sx={{ display: 'grid', gap: 3 }}>
+          <Shelf shelf={shelf} />
+          <Pieces pieces={shelf.pieces} />
+        </Box>
+      )}
+    </Loaded>
   );
 }
 
@@ -99,23 +115,5 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
         </Sheet>
       )}
     </Box>
-  );
-}
-
-/** The catalogue: every instrument with what it is known to. */
-function Usual() {
-  const instruments = useInstruments();
-  const usual = (instruments.data ?? []).filter((tool) => !tool.slug.startsWith('own-'));
-  return (
-    <Sheet title="Usual glassware and meters">
-      {usual.map((tool) => (
-        <Box key={tool.slug} sx={{ py: 0.75, borderBottom: `1px solid ${ink.ruleSoft}` }}>
-          <strong>{tool.short}</strong>
-          <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-            {tool.errors.find((term) => term.basis)?.basis}
-          </Box>
-        </Box>
-      ))}
-    </Sheet>
   );
 }

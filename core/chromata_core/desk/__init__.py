@@ -1,0 +1,1 @@
+"""Small calculators of the working day, each showing its working."""

@@ -1,0 +1,50 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api, said, type Shapes } from '../../api/client';
+
+/** The calculators with their fields. */
+export const useDesk = () =>
+  useQuery({ queryKey: ['desk'], staleTime: Infinity, queryFn: () => said(api.GET('/api/desk')) });
+
+/** What is worked from the fields, a moment after the last key. */
+export function useWorkedOut(key: string, fields: Record<string, string>) {
+  const [settled, setSettled] = useState(fields);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setSettled(fields), 200);
+    return () => window.clearTimeout(timer);
+  }, [fields]);
+  return useQuery({
+    queryKey: ['desk', key, settled],
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () => said(api.POST('/api/desk/{key}', { params: { path: { key } }, body: { said: settled } })),
+  });
+}
+
+export interface Kept {
+  name: string;
+  value: string;
+  limit: string;
+  unit: string;
+}
+
+const PLACE = 'desk';
+const MOST = 6;
+
+/** Results that were put aside for a plan, the latest first. */
+export function keptOnDesk(): Kept[] {
+  try {
+    const found: unknown = JSON.parse(window.localStorage.getItem(PLACE) ?? '[]');
+    return Array.isArray(found) ? (found as Kept[]) : [];
+  } catch {
+    return []; // a device that keeps nothing, or something else under that name
+  }
+}
+
+/** Puts a result aside, so that a plan can take it over. */
+export function keepOnDesk(title: string, worked: Shapes['WorkedOut']) {
+  const { value, limit, unit } = worked;
+  const one = { name: `Desk: ${title.toLowerCase()}, ${value} ${unit}`.trim(), value, limit, unit };
+  const kept = [one, ...keptOnDesk().filter((other) => other.name !== one.name)].slice(0, MOST);
+  window.localStorage.setItem(PLACE, JSON.stringify(kept));
+}
