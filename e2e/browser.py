@@ -109,6 +109,11 @@ def give_file(page: Page, name: str, text: str) -> None:
     )
 
 
+def unfold(page: Page, title: str) -> None:
+    """Opens what is folded under ``title``."""
+    page.locator("summary", has_text=title).click()
+
+
 def done(page: Page, times: int = 1) -> None:
     """Ticks steps off."""
     for _ in range(times):

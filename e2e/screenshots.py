@@ -20,14 +20,14 @@ WORKED = [
 
 # name, who, address, size, dark, what is done there
 VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
-    ("sign-in", "", "/", LAPTOP, False, []),
     ("term", "instructor", "/", LAPTOP, False, []),
     ("method", "instructor", "/methods/acid-base-titration", LAPTOP, False, []),
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
     ("before-class", "student", "/sessions/11/before", LAPTOP, False, []),
-    ("section", "instructor", "/sections/1", LAPTOP, False, []),
-    ("session", "instructor", "/sessions/11", (1280, 1200), False, []),
+    ("week", "instructor", "/week", LAPTOP, False, ["click The week after"]),
+    ("desk", "instructor", "/desk?at=titration", LAPTOP, False, []),
+    ("session", "instructor", "/sessions/13", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),
     ("class", "instructor", "/sessions/9/class", LAPTOP, False, ["click Mark by it"]),
     ("report", "instructor", "/benches/59/report", LAPTOP, False, []),

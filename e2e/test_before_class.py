@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
+from e2e.browser import BrowserCase, unfold
 from labs import actions
 from labs.models import Session
 
@@ -11,6 +11,7 @@ class BeforeClass(BrowserCase):
     def test_from_the_plan_to_the_first_reading(self) -> None:
         actions.close_session(self.session)
         page = self.sign_in(self.instructor, "/plan?method=gas-eudometer")
+        unfold(page, "Before class")
         page.get_by_role("button", name="Ask what is usual").click()
         for box in page.get_by_role("checkbox", name="What becomes of").all():
             box.uncheck()

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
+from e2e.browser import BrowserCase, unfold
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, signed_in, titrate
@@ -13,6 +13,7 @@ TITRES = (("0.22", "18.47"), ("1.05", "19.36"))  # 18.25 and 18.31 mL: 0.1026 ·
 class OwnWorkFirst(BrowserCase):
     def test_the_instructor_chooses_what_shows_when(self) -> None:
         page = self.sign_in(self.instructor, "/plan?method=acid-base-titration")
+        unfold(page, "Own work")
         page.get_by_label("The computed lines show").click()
         page.get_by_role("option", name="all after the own result").click()
         page.get_by_label("A hint tells").click()

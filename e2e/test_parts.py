@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
+from e2e.browser import BrowserCase, unfold
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, signed_in, titrate
@@ -19,6 +19,7 @@ class Parts(BrowserCase):
         page = self.sign_in(self.instructor, "/plan?method=acid-base-titration")
         page.get_by_label("Title, as the class will see it").fill("Use it")
         page.get_by_role("spinbutton", name="Benches").fill("2")
+        unfold(page, "Parts of one piece of work")
         page.get_by_label("Goes on with").click()
         page.get_by_role("option", name="Standardise").click()
         page.get_by_role("combobox", name="Titrant concentration").click()

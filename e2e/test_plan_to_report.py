@@ -6,7 +6,7 @@ import re
 from playwright.sync_api import Page, expect
 from pypdf import PdfReader
 
-from e2e.browser import BrowserCase, done, reading, trial
+from e2e.browser import BrowserCase, done, reading, trial, unfold
 from labs.models import Session
 
 
@@ -33,6 +33,7 @@ class PlanToReport(BrowserCase):
         page.get_by_role("option", name="Acid–base titration").click()
         page.get_by_label("Title, as the class will see it").fill("Vinegar of the canteen")
         page.get_by_label("Benches").fill("2")
+        unfold(page, "When trials agree")
         page.get_by_label("Rough trial first").click()
         page.get_by_role("option", name="No", exact=True).click()
         expected = page.get_by_text(re.compile(r"^± .* %$")).first

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import Locator, expect
 
-from e2e.browser import BrowserCase, done
+from e2e.browser import BrowserCase, done, unfold
 from labs.models import Session
 from labs.tests.room import planned
 from people.models import Section
@@ -49,6 +49,7 @@ class SessionPage(BrowserCase):
         page.get_by_label("Together with").click()
         page.get_by_role("option", name="Night").click()
         page.keyboard.press("Escape")
+        unfold(page, "Closing questions")
         page.get_by_label("One on each line").fill("Why?\n\n What next? ")
         page.get_by_role("button", name="Keep the changes").click()
         expect(page.get_by_text("Group and Night")).to_be_visible()
@@ -102,5 +103,6 @@ class SessionPage(BrowserCase):
         expect(page.get_by_role("cell", name="30.0 g")).to_be_visible()
         page.get_by_label("Benches").fill("16")
         expect(page.get_by_role("cell", name="60.0 g")).to_be_visible()
+        unfold(page, "What is prepared")
         page.get_by_label("Portion of salt, g").fill("1.5")
         expect(page.get_by_role("cell", name="30.0 g")).to_be_visible()

@@ -222,6 +222,14 @@ class Bottles(TestCase):
             with self.subTest(change), self.assertRaises(ChromataError):
                 bottle(1, "Acid", {**good, **change})
 
+    def test_no_purity_is_taken_as_exact(self) -> None:
+        """Where a label says no ± that of what is usually bought holds; of a solution it is said that nobody knows."""
+        pellets = bottle(1, "Base", {"formula": "NaOH", "amount": "500 g", "strength": "97 %"})
+        self.assertAlmostEqual(pellets.u, 0.02 / 1.96, places=4)
+        stock = bottle(2, "Copper", {"formula": "CuSO4", "amount": "1 L", "strength": "0.5 mol/L"})
+        one = Solution("s", "CuSO4", "0.05 mol/L", 50.0, 0.25, "", 1.0, 2e-4, "")
+        self.assertIn("taken as exact", " ".join(recipe(one, there(stock)).looks))
+
     def test_grams_in_a_litre_and_a_comma(self) -> None:
         salt = bottle(1, "Salt", {"formula": "NaCl", "amount": "0,5 L", "strength": "58,44 g/L"})
         self.assertAlmostEqual(salt.holds, 1000, delta=0.5)

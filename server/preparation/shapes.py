@@ -58,7 +58,8 @@ class Preparation:
 
 @dataclass(frozen=True, slots=True)
 class WeekLine:
-    """A line of the week's list. ``earliest`` is the day before which it would not keep; empty for what keeps."""
+    """A line of the week's list. ``earliest`` is the day before which it would not keep; empty where it may be made
+    today."""
 
     key: str
     title: str

@@ -9,6 +9,7 @@ from labs.models import Session
 from labs.policy import sessions_for
 from labs.term import session_card
 from people.models import Person
+from preparation.needs import day_of
 from preparation.shapes import Together, Week, WeekLine, WeekSession
 from preparation.standing import to_make, to_set_out
 
@@ -48,12 +49,11 @@ def _solutions(session: Session) -> list[WeekLine]:
     lines = []
     for one in to_make(session):
         how = one.recipe
-        earliest = timezone.localtime(session.starts_at).date() - timedelta(days=how.keeps)
+        earliest = day_of(session) - timedelta(days=how.keeps)
+        wait = earliest.isoformat() if earliest > timezone.localdate() else ""
         lead = one.made.lead if one.made else how.lead
         lacks = [] if one.made else how.lacks
-        lines.append(
-            WeekLine(how.key, how.title, how.amount, lead, earliest.isoformat(), one.ready, bool(one.made), lacks)
-        )
+        lines.append(WeekLine(how.key, how.title, how.amount, lead, wait, one.ready, bool(one.made), lacks))
     return lines
 
 

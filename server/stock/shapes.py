@@ -92,11 +92,14 @@ class BottleOut:
 
 @dataclass(frozen=True, slots=True)
 class PieceOut:
-    """An instrument that can be counted: ``pieces`` of it are there; None: nobody counted, it is taken as there."""
+    """An instrument that can be counted, with the ``basis`` of its tolerance: ``pieces`` of it are there; None: nobody
+    counted, it is taken as there.
+    """
 
     slug: str
     name: str
     kind: str
+    basis: str
     pieces: int | None
     place: str
 

@@ -55,7 +55,8 @@ def _bottle(kept: Bottle, today: date) -> BottleOut:
 
 def _piece(slug: str, kept: Counted | None) -> PieceOut:
     piece = PIECES[slug]
-    return PieceOut(slug, piece.short, piece.kind, kept.pieces if kept else None, kept.place if kept else "")
+    basis = next((term.basis for term in piece.errors if term.basis), "")
+    return PieceOut(slug, piece.short, piece.kind, basis, kept.pieces if kept else None, kept.place if kept else "")
 
 
 def put_on_shelf(said: Mapping[str, Any]) -> Bottle:

@@ -107,7 +107,7 @@ def recipe(
     known = reagent(solution.formula)
     molar, molar_limit = _plain(made, 1.0)
     value, limit = _plain(made, solution.equivalents) if solution.feeds else ("", "")
-    others = [OtherWay(one.bottle.number, lead_of(one)) for one in _one_a_bottle(found) if one.bottle != way.bottle]
+    others = [OtherWay(one.bottle.number, lead_of(one)) for one in _one_a_bottle(found) if lead_of(one) != lead_of(way)]
     return Recipe(
         solution.key, solution.title, _made(way), _filled(way), amount_text(solution.amount, "mL"), lead_of(way),
         steps_of(way, solution), _asked(way),
@@ -252,6 +252,8 @@ def _looks(solution: Solution, way: Way, made: Propagated) -> list[str]:
         standardise = reagent(solution.formula).standardise
         cure = "Standardise it, and write what is found" if standardise else "Write what results"
         said.append(f"Made so it is known to ± {u} mol/L; the plan counts on ± {asked}. {cure} into the plan.")
+    if way.bottle.liquid and not way.bottle.u:
+        said.append(f"Nobody wrote how well {first_lower(way.bottle.name)} is known: it is taken as exact.")
     off = abs(made.value / solution.concentration - 1)
     if off > max(2 * solution.wanted.part, 0.01):
         said.append(f"It comes to {_molar(made)} mol/L instead of {solution.stated}: no vessels here meet it better.")

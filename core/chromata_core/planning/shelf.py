@@ -56,7 +56,8 @@ class Bottle:
 
 def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
     """A bottle as people write it: ``formula``; ``amount`` with g or mL; ``strength``: mol/L, g/L or per cent of mass,
-    for a liquid with its ``density`` in g/mL; its ``limit`` (95 %); ``until``, a date. ReadingError says what is wrong.
+    for a liquid with its ``density`` in g/mL; its ``limit`` (95 %), where none is written that of what is usually
+    bought; ``until``, a date. ReadingError says what is wrong.
     """
     formula = checked_formula(said.get("formula", ""))
     liquid, amount = _amount(said.get("amount", ""))
@@ -66,7 +67,8 @@ def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
         part = _number(strength or "100 %", "%", "its purity")
         if not 0 < part <= 100:
             raise ReadingError(f"A purity of {part:g} % is not possible. Write it as on the label: 99.5 %.")
-        return Bottle(number, name, formula, False, part / 100, _limit(limit, part, "%") / 100, amount, until)
+        u = _limit(limit or _as_bought(formula), part, "%") / 100
+        return Bottle(number, name, formula, False, part / 100, u, amount, until)
     if not strength:
         raise ReadingError("Write how concentrated the solution is: 0.5 mol/L, or 37 %.")
     if parse_reading(strength).unit == "%":
@@ -77,7 +79,7 @@ def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
                 f"{percent:g} % at {density:g} g/mL is not possible. A label says 37 % and 1.18 g/mL, for example."
             )
         holds = _molar(formula, percent, density)
-        u = holds * _limit(limit, percent, "%") / percent
+        u = holds * _limit(limit or _as_bought(formula), percent, "%") / percent
         return Bottle(number, name, formula, True, holds, u, amount, until, percent, density)
     holds, asked = _concentration(formula, strength)
     if holds <= 0:
@@ -137,6 +139,11 @@ class Shelf:
 
 
 USUAL = Shelf()
+
+
+def _as_bought(formula: str) -> str:
+    """The ± of what is usually bought, where a label says none: no purity is known exactly."""
+    return f"{reagent(formula).form.limit:g} %"
 
 
 def _amount(text: str) -> tuple[bool, float]:

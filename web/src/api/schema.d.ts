@@ -3464,6 +3464,7 @@ export interface components {
             slug: string;
             name: string;
             kind: string;
+            basis: string;
             pieces: number | null;
             place: string;
         };

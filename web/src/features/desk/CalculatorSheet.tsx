@@ -42,7 +42,7 @@ export function CalculatorSheet({ calculator }: { calculator: Shapes['Calculator
               {sentence(worked.error)}
             </VerdictLine>
           ) : (
-            worked.data && <Answer title={calculator.title} worked={worked.data} />
+            worked.data && <Answer title={calculator.title} worked={worked.data} stale={worked.stale} />
           )}
         </Box>
       </Box>
@@ -84,11 +84,18 @@ function DeskField({ field, first, text, onChange }: FieldProps) {
   );
 }
 
+interface AnswerProps {
+  title: string;
+  worked: Shapes['WorkedOut'];
+  /** What is written now is not worked yet. */
+  stale: boolean;
+}
+
 /** The answer and its working; a number can be put aside for a plan. */
-function Answer({ title, worked }: { title: string; worked: Shapes['WorkedOut'] }) {
+function Answer({ title, worked, stale }: AnswerProps) {
   const [kept, setKept] = useState('');
   return (
-    <Box aria-live="polite">
+    <Box aria-live="polite" aria-busy={stale} sx={{ opacity: stale ? 0.6 : 1 }}>
       <Box sx={{ fontFamily: FIGURES, fontSize: 24, fontWeight: 700, lineHeight: 1.25, mb: 1 }}>
         {worked.result}
       </Box>
@@ -99,6 +106,7 @@ function Answer({ title, worked }: { title: string; worked: Shapes['WorkedOut'] 
           <Button
             size="small"
             variant="outlined"
+            disabled={stale}
             onClick={() => {
               keepOnDesk(title, worked);
               setKept(worked.result);

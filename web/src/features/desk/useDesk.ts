@@ -13,12 +13,13 @@ export function useWorkedOut(key: string, fields: Record<string, string>) {
     const timer = window.setTimeout(() => setSettled(fields), 200);
     return () => window.clearTimeout(timer);
   }, [fields]);
-  return useQuery({
+  const found = useQuery({
     queryKey: ['desk', key, settled],
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () => said(api.POST('/api/desk/{key}', { params: { path: { key } }, body: { said: settled } })),
   });
+  return { ...found, stale: settled !== fields || found.isPlaceholderData };
 }
 
 export interface Kept {

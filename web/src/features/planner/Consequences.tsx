@@ -136,7 +136,7 @@ function Offer({ text, onTake }: { text: string; onTake: (() => void) | undefine
     <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', justifyContent: 'space-between' }}>
       <span>{text}</span>
       {onTake && (
-        <Button size="small" onClick={onTake} aria-label={`Take: ${text}`}>
+        <Button size="small" onClick={onTake} aria-label={`Take it: ${text}`}>
           Take it
         </Button>
       )}

@@ -80,8 +80,8 @@ describe('the planner', () => {
       'POST /api/sessions': { card: { id: 12 } },
     }); // prettier-ignore
     show(<PlannerPage />, '/plan?method=acid-base');
-    await userEvent.click(await screen.findByRole('button', { name: /Take: Burette/ }));
-    await userEvent.click(await screen.findByRole('button', { name: /Take: one bath more/ }));
+    await userEvent.click(await screen.findByRole('button', { name: /Take it: Burette/ }));
+    await userEvent.click(await screen.findByRole('button', { name: /Take it: one bath more/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Save the plan' }));
     await waitFor(() => expect(saved(asked)).toBeTruthy());
     expect(saved(asked)).toMatchObject({ options: { baths: '3' }, instruments: { burette: 'burette-50' } });

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FIGURES, ink } from '../../identity/tokens';
 
 interface Props {
@@ -8,12 +8,18 @@ interface Props {
   amount: string;
   ready: boolean;
   /** Nobody ticks a line of a session that is over. */
-  onTick?: ((ready: boolean) => void) | undefined;
+  onTick?: ((ready: boolean) => Promise<unknown>) | undefined;
   children?: ReactNode;
 }
 
 /** A line of the prep room's list: a box to tick, what it is, how much; what there is to say of it below. */
 export function ListLine({ title, amount, ready, onTick, children }: Props) {
+  const [told, setTold] = useState<boolean | null>(null);
+  const tick = async (wanted: boolean) => {
+    setTold(wanted); // at once, and back if it could not be kept
+    await onTick?.(wanted).catch(() => undefined);
+    setTold(null);
+  };
   return (
     <Box
       sx={{
@@ -25,9 +31,9 @@ export function ListLine({ title, amount, ready, onTick, children }: Props) {
       }}
     >
       <Checkbox
-        checked={ready}
+        checked={told ?? ready}
         disabled={!onTick}
-        onChange={(event) => onTick?.(event.target.checked)}
+        onChange={(event) => void tick(event.target.checked)}
         slotProps={{ input: { 'aria-label': title } }}
         sx={{ p: 0.5, alignSelf: 'start', color: ink.inkSoft, '&.Mui-checked': { color: ink.keep } }}
       />

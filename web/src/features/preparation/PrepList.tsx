@@ -16,7 +16,7 @@ export function PrepList({ session }: { session: number }) {
 function Lists({ session, data }: { session: number; data: Shapes['Preparation'] }) {
   const tick = useTick(session);
   const onTick = (key: string) =>
-    data.may_change ? (ready: boolean) => tick.mutate({ key, ready }) : undefined;
+    data.may_change ? (ready: boolean) => tick.mutateAsync({ key, ready }) : undefined;
   return (
     <>
       {tick.error && (

@@ -14,7 +14,7 @@ import { WeighedForm } from './WeighedForm';
 interface Props {
   session: number;
   line: Shapes['ToMake'];
-  onTick?: ((ready: boolean) => void) | undefined;
+  onTick?: ((ready: boolean) => Promise<unknown>) | undefined;
 }
 
 /** A solution of the list: its recipe in a line, step by step where wanted, and what was really weighed. */

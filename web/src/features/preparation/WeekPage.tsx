@@ -99,7 +99,7 @@ function Session({ session }: { session: Shapes['WeekSession'] }) {
             title={line.title}
             amount={line.amount}
             ready={line.ready}
-            onTick={line.made ? undefined : (ready) => tick.mutate({ key: line.key, ready })}
+            onTick={line.made ? undefined : (ready) => tick.mutateAsync({ key: line.key, ready })}
           >
             {line.made ? 'made' : line.lead}
             {line.earliest && !line.made && <Box>not before {dayOnly(line.earliest)}</Box>}

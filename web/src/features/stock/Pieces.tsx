@@ -54,7 +54,12 @@ function Count({ piece }: { piece: Piece }) {
           alignItems: 'center',
         }}
       >
-        <span>{piece.name}</span>
+        <span>
+          {piece.name}
+          <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 12.5 }}>
+            {piece.basis}
+          </Box>
+        </span>
         <TextField
           size="small"
           label="Pieces"
