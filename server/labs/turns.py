@@ -8,6 +8,7 @@ from typing import Any
 
 from django.db import transaction
 
+from chromata_core.errors import ChromataError
 from chromata_core.planning.solve_turns import solve
 from chromata_core.planning.timetable import Timetable, drawn, orders_of, solved_at_once
 from chromata_core.planning.turns import Pin, Placed, Problem, Solved, checked_pins, problem_of
@@ -72,9 +73,12 @@ def _keep(session: Session, problem: Problem, solved: Solved, groups: int, apart
 def _problem(session: Session, said: Mapping[str, Any]) -> Problem:
     bound = bind(method_of(session), Sheet(session.options, session.instruments, stock=stock_of(session)))
     benches = max(session.benches.values_list("number", flat=True), default=0)
-    problem = problem_of(bound, benches, said.get("groups", 1), said.get("apart", 0))
-    pins = [Pin(**pin) for pin in said.get("pins", ())]
-    return replace(problem, pins=tuple(pins)) if said.get("of") == _mark(problem) else problem
+    try:
+        problem = problem_of(bound, benches, int(said.get("groups", 1)), int(said.get("apart", 0)))
+        pins = checked_pins(problem, [Pin(**pin) for pin in said.get("pins", ())])
+    except (TypeError, ValueError, ChromataError):  # of another plan, or brought in an archive that somebody changed
+        return problem_of(bound, benches)
+    return replace(problem, pins=pins) if said.get("of") == _mark(problem) else problem
 
 
 def _turns(session: Session, problem: Problem) -> Solved:
@@ -82,7 +86,12 @@ def _turns(session: Session, problem: Problem) -> Solved:
     kept = session.turns
     if kept.get("of") != _mark(problem):
         return solved_at_once(problem)
-    return Solved(tuple(Placed(**one) for one in kept["placed"]), kept["minutes"], kept["least"])
+    try:
+        found = Solved(tuple(Placed(**one) for one in kept["placed"]), int(kept["minutes"]), int(kept["least"]))
+    except (TypeError, KeyError, ValueError):  # brought in an archive that somebody changed
+        return solved_at_once(problem)
+    had = {(one.bench, one.equipment, one.value) for one in found.placed}
+    return found if had == set(problem.wanted()) else solved_at_once(problem)
 
 
 def _mark(problem: Problem) -> str:

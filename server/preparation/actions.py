@@ -51,7 +51,8 @@ def make(
         raise Refused(f"Write what was really measured: {', '.join(missing)}.", 422)
     source = Bottle.objects.select_for_update().filter(pk=how.bottle).first()
     made = Made.objects.create(
-        session=session, key=key, title=how.title, lead=how.lead, bottle=source, measured=_told(how, measured),
+        session=session, key=key, title=how.title[:200], lead=how.lead[:300], bottle=source,
+        measured=_told(how, measured),
         result=how.result, value=how.value, limit=how.limit, by=person,
     )  # fmt: skip
     if source is not None:

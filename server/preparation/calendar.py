@@ -6,6 +6,8 @@ from datetime import timedelta
 from django.utils import timezone
 from icalendar import Calendar, Event
 
+from chromata_core.errors import ChromataError
+from config.errors import Refused
 from labs.models import Session
 from preparation.standing import to_make
 
@@ -20,10 +22,20 @@ def calendar_of(sessions: Iterable[Session], address: str) -> bytes:
     calendar.add("method", "PUBLISH")
     for session in sessions:
         calendar.add_component(_event(session, address))
-        if session.state == Session.State.PLANNED and (lines := to_make(session)):
-            said = "\n".join(f"{one.recipe.title}: {one.recipe.amount}, {one.recipe.lead}" for one in lines)
+        if said := _to_do(session):
             calendar.add_component(_before(session, address, said))
     return bytes(calendar.to_ical())
+
+
+def _to_do(session: Session) -> str:
+    """What is made before it; nothing where its plan does not hold any more."""
+    if session.state != Session.State.PLANNED:
+        return ""
+    try:
+        lines = to_make(session)
+    except (ChromataError, Refused):
+        return ""
+    return "\n".join(f"{one.recipe.title}: {one.recipe.amount}, {one.recipe.lead}" for one in lines)
 
 
 def _event(session: Session, address: str) -> Event:

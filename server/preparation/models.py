@@ -15,7 +15,7 @@ class Made(models.Model):
     """
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="made")
-    key = models.CharField(max_length=120)
+    key = models.CharField(max_length=200)
     title = models.CharField(max_length=200)
     lead = models.CharField(max_length=300)
     bottle = models.ForeignKey(Bottle, null=True, on_delete=models.SET_NULL, related_name="made")
@@ -37,7 +37,7 @@ class Ready(models.Model):
     """A line of a session's list that is ticked off."""
 
     session = models.ForeignKey(Session, on_delete=models.CASCADE, related_name="ready")
-    key = models.CharField(max_length=120)
+    key = models.CharField(max_length=200)
     by = models.ForeignKey(Person, on_delete=models.PROTECT, related_name="ticks")
     at = models.DateTimeField(auto_now_add=True)
 

@@ -8,12 +8,14 @@ from django.utils import timezone
 
 from chromata_core.declaration.options import active
 from chromata_core.declaration.preparation import Supply
+from chromata_core.errors import ChromataError
 from chromata_core.instruments.prep_room import PIECES
 from chromata_core.planning.pieces import PieceNeeded, pieces_needed
 from chromata_core.planning.solutions import Solution, solutions
 from chromata_core.planning.supplies import SupplyOut, supplies
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
+from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Session
@@ -127,9 +129,13 @@ def day_of(session: Session) -> date:
 
 
 def elsewhere_of(sessions: Iterable[Session]) -> dict[str, int]:
-    """Pieces that these sessions need together."""
+    """Pieces that these sessions need together; one whose plan does not hold any more asks for nothing."""
     found: dict[str, int] = {}
     for session in sessions:
-        for piece in pieces_for(session):
+        try:
+            pieces = pieces_for(session)
+        except (ChromataError, Refused):
+            continue
+        for piece in pieces:
             found[piece.slug] = found.get(piece.slug, 0) + piece.needed
     return found

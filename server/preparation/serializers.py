@@ -12,7 +12,7 @@ class RecipeSerializer(serializers.Serializer[Any]):
     what was measured so far, by what it is asked under.
     """
 
-    key = serializers.CharField(max_length=120)
+    key = serializers.CharField(max_length=200)
     bottle = serializers.IntegerField(min_value=0, allow_null=True, default=None)
     measured = ShortDict(child=serializers.CharField(max_length=24, allow_blank=True), default=dict)
 
@@ -27,7 +27,7 @@ class MadeSerializer(RecipeSerializer):
 class ReadySerializer(serializers.Serializer[Any]):
     """A line of the list, ticked or not."""
 
-    key = serializers.CharField(max_length=120)
+    key = serializers.CharField(max_length=200)
     ready = serializers.BooleanField()
 
 

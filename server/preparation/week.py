@@ -5,6 +5,8 @@ from datetime import date, datetime, time, timedelta
 
 from django.utils import timezone
 
+from chromata_core.errors import ChromataError
+from config.errors import Refused
 from labs.models import Session
 from labs.policy import sessions_for
 from labs.term import session_card
@@ -39,10 +41,18 @@ def _monday(day: date) -> date:
 
 
 def _session(session: Session) -> WeekSession:
-    over = session.state == Session.State.CLOSED
-    lines = [] if over else [*_solutions(session), *_pieces(session)]
+    lines = [] if session.state == Session.State.CLOSED else _lines(session)
     places = session.benches.values("number").distinct().count()
     return WeekSession(session_card(session), places, lines)
+
+
+def _lines(session: Session) -> list[WeekLine]:
+    """What it needs; where its plan does not hold any more, why: the other sessions of the week stay."""
+    try:
+        return [*_solutions(session), *_pieces(session)]
+    except (ChromataError, Refused) as error:
+        said = error.message if isinstance(error, ChromataError) else str(error)
+        return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [said])]
 
 
 def _solutions(session: Session) -> list[WeekLine]:

@@ -48,6 +48,11 @@ def solve(problem: Problem, seconds: float) -> Solved:
     if not problem.pins:
         known = turns_at_once(problem)
         found = Solved(tuple(known), max(one.end for one in known), least)
+    if _size(problem) > _LARGEST:  # more than can be looked through in the time: what comes at once
+        if problem.pins:
+            raise Impossible(_TOO_MUCH)
+        assert found is not None
+        return Solved((*problem.done, *found.placed), found.minutes, least)
     together, who = cohorts(problem)
     if len(who) < len(problem.benches):
         found = _better(found, _apart(_search(together, seconds * _TOGETHER, least, found), who))
@@ -55,12 +60,25 @@ def solve(problem: Problem, seconds: float) -> Solved:
     if found is None or not found.proven:
         found = _better(found, _search(problem, seconds, least, found))
     if found is None:
-        raise Impossible(_PINS if problem.pins else _TOO_LONG)
+        raise Impossible(_TOO_LONG)
     return Solved((*problem.done, *found.placed), found.minutes, max(found.least, least))
 
 
 _PINS = "These pins cannot all be kept: two turns want the same place, or one bench two places at once. Take one out."
-_TOO_LONG = "No turns were found in that time. Plan fewer benches, or more equipment."
+_TOO_MUCH = "So many benches, values and pieces cannot be solved around pins. Take the pins out, or plan fewer of them."
+_LARGEST = 60_000  # questions whether a bench is in a wave
+
+
+def _size(problem: Problem) -> int:
+    """How many questions the solver would be asked."""
+    waves = sum(
+        one.pieces * len(one.at_pieces) * (ceil(len(problem.benches) / one.places) + len(problem.pins))
+        for one in problem.equipment
+    )
+    return waves * len(problem.benches)
+
+
+_TOO_LONG = "No turns were found around these pins in the time there is. Take one out, or put it elsewhere."
 
 
 def cohorts(problem: Problem) -> tuple[Problem, dict[int, list[int]]]:
@@ -111,12 +129,15 @@ def _search(problem: Problem, seconds: float, least: int, known: Solved | None) 
 
     model = cp_model.CpModel()
     horizon = known.minutes if known else _horizon(problem)
-    waves, ends = _model(model, problem, horizon, known.placed if known else ())
+    waves, ends = _model(model, problem, horizon, known.placed if known else turns_at_once(problem))
     last = model.new_int_var(min(least, horizon), horizon, "last")
     model.add_max_equality(last, ends)
     model.minimize(last)
     solver = _solver(cp_model.CpSolver(), seconds * (1 - _FOR_WAITS))
-    if solver.solve(model) not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
+    status = solver.solve(model)
+    if status == cp_model.INFEASIBLE and known is None and not problem.sizes:
+        raise Impossible(_PINS)
+    if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         return None
     minutes, bound = round(solver.objective_value), round(solver.best_objective_bound)
     placed = _placed(solver, problem, waves)

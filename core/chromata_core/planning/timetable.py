@@ -205,7 +205,8 @@ def _changes(bound: Bound, problem: Problem) -> list[tuple[str, dict[str, str], 
     shared = {one.label: one for one in bound.method.shared}
     for place, one in enumerate(problem.equipment):
         declared = shared[one.label]
-        for value in one.at_pieces if one.planned and len(one.values) > _FEWEST else ():
+        drops = one.planned and len(one.values) > _FEWEST and len(problem.wanted()) <= _MOST_TURNS
+        for value in one.at_pieces if drops else ():
             kept = tuple(other for other in one.values if other != value)
             option = {one.planned: "; ".join(kept)}
             found.append(
@@ -223,6 +224,7 @@ def _changes(bound: Bound, problem: Problem) -> list[tuple[str, dict[str, str], 
 
 
 _FEWEST = 3  # values: with two a line has no scatter
+_MOST_TURNS = 400  # so that every value can be tried without
 
 
 def _with(problem: Problem, place: int, one: Equipment) -> Problem:

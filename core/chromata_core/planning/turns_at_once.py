@@ -11,6 +11,7 @@ class _Room:
 
     left: dict[int, set[tuple[int, str]]]
     free_at: dict[int, int]
+    wanting: dict[tuple[int, str], set[int]] = field(default_factory=dict)
     stands: dict[tuple[int, int], str] = field(default_factory=dict)
     ready: dict[tuple[int, int], int] = field(default_factory=dict)
     placed: list[Placed] = field(default_factory=list)
@@ -25,6 +26,7 @@ def turns_at_once(problem: Problem) -> list[Placed]:
     )
     for bench, place, value in problem.wanted():
         room.left[bench].add((place, value))
+        room.wanting.setdefault((place, value), set()).add(bench)
     for place, one in enumerate(problem.equipment):
         room.ready |= {(place, piece): problem.now for piece in range(one.pieces)}
         _free_turns(problem, room, place, one)
@@ -42,8 +44,13 @@ def _free_turns(problem: Problem, room: _Room, place: int, one: Equipment) -> No
 
 def _next_wave(problem: Problem, room: _Room) -> None:
     """The wave that can begin first is filled."""
-    found = [wave for place, piece in room.ready for wave in _waves_at(problem, room, place, piece)]
-    start, _, place, piece, value, benches = min(found)
+    best: tuple[int, int, int, int, str, list[int]] | None = None
+    for (place, piece), ready in sorted(room.ready.items(), key=lambda one: one[1]):
+        if best is not None and ready > best[0]:
+            break  # none of the others can begin as early
+        best = min([*([best] if best else []), *_waves_at(problem, room, place, piece)], default=None)
+    assert best is not None  # somebody still has a turn to be had, and every piece is free some time
+    start, _, place, piece, value, benches = best
     one = problem.equipment[place]
     for bench in benches:
         _put(room, problem, Placed(bench, place, value, piece, start, start + one.minutes))
@@ -53,12 +60,12 @@ def _next_wave(problem: Problem, room: _Room) -> None:
 def _waves_at(problem: Problem, room: _Room, place: int, piece: int) -> list[tuple[int, int, int, int, str, list[int]]]:
     """The next wave at a piece: at the value at which it stands while somebody needs it, else at any other."""
     one, stands = problem.equipment[place], room.stands.get((place, piece))
-    wanted = {value for left in room.left.values() for at, value in left if at == place}
-    values = [stands] if stands in wanted else [value for value in one.values if value in wanted]
+    values = [value for value in one.values if room.wanting.get((place, value))]
+    values = [stands] if stands in values else values
     elsewhere = {v for (at, other), v in room.stands.items() if at == place and other != piece}
     found = []
     for value in values:
-        wanting = [bench for bench in room.left if (place, value) in room.left[bench]]
+        wanting = room.wanting[place, value]
         may = {bench: at for bench in wanting if (at := _may(problem, room, bench, place)) is not None}
         if not may:
             continue
@@ -82,4 +89,5 @@ def _may(problem: Problem, room: _Room, bench: int, place: int) -> int | None:
 def _put(room: _Room, problem: Problem, placed: Placed) -> None:
     room.placed.append(placed)
     room.left[placed.bench].discard((placed.equipment, placed.value))
+    room.wanting[placed.equipment, placed.value].discard(placed.bench)
     room.free_at[placed.bench] = placed.end

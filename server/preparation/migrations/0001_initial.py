@@ -20,7 +20,7 @@ class Migration(migrations.Migration):
             name='Made',
             fields=[
                 ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('key', models.CharField(max_length=120)),
+                ('key', models.CharField(max_length=200)),
                 ('title', models.CharField(max_length=200)),
                 ('lead', models.CharField(max_length=300)),
                 ('measured', models.JSONField(default=dict)),
@@ -40,7 +40,7 @@ class Migration(migrations.Migration):
             name='Ready',
             fields=[
                 ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('key', models.CharField(max_length=120)),
+                ('key', models.CharField(max_length=200)),
                 ('at', models.DateTimeField(auto_now_add=True)),
                 ('by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, related_name='ticks', to=settings.AUTH_USER_MODEL)),
                 ('session', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='ready', to='labs.session')),

@@ -186,6 +186,66 @@ class Shelf(PrepRoom):
         self.assertIn("Enough are there of: Burette 25 mL, class A", burette["short"])
 
 
+class Turns(PrepRoom):
+    def setUp(self) -> None:
+        super().setUp()
+        self.warm = actions.plan_session(self.section, "rate-temperature", "Warm", "1", WHEN, 120, {}, {}, 8, [])
+
+    def solve(self, who: Person, **said: Any) -> tuple[int, Any]:
+        found = self.as_(who).put(f"/api/sessions/{self.warm.pk}/turns", said, "application/json")
+        return found.status_code, found.json()
+
+    def test_pins_stay_until_the_plan_is_another_one(self) -> None:
+        pin = {"bench": 5, "equipment": 0, "value": "70", "piece": 1, "start": 24}
+        status, plan = self.solve(self.instructor, pins=[pin])
+        self.assertEqual(status, 200, plan)
+        turns = [turn for lane in plan["timetables"][0]["lanes"] for turn in lane["turns"] if turn["pinned"]]
+        self.assertEqual([(turn["start"], turn["pinned"]) for turn in turns], [(24, [5])])
+        Session.objects.filter(pk=self.warm.pk).update(options={"T_plan": "22; 50"})
+        plan = self.get(self.instructor, f"sessions/{self.warm.pk}")[1]
+        self.assertFalse(any(turn["pinned"] for lane in plan["timetables"][0]["lanes"] for turn in lane["turns"]))
+
+    def test_benches_begin_as_they_were_solved(self) -> None:
+        pin = {"bench": 1, "equipment": 0, "value": "70", "piece": 0, "start": 12}
+        self.assertEqual(self.solve(self.assistant, pins=[pin])[0], 200)
+        actions.open_session(Session.objects.get(pk=self.warm.pk))
+        own = self.warm.benches.get(number=1).own_options
+        self.assertTrue(own["T_plan"].startswith("22; 70"), own)
+        self.assertEqual(self.solve(self.instructor)[0], 409)  # it has begun
+
+    def test_wrong_requests(self) -> None:
+        pin = {"bench": 1, "equipment": 0, "value": "40", "piece": 0, "start": 24}
+        for pins, status in (
+            ([{**pin, "bench": 40}], 422), ([{**pin, "value": "41"}], 422), ([{**pin, "piece": 9}], 422),
+            ([pin, {**pin, "value": "60", "piece": 1, "start": 30}], 422), ([{**pin, "start": -1}], 400),
+            ([pin] * 500, 400), ([{"bench": 1}], 400), ("all", 400),
+        ):  # fmt: skip
+            with self.subTest(pins if len(pins) < 9 else "many"):
+                self.assertEqual(self.solve(self.instructor, pins=pins)[0], status)
+        self.assertEqual(self.solve(self.student)[0], 403)
+        self.assertEqual(self.solve(self.stranger)[0], 404)
+
+    def test_what_somebody_changed_in_an_archive_does_no_harm(self) -> None:
+        self.solve(self.instructor)
+        kept = Session.objects.get(pk=self.warm.pk).turns
+        for turns in (
+            {**kept, "placed": [{"odd": 1}]}, {**kept, "placed": []}, {**kept, "pins": [{"bench": "x"}]},
+            {**kept, "groups": "many"}, {"of": kept["of"]}, {**kept, "minutes": None},
+        ):  # fmt: skip
+            Session.objects.filter(pk=self.warm.pk).update(turns=turns)
+            self.assertEqual(self.get(self.instructor, f"sessions/{self.warm.pk}")[0], 200, turns)
+
+
+class OthersPlans(PrepRoom):
+    def test_a_plan_that_does_not_hold_any_more_spoils_neither_week_nor_neighbours(self) -> None:
+        broken = planned(self.section)
+        Session.objects.filter(pk=broken.pk).update(options={"no-such-option": "1"})
+        status, week = self.get(self.instructor, f"week?day={WHEN:%Y-%m-%d}")
+        self.assertEqual((status, len(week["sessions"])), (200, 3))
+        self.assertEqual(self.get(self.instructor, f"sessions/{self.planned.pk}/preparation")[0], 200)
+        self.assertEqual(self.as_(self.instructor).get(f"/api/sessions/{broken.pk}/session.ics").status_code, 200)
+
+
 class TheWeek(PrepRoom):
     def test_sessions_of_the_week_and_what_they_share(self) -> None:
         status, week = self.get(self.assistant, f"week?day={WHEN:%Y-%m-%d}")
