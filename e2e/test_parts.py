@@ -25,6 +25,7 @@ class Parts(BrowserCase):
         page.get_by_role("combobox", name="Titrant concentration").click()
         page.get_by_role("option", name="Concentration of the sample, each bench’s own").click()
         page.get_by_role("button", name="Save the plan").click()
+        unfold(page, "Chosen")
         expect(page.get_by_text("as “Standardise” finds it, each bench’s own")).to_be_visible()
         expect(page.get_by_role("navigation", name="Parts")).to_contain_text("1 · Standardise")
         second = Session.objects.latest("pk")

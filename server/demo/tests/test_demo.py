@@ -25,10 +25,10 @@ class Demo(TestCase):
 
     def test_pasts_one_running_and_two_parts_planned(self) -> None:
         self.assertEqual(
-            [s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", "planned", "planned"]
+            [s.state for s in Session.objects.order_by("starts_at")], [*["closed"] * 9, "open", *["planned"] * 3]
         )
         self.assertEqual(
-            [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8, 8]
+            [s.benches.count() for s in Session.objects.order_by("starts_at")], [6, 6, 8, 8, 8, 4, 8, 6, 8, 8, 8, 8, 8]
         )
 
     def test_sessions_stand_at_hours_when_people_work(self) -> None:
@@ -70,7 +70,7 @@ class Demo(TestCase):
             codes = {finding.code for finding in evaluated(bench, accepted=True).findings}
             self.assertEqual("bad-contact" in codes, bench.number == 4, bench.number)
         errors = {}
-        for bench in Session.objects.get(method="rate-temperature").benches.all():
+        for bench in Session.objects.get(method="rate-temperature", state="closed").benches.all():
             energy = next(r for r in evaluated(bench, accepted=True).results if r.key == "E_a")
             assert energy.comparison
             errors[bench.number] = energy.comparison.percent_error
