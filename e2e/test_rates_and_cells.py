@@ -4,6 +4,7 @@ import base64
 
 from playwright.sync_api import FilePayload, Page, expect
 
+from e2e.browser import unfold
 from e2e.following import BenchCase, looked_at, touch
 from notebook.tests.test_photos import picture
 

@@ -14,7 +14,7 @@ from labs.tests.room import TRUE, Room, planned, titrate, unhurried
 from labs.tests.test_permissions import said
 from people.models import Person
 
-PUBLIC = ("me", "sign-in", "join", "demo-accounts", "sign-out", "department", "links")
+PUBLIC = ("me", "sign-in", "join", "demo-accounts", "sign-out", "department", "links", "calendar")
 
 
 def routes(resolver: URLResolver, before: str = "") -> Iterator[str]:
