@@ -93,6 +93,14 @@ class Desk(TestCase):
         self.assertAlmostEqual(float(found.value), theirs.n, places=6)
         self.assertAlmostEqual(float(found.limit), 2 * theirs.s, delta=2e-6)
 
+    def test_a_decimal_comma_is_no_kind_of_limit(self) -> None:
+        inputs = "x = 0,95\ny = 2,0 ± 0,1, rect"
+        found = DESK["uncertainty"].worked({"formula": "x * y", "unit": "1", "inputs": inputs})
+        self.assertEqual(float(found.value), 1.90)
+
+    def test_degrees_keep_their_decimals_in_kelvin(self) -> None:
+        self.assertEqual(float(DESK["units"].worked({"given": "25.0 °C", "to": "K"}).value), 298.15)
+
     def test_a_titration_curve_by_hand(self) -> None:
         """0.1 mol/L ethanoic acid, pKa 4.76, 20 mL with 0.1 mol/L base: 2.88 at the start, 4.76 halfway, 8.73 at the
         end, 12.52 with as much again (textbook formulas, worked by hand).
@@ -129,9 +137,10 @@ class Desk(TestCase):
                 {"points": "1 2"}, {"points": "1 2\n1 3\n1 4"}, {"points": "1 2 3"}, {"read": "high"},
                 {"points": "\n".join("1 2" for _ in range(200))}, {"points": "1 5\n2 5\n3 5"},
             ),
-            "titration": ({"pka": "99"}, {"acid": "0 mol/L"}, {"base": "1e-9 mol/L"}),
+            "titration": ({"pka": "99"}, {"acid": "0 mol/L"}, {"base": "1e-9 mol/L"},
+                          {"acid": "500 mol/L", "base": "500 mol/L"}),
             "figures": ({"to": "99"}, {"number": "ten"}),
-            "percent-error": ({"accepted": "0"},),
+            "percent-error": ({"accepted": "0"}, {"found": "98.8 mmol/L", "accepted": "0.1026"}),
         }  # fmt: skip
         for key, said in ((key, said) for key, all_of in wrong.items() for said in all_of):
             with self.subTest(key, **said), self.assertRaises(ChromataError):

@@ -234,6 +234,8 @@ class Bottles(TestCase):
         salt = bottle(1, "Salt", {"formula": "NaCl", "amount": "0,5 L", "strength": "58,44 g/L"})
         self.assertAlmostEqual(salt.holds, 1000, delta=0.5)
         self.assertAlmostEqual(salt.amount, 5e-4)
+        pellets = bottle(1, "Base", {"formula": "NaOH", "amount": "1 kg", "strength": "97,0 %", "limit": "0,5 %"})
+        self.assertAlmostEqual(pellets.u, 0.005 / 1.96, places=5)
 
     def test_water_does_not_make_another_substance(self) -> None:
         self.assertTrue(same_substance("Na2S2O3.5H2O", "Na2S2O3"))

@@ -17,6 +17,7 @@ from chromata_core.uncertainty.budget import coverage_factor
 
 _MOST_POINTS, _CURVE_POINTS = 100, 161
 _WATER = 1.0e-14  # ion product at 25 °C
+_STRONGEST = 20.0  # mol/L: above any acid or base that can be bought
 _STRONG = -3.0  # pKₐ of an acid that is all H⁺ at any concentration used here
 
 
@@ -101,6 +102,8 @@ def titration_ph(acid: float, volume: float, pka: float, base: float, added: flo
 
 def _titration(said: Said) -> WorkedOut:
     acid, base = (si_of(said[key], "mol/L", "A concentration") / 1000 for key in ("acid", "base"))
+    if max(acid, base) > _STRONGEST:
+        raise ReadingError(f"No solution is stronger than {_STRONGEST:g} mol/L. Look at the concentrations again.")
     volume = si_of(said["volume"], "mL", "The volume") * 1e6
     pka = _STRONG if said["pka"].lower() == "strong" else float(parse_reading(said["pka"]).value)
     if not -10 <= pka <= 14:

@@ -12,7 +12,7 @@ from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.propagate import Propagation
 from chromata_core.formula.tree import names
-from chromata_core.quantity.given import limit_in, read_in
+from chromata_core.quantity.given import limit_in, read_in, written_in
 from chromata_core.quantity.report import report
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.quantity.typed import parse_reading
@@ -22,6 +22,7 @@ from chromata_core.uncertainty.source import WORDS, Distribution, Source, standa
 _MOST_FIGURES, _MOST_INPUTS = 15, 24
 _PLAIN = "1"
 _INPUT = re.compile(r"\s*(?P<name>[A-Za-z]\w*)\s*=\s*(?P<text>.+?)\s*")
+_KIND = re.compile(r", +[a-z0-9]+\s*$")  # a comma within a number has no space behind it
 _DISTRIBUTIONS: dict[str, Distribution] = {"95": "normal95", "rect": "rectangular", "tri": "triangular", "u": "normal"}
 
 
@@ -31,7 +32,7 @@ def _convert(said: Said) -> WorkedOut:
         raise ReadingError("Write the unit behind the number: 760 mmHg.")
     factor, offset = conversion(typed.unit, said["to"])
     value = float(typed.value) * factor + offset
-    shown = with_figures(value, max(typed.figures, 1))
+    shown = written_in(said["given"], said["to"])
     steps = [
         WorkedStep(
             "Factor",
@@ -39,7 +40,7 @@ def _convert(said: Said) -> WorkedOut:
         )
     ]
     steps += [WorkedStep("All digits", f"{value:.10g} {said['to']}")]
-    return WorkedOut(f"{shown} {said['to']}", steps, value=shown if "×" not in shown else "", unit=said["to"])
+    return WorkedOut(f"{shown} {said['to']}", steps, value=shown, unit=said["to"])
 
 
 def _figures(said: Said) -> WorkedOut:
@@ -62,6 +63,8 @@ def _figures(said: Said) -> WorkedOut:
 
 def _percent(said: Said) -> WorkedOut:
     accepted = parse_reading(said["accepted"])
+    if parse_reading(said["found"]).unit and not accepted.unit:
+        raise ReadingError("Write the unit behind the accepted value too, so that the two can be held together.")
     found = read_in(said["found"], accepted.unit) if accepted.unit else parse_reading(said["found"])
     if not accepted.value:
         raise ReadingError(
@@ -137,15 +140,11 @@ def _inputs(
         match = _INPUT.fullmatch(line)
         if match is None or match["name"] not in wanted:
             raise ReadingError(f"“{line.strip()[:40]}” is no input of the formula. Write “m = 0.5012 ± 0.0002 g”.")
-        said, _, kind = (
-            match["text"].partition(",")
-            if re.search(r",\s*[a-z0-9]+\s*$", match["text"])
-            else (match["text"], "", "95")
-        )
+        said, _, kind = match["text"].rpartition(", ") if _KIND.search(match["text"]) else (match["text"], "", "95")
         number, limit = split_limit(said)
         typed = parse_reading(number)
         scale = unit(typed.unit)
-        half = float(limit_in(limit, typed.value, typed.unit)) if limit else 0.0
+        half = float(parse_reading(limit_in(limit, typed.value, typed.unit)).value) if limit else 0.0
         distribution = _DISTRIBUTIONS.get(kind.strip() or "95")
         if distribution is None or half < 0:
             raise ReadingError(f"“{line.strip()[:40]}”: behind the comma stands 95, rect, tri or u, for what the ± is.")

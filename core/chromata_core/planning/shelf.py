@@ -191,7 +191,7 @@ def _limit(text: str, value: float, symbol: str, formula: str = "") -> float:
     elif symbol == "g/L":
         half = float(read_in(text, "g/L").value) / molar_mass(formula).value
     else:
-        half = float(limit_in(text, typed.value, symbol))
+        half = float(parse_reading(limit_in(text, typed.value, symbol)).value)
     if half < 0:
         raise ReadingError("What stands behind ± cannot be negative.")
     return standard(half, "normal95")

@@ -13,7 +13,6 @@ from chromata_core.planning.supplies import SPARE, bench_amount
 from chromata_core.planning.ways import Wanted
 from chromata_core.quantity.given import read_in
 from chromata_core.quantity.units import unit
-from chromata_core.sentences import first_lower
 from chromata_core.sheet.bound import Bound
 from chromata_core.uncertainty.source import standard
 
@@ -47,11 +46,6 @@ class Solution:
         """“Sodium thiosulfate, 0.15 mol/L”."""
         name = self.reagent.name
         return f"{formula_text(name) if name == self.formula else name}, {self.stated}"
-
-    @property
-    def within(self) -> str:
-        """Its name within a sentence."""
-        return first_lower(self.title)
 
     @property
     def wanted(self) -> Wanted:
@@ -92,6 +86,8 @@ def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
     for named in _formulas(bound, supply.substance):
         per = each * units_in(named)  # of a metal's ion the salt may hold several
         for number, (stated, value, limit, feeds) in enumerate(_concentrations(bound, supply.concentration)):
+            if value <= 0 or per <= 0:  # a plan that says nothing of it asks for nothing
+                continue
             key = f"{named}:{supply.concentration}" + (f":{number}" if number else "")
             found.append(
                 Solution(

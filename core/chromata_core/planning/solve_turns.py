@@ -64,7 +64,10 @@ def solve(problem: Problem, seconds: float) -> Solved:
     return Solved((*problem.done, *found.placed), found.minutes, max(found.least, least))
 
 
-_PINS = "These pins cannot all be kept: two turns want the same place, or one bench two places at once. Take one out."
+_PINS = (
+    "These pins cannot all be kept: a bench would be in two places at once, or turns at one piece overlap without "
+    "beginning together. Take one out."
+)
 _TOO_MUCH = "So many benches, values and pieces cannot be solved around pins. Take the pins out, or plan fewer of them."
 _LARGEST = 60_000  # questions whether a bench is in a wave
 
@@ -147,7 +150,9 @@ def _search(problem: Problem, seconds: float, least: int, known: Solved | None) 
     solver = _solver(cp_model.CpSolver(), seconds * _FOR_WAITS)
     if solver.solve(model) in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         placed = _placed(solver, problem, waves)
-    return Solved(tuple(placed), minutes, bound if not problem.sizes else least)
+    # Waves that begin together bind nobody only where each piece has one place: else what they prove is of waves alone.
+    alone = not problem.sizes and all(one.places == 1 for one in problem.equipment)
+    return Solved(tuple(placed), minutes, bound if alone else least)
 
 
 def _solver(solver: "CpSolver", seconds: float) -> "CpSolver":
