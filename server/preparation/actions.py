@@ -6,8 +6,9 @@ from datetime import timedelta
 from django.db import transaction
 from django.utils import timezone
 
-from chromata_core.planning.recipe import Recipe
+from chromata_core.planning.recipe import Recipe, recipe
 from chromata_core.planning.shelf import left_after
+from chromata_core.planning.solutions import Solution
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from config.errors import Refused
@@ -19,7 +20,7 @@ from labs.models import Session
 from notebook.board import write_on_board
 from people.models import Person
 from preparation.models import Made, Ready
-from preparation.standing import keys_of, on_the_board, recipe_for, solution_for
+from preparation.standing import keys_of, on_the_board, shelf_for, solution_for
 from stock.models import Bottle
 from stock.shelf import put_on_shelf, said_of
 
@@ -31,21 +32,26 @@ def make(
     key: str,
     bottle: int | None,
     measured: Mapping[str, str],
+    lead: str,
     into_plan: bool,
     keep: bool,
 ) -> Made:
     """Writes down that a solution of ``session`` was made, with what was really measured; takes it out of the bottle;
-    ``into_plan``: its number counts from now on; ``keep``: it stands on the shelf as a bottle of its own.
+    ``lead`` is the recipe that was looked at; ``into_plan``: its number counts from now on; ``keep``: it stands on the
+    shelf as a bottle of its own.
 
     Refused for a line that the plan does not have, ReadingError for what an instrument cannot show.
     """
     lock(session)
     _not_over(session)
-    how = recipe_for(session, key, bottle, measured)
-    if how is None or not how.result:
+    solution = solution_for(session, key)
+    how = recipe(solution, shelf_for(session), bottle, measured) if solution else None
+    if solution is None or how is None or not how.result:
         raise Refused("The plan was changed: this solution is not needed any more, or cannot be made. Load it again.")
     if bottle is not None and how.bottle != bottle:
         raise Refused("That bottle is not there any more, or does not serve. Load the recipe again.")
+    if lead and lead != how.lead:
+        raise Refused(f"The recipe was changed in the meantime: {how.lead}. Load it again, and look at what was done.")
     missing = [one.label.lower() for one in how.asked if not measured.get(one.key, "").strip()]
     if missing:
         raise Refused(f"Write what was really measured: {', '.join(missing)}.", 422)
@@ -59,10 +65,10 @@ def make(
         source.amount = left_after(said_of(source), how.needs)
         source.save(update_fields=["amount"])
     if into_plan and how.feeds:
-        _near(session, key, how)
+        _near(solution, how)
         _write_number(session, person, how)
     if keep:
-        _keep(session, key, how)
+        _keep(solution, how)
     note(session, person, f"made {how.title}: {how.result}")
     return made
 
@@ -70,9 +76,8 @@ def make(
 _FAR = 0.25  # further from the plan than anybody means it
 
 
-def _near(session: Session, key: str, how: Recipe) -> None:
-    solution = solution_for(session, key)
-    if solution and abs(float(how.value) / (solution.concentration * solution.equivalents / 1000) - 1) > _FAR:
+def _near(solution: Solution, how: Recipe) -> None:
+    if abs(float(how.value) / (solution.concentration * solution.equivalents / 1000) - 1) > _FAR:
         raise Refused(
             f"That comes to {how.result}, and the plan asks for {solution.stated}. Look at what was weighed or "
             "measured; if it is meant so, change the plan itself."
@@ -103,10 +108,7 @@ def _write_number(session: Session, person: Person, how: Recipe) -> None:
     session.save(update_fields=["options", "revision"])
 
 
-def _keep(session: Session, key: str, how: Recipe) -> None:
-    solution = solution_for(session, key)
-    if solution is None:
-        return
+def _keep(solution: Solution, how: Recipe) -> None:
     until = timezone.localdate() + timedelta(days=how.keeps)
     put_on_shelf(
         {

@@ -1,40 +1,36 @@
 """Sessions as a calendar that other programs show (iCalendar, RFC 5545): when, where, and what is made before."""
 
-from collections.abc import Iterable
+from collections.abc import Sequence
 from datetime import timedelta
 
 from django.utils import timezone
 from icalendar import Calendar, Event
 
-from chromata_core.errors import ChromataError
-from config.errors import Refused
 from labs.models import Session
+from preparation.needs import why_not
 from preparation.standing import to_make
 
+_MOST_WORKED = 40  # recipes are worked for the next planned sessions: programs ask for the feed every few minutes
 _FIRST = timedelta(minutes=60)  # before it begins the prep room is at it; common practice, no published source
 
 
-def calendar_of(sessions: Iterable[Session], address: str) -> bytes:
+def calendar_of(sessions: Sequence[Session], address: str) -> bytes:
     """The calendar; an event for each session, and one before it for what has to be made."""
     calendar = Calendar()
     calendar.add("prodid", "-//Chromata//laboratory sessions//EN")
     calendar.add("version", "2.0")
     calendar.add("method", "PUBLISH")
+    worked = {one.pk for one in [one for one in sessions if one.state == Session.State.PLANNED][:_MOST_WORKED]}
     for session in sessions:
         calendar.add_component(_event(session, address))
-        if said := _to_do(session):
+        if session.pk in worked and (said := _to_do(session)):
             calendar.add_component(_before(session, address, said))
     return bytes(calendar.to_ical())
 
 
 def _to_do(session: Session) -> str:
     """What is made before it; nothing where its plan does not hold any more."""
-    if session.state != Session.State.PLANNED:
-        return ""
-    try:
-        lines = to_make(session)
-    except (ChromataError, Refused):
-        return ""
+    lines = [] if why_not(session) else to_make(session)
     return "\n".join(f"{one.recipe.title}: {one.recipe.amount}, {one.recipe.lead}" for one in lines)
 
 

@@ -1,6 +1,6 @@
 """What a session needs: solutions with their recipes, pieces, counted against what is there and who else wants them."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 
@@ -12,7 +12,7 @@ from chromata_core.errors import ChromataError
 from chromata_core.instruments.prep_room import PIECES
 from chromata_core.planning.pieces import PieceNeeded, pieces_needed
 from chromata_core.planning.solutions import Solution, solutions
-from chromata_core.planning.supplies import SupplyOut, supplies
+from chromata_core.planning.supplies import SPARE, SupplyOut, amount_text, bench_amount, supplies
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
 from config.errors import Refused
@@ -51,14 +51,17 @@ def solutions_for(session: Session) -> list[Solution]:
 
 
 def weighed_for(session: Session) -> list[SupplyOut]:
-    """What is used up and is no solution that is made."""
-    found = []
+    """What is used up and is no solution that is made; of groups that use the same, together."""
+    amounts: dict[tuple[str, str], float] = {}
+    lines: dict[tuple[str, str], SupplyOut] = {}
     for one in needs_of(session):
-        told = supplies(one.bound, one.records).supplies
         declared = active(one.bound.method.supplies, one.bound.options)
-        made = {one.bound.worded(supply.label) for supply in declared if _is_made(supply, session)}
-        found += [line for line in told if line.label not in made]
-    return found
+        for supply, line in zip(declared, supplies(one.bound, one.records).supplies, strict=True):
+            if not _is_made(supply, session):
+                key = line.label, supply.unit
+                amounts[key] = amounts.get(key, 0.0) + bench_amount(one.bound, supply) * one.records * SPARE
+                lines.setdefault(key, line)
+    return [replace(lines[key], whole_class=amount_text(amount, key[1])) for key, amount in amounts.items()]
 
 
 def _is_made(supply: Supply, session: Session) -> bool:
@@ -95,24 +98,27 @@ def counted() -> dict[str, int]:
     return dict(Counted.objects.values_list("slug", "pieces"))
 
 
-def shortage(piece: PieceNeeded, there: int | None, elsewhere: int, benches: int) -> str:
+def shortage(
+    piece: PieceNeeded, have: Mapping[str, int], elsewhere: Mapping[str, int], own: Mapping[str, int], benches: int
+) -> str:
     """What is lacking of ``piece`` and what to do; empty where enough is there, or nobody counted.
 
-    ``elsewhere`` are those that sessions at the same time need.
+    Of what was counted (``have``) sessions at the same time need those ``elsewhere``, this one its ``own``, by slug.
     """
-    if there is None or there >= piece.needed + elsewhere:
+    there, others = have.get(piece.slug), elsewhere.get(piece.slug, 0)
+    if there is None or there >= piece.needed + others:
         return ""
-    at_once = f", and {elsewhere} by another session at the same time" if elsewhere else ""
-    cure = _cure(piece, there - elsewhere, benches)
+    at_once = f", and {others} by another session at the same time" if others else ""
+    free = {slug: number - elsewhere.get(slug, 0) - own.get(slug, 0) for slug, number in have.items()}
+    cure = _cure(piece, free, there - others, benches)
     return f"{piece.needed} needed{at_once}; {there} are there. {cure}"
 
 
-def _cure(piece: PieceNeeded, left: int, benches: int) -> str:
-    have = counted()
+def _cure(piece: PieceNeeded, free: Mapping[str, int], left: int, benches: int) -> str:
     kind = PIECES[piece.slug].kind if piece.slug in PIECES else ""
     others = [
         PIECES[slug].short
-        for slug, number in have.items()
+        for slug, number in free.items()
         if slug in PIECES and slug != piece.slug and PIECES[slug].kind == kind and number >= piece.needed
     ]
     if others:
@@ -132,10 +138,17 @@ def elsewhere_of(sessions: Iterable[Session]) -> dict[str, int]:
     """Pieces that these sessions need together; one whose plan does not hold any more asks for nothing."""
     found: dict[str, int] = {}
     for session in sessions:
-        try:
-            pieces = pieces_for(session)
-        except (ChromataError, Refused):
-            continue
-        for piece in pieces:
+        for piece in [] if why_not(session) else pieces_for(session):
             found[piece.slug] = found.get(piece.slug, 0) + piece.needed
     return found
+
+
+def why_not(session: Session) -> str:
+    """Why nothing can be worked from its plan any more; empty where it holds."""
+    try:
+        solutions_for(session)
+    except ChromataError as error:
+        return error.message
+    except Refused as error:
+        return str(error)
+    return ""

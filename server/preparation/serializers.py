@@ -18,8 +18,11 @@ class RecipeSerializer(serializers.Serializer[Any]):
 
 
 class MadeSerializer(RecipeSerializer):
-    """A solution that was made. ``into_plan``: its number counts for the session; ``keep``: it stands on the shelf."""
+    """A solution that was made, by the recipe whose ``lead`` was looked at. ``into_plan``: its number counts for the
+    session; ``keep``: it stands on the shelf.
+    """
 
+    lead = serializers.CharField(max_length=600, allow_blank=True, default="")
     into_plan = serializers.BooleanField(default=False)
     keep = serializers.BooleanField(default=False)
 

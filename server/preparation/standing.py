@@ -2,6 +2,8 @@
 
 from collections.abc import Mapping
 
+from django.utils import timezone
+
 from chromata_core.declaration.options import bottles
 from chromata_core.planning.recipe import Recipe, recipe
 from chromata_core.planning.shelf import Shelf
@@ -51,13 +53,15 @@ def to_make(session: Session) -> list[ToMake]:
 def to_set_out(session: Session) -> list[ToSetOut]:
     """Its pieces against what is there, and what others want at the same time."""
     have, ticked, others = counted(), _ticked(session), elsewhere_of(at_the_same_time(session))
+    pieces = pieces_for(session)
+    own = {one.slug: one.needed for one in pieces}
     places = session.benches.values("number").distinct().count()
     return [
         ToSetOut(
             f"piece:{one.slug}", one.name, one.needed, one.shared, have.get(one.slug),
-            shortage(one, have.get(one.slug), others.get(one.slug, 0), places), f"piece:{one.slug}" in ticked,
+            shortage(one, have, others, own, places), f"piece:{one.slug}" in ticked,
         )
-        for one in pieces_for(session)
+        for one in pieces
     ]  # fmt: skip
 
 
@@ -94,4 +98,6 @@ def _ticked(session: Session) -> set[str]:
 def _made(one: Made | None) -> MadeOut | None:
     if one is None:
         return None
-    return MadeOut(one.lead, ", ".join(one.measured.values()), one.result, one.by.name, one.at.isoformat())
+    return MadeOut(
+        one.lead, ", ".join(one.measured.values()), one.result, one.by.name, timezone.localtime(one.at).isoformat()
+    )

@@ -22,6 +22,7 @@ from people.by_token import holder_of
 from people.policy import must_teach, person_of
 from preparation.actions import make, tick
 from preparation.calendar import calendar_of
+from preparation.needs import why_not
 from preparation.papers import crib_pdf, labels_pdf, prep_sheet_pdf
 from preparation.serializers import DaySerializer, MadeSerializer, ReadySerializer, RecipeSerializer
 from preparation.shapes import Preparation, Week
@@ -142,7 +143,7 @@ class CalendarFeed(APIView):
             raise Http404
         since = timezone.now() - timedelta(weeks=4)
         sessions = sessions_for(person).filter(starts_at__gte=since, simulated="").select_related("section__owner")
-        body = calendar_of(sessions.order_by("starts_at")[:_MOST], request.build_absolute_uri("/").rstrip("/"))
+        body = calendar_of(list(sessions.order_by("starts_at")[:_MOST]), request.build_absolute_uri("/").rstrip("/"))
         return HttpResponse(body, content_type=_ICS)
 
 
@@ -160,7 +161,8 @@ class WeekPaper(APIView):
         person = person_of(request)
         must_teach(person)
         sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
-        lines = [line for session in sessions for line in to_buy(session)]
+        ahead = [one for one in sessions if one.state != Session.State.CLOSED and not why_not(one)]
+        lines = [line for session in ahead for line in to_buy(session)]
         xlsx = name.endswith(".xlsx")
         return HttpResponse(shopping_xlsx(lines) if xlsx else shopping_csv(lines), content_type=_XLSX if xlsx else _CSV)
 

@@ -5,13 +5,11 @@ from datetime import date, datetime, time, timedelta
 
 from django.utils import timezone
 
-from chromata_core.errors import ChromataError
-from config.errors import Refused
 from labs.models import Session
 from labs.policy import sessions_for
 from labs.term import session_card
 from people.models import Person
-from preparation.needs import day_of
+from preparation.needs import day_of, why_not
 from preparation.shapes import Together, Week, WeekLine, WeekSession
 from preparation.standing import to_make, to_set_out
 
@@ -48,11 +46,9 @@ def _session(session: Session) -> WeekSession:
 
 def _lines(session: Session) -> list[WeekLine]:
     """What it needs; where its plan does not hold any more, why: the other sessions of the week stay."""
-    try:
-        return [*_solutions(session), *_pieces(session)]
-    except (ChromataError, Refused) as error:
-        said = error.message if isinstance(error, ChromataError) else str(error)
+    if said := why_not(session):
         return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [said])]
+    return [*_solutions(session), *_pieces(session)]
 
 
 def _solutions(session: Session) -> list[WeekLine]:

@@ -93,7 +93,9 @@ def left_after(said: Mapping[str, str], taken: str) -> str:
     _, gone = _amount(taken)
     symbol = "mL" if liquid else "g"
     left = unit(symbol).from_si(max(amount - gone, 0.0))
-    return f"{left / 1000:.4g} L" if liquid and left >= 1000 else f"{left:.4g} {symbol}"
+    if left >= 1000:  # a gram or a millilitre is still seen to leave
+        return f"{left / 1000:.3f} L" if liquid else f"{left:.0f} g"
+    return f"{left:.4g} {symbol}"
 
 
 def usual(formula: str) -> Bottle:

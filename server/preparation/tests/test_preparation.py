@@ -141,6 +141,12 @@ class WrittenBack(PrepRoom):
         self.planned.refresh_from_db()
         self.assertNotIn("c_t.limit", self.planned.options)
 
+    def test_a_recipe_that_was_changed_meanwhile_is_not_what_was_made(self) -> None:
+        """With other benches another flask is filled: the mass that was weighed for the first is no answer to it."""
+        lead = self.prepared()["solutions"][0]["recipe"]["lead"]
+        self.assertEqual(self.made(self.instructor, lead=f"{lead}, 2 times")[0], 409)
+        self.assertEqual(self.made(self.instructor, lead=lead)[0], 201)
+
     def test_nothing_is_prepared_for_what_is_over(self) -> None:
         actions.close_session(self.session)
         self.assertEqual(self.made(self.instructor, self.session)[0], 409)
@@ -181,6 +187,7 @@ class Shelf(PrepRoom):
             burette["short"],
             "2 needed; 1 are there. They serve 1 benches: let two benches share, or come in two groups.",
         )
+        Counted.objects.create(slug="burette-50-a", pieces=1)  # too few as well
         Counted.objects.create(slug="burette-25-a", pieces=12)
         [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
         self.assertIn("Enough are there of: Burette 25 mL, class A", burette["short"])
@@ -247,6 +254,11 @@ class OthersPlans(PrepRoom):
 
 
 class TheWeek(PrepRoom):
+    def test_what_is_over_is_not_bought(self) -> None:
+        actions.close_session(self.session)
+        found = self.as_(self.assistant).get(f"/api/week/shopping.csv?day={WHEN:%Y-%m-%d}").content.decode("utf-8-sig")
+        self.assertEqual(found.count("Sodium hydroxide,NaOH"), 1)
+
     def test_sessions_of_the_week_and_what_they_share(self) -> None:
         status, week = self.get(self.assistant, f"week?day={WHEN:%Y-%m-%d}")
         self.assertEqual(

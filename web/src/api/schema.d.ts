@@ -3136,13 +3136,18 @@ export interface components {
             by: string;
             at: string;
         };
-        /** @description A solution that was made. ``into_plan``: its number counts for the session; ``keep``: it stands on the shelf. */
+        /**
+         * @description A solution that was made, by the recipe whose ``lead`` was looked at. ``into_plan``: its number counts for the
+         *     session; ``keep``: it stands on the shelf.
+         */
         MadeRequest: {
             key: string;
             bottle?: number | null;
             measured?: {
                 [key: string]: string;
             };
+            /** @default  */
+            lead: string;
             /** @default false */
             into_plan: boolean;
             /** @default false */

@@ -21,7 +21,8 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
   const [into_plan, setIntoPlan] = useState(recipe.feeds !== '');
   const [keep, setKeep] = useState(false);
   const made = useMake(session);
-  const wanted = { key: recipe.key, bottle: recipe.bottle || null, measured };
+  // the very bottle that is looked at: another would be another number
+  const wanted = { key: recipe.key, bottle: recipe.bottle, measured };
   const tried = useTriedRecipe(session, wanted, Object.keys(measured).length > 0);
   const now = tried.data ?? recipe;
   return (
@@ -29,7 +30,7 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        made.mutate({ ...wanted, into_plan, keep }, { onSuccess: onDone });
+        made.mutate({ ...wanted, lead: recipe.lead, into_plan, keep }, { onSuccess: onDone });
       }}
       sx={{ display: 'grid', gap: 1, my: 1, color: ink.ink }}
     >
