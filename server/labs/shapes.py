@@ -156,6 +156,14 @@ class PartOf:
 
 
 @dataclass(frozen=True, slots=True)
+class Coming:
+    """In how many groups the benches come, and how many minutes these are apart."""
+
+    groups: int
+    apart: int
+
+
+@dataclass(frozen=True, slots=True)
 class SessionPlan:
     """A session whole, for its instructor and assistants; ``comparison`` is the label of the prepared data, if any.
     ``log`` has the latest first. ``together`` are the sessions that it is a part with, itself among them.
@@ -173,6 +181,7 @@ class SessionPlan:
     comparable: list[Comparable]
     comparison: str
     timetables: list[Timetable]
+    coming: Coming
     steps: list[StepName]
     remarks: list[RemarkOut]
 

@@ -30,7 +30,7 @@ from labs.shapes import (
     StudentPlace,
     TakenFrom,
 )
-from labs.turns import timetables_of
+from labs.turns import coming_of, timetables_of
 from people.models import Person
 from people.throttles import kept_out
 from stock.shapes import Named
@@ -122,6 +122,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
         steps=steps_of(session),
         remarks=remarks_on(session),
         timetables=timetables_of(session),
+        coming=coming_of(session),
     )
 
 

@@ -19,6 +19,7 @@ from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.locking import lock
 from labs.models import Session
+from labs.shapes import Coming
 
 SECONDS = 4  # of two processors
 _SOLVER = BoundedSemaphore(1)
@@ -29,6 +30,13 @@ def timetables_of(session: Session) -> list[Timetable]:
     """Its timetable, if its benches share anything."""
     problem = _problem(session, session.turns)
     return [drawn(problem, _turns(session, problem))] if problem.equipment and problem.benches else []
+
+
+def coming_of(session: Session) -> Coming:
+    """All at once, or in groups, as its turns were solved."""
+    problem = _problem(session, session.turns)
+    steps = sorted(set(problem.begins.values()))
+    return Coming(max(len(steps), 1), steps[1] - steps[0] if len(steps) > 1 else 0)
 
 
 def bench_orders(session: Session) -> dict[int, dict[str, str]]:

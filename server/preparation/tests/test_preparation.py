@@ -212,6 +212,13 @@ class Turns(PrepRoom):
         plan = self.get(self.instructor, f"sessions/{self.warm.pk}")[1]
         self.assertFalse(any(turn["pinned"] for lane in plan["timetables"][0]["lanes"] for turn in lane["turns"]))
 
+    def test_the_plan_says_in_which_groups_they_come(self) -> None:
+        self.assertEqual(self.get(self.instructor, f"sessions/{self.warm.pk}")[1]["coming"], {"groups": 1, "apart": 0})
+        plan = self.solve(self.instructor, groups=2, apart=30)[1]
+        self.assertEqual(plan["coming"], {"groups": 2, "apart": 30})
+        Session.objects.filter(pk=self.warm.pk).update(options={"T_plan": "22; 50"})  # another plan: the groups stay
+        self.assertEqual(self.get(self.instructor, f"sessions/{self.warm.pk}")[1]["coming"]["groups"], 2)
+
     def test_benches_begin_as_they_were_solved(self) -> None:
         pin = {"bench": 1, "equipment": 0, "value": "70", "piece": 0, "start": 12}
         self.assertEqual(self.solve(self.assistant, pins=[pin])[0], 200)

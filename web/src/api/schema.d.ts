@@ -2462,6 +2462,11 @@ export interface components {
             skills: components["schemas"]["SkillOfClass"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        Coming: {
+            groups: number;
+            apart: number;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Comparable: {
             key: string;
             label: string;
@@ -4218,6 +4223,7 @@ export interface components {
             comparable: components["schemas"]["Comparable"][];
             comparison: string;
             timetables: components["schemas"]["Timetable"][];
+            coming: components["schemas"]["Coming"];
             steps: components["schemas"]["StepName"][];
             remarks: components["schemas"]["RemarkOut"][];
         };

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
+import { useSettled } from '../../identity/useSettled';
 
 /** The calculators with their fields. */
 export const useDesk = () =>
@@ -8,18 +8,14 @@ export const useDesk = () =>
 
 /** What is worked from the fields, a moment after the last key. */
 export function useWorkedOut(key: string, fields: Record<string, string>) {
-  const [settled, setSettled] = useState(fields);
-  useEffect(() => {
-    const timer = window.setTimeout(() => setSettled(fields), 200);
-    return () => window.clearTimeout(timer);
-  }, [fields]);
+  const settled = useSettled(fields, 200);
   const found = useQuery({
     queryKey: ['desk', key, settled],
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () => said(api.POST('/api/desk/{key}', { params: { path: { key } }, body: { said: settled } })),
   });
-  return { ...found, stale: settled !== fields || found.isPlaceholderData };
+  return { ...found, stale: JSON.stringify(settled) !== JSON.stringify(fields) || found.isPlaceholderData };
 }
 
 export interface Kept {

@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
 import { date } from '../../identity/time';
+import { useSettled } from '../../identity/useSettled';
 import type { OwnWork } from './ownWork';
 
 export interface Sample {
@@ -43,12 +43,7 @@ export function usePrediction(plan: Plan) {
   const benches = Math.min(Math.max(Math.trunc(Number(plan.benches)) || 1, 1), 48);
   const samples_each = plan.allSamples ? Math.max(named(plan.samples).length, 1) : 1;
   const minutes = Math.min(Math.max(Math.trunc(Number(plan.minutes)) || 0, 0), 600);
-  const [settled, setSettled] = useState({ method, options, instruments, benches, samples_each, minutes });
-  useEffect(() => {
-    const asked = { method, options, instruments, benches, samples_each, minutes };
-    const timer = window.setTimeout(() => setSettled(asked), 250);
-    return () => window.clearTimeout(timer);
-  }, [method, options, instruments, benches, samples_each, minutes]);
+  const settled = useSettled({ method, options, instruments, benches, samples_each, minutes }, 250);
   return useQuery({
     queryKey: ['predict', settled],
     enabled: settled.method !== '',
@@ -60,11 +55,7 @@ export function usePrediction(plan: Plan) {
 
 /** What one change would do, asked a little later than what the plan itself gives: it takes longer. */
 export function useForesight({ method, options, instruments }: Plan) {
-  const [settled, setSettled] = useState({ method, options, instruments });
-  useEffect(() => {
-    const timer = window.setTimeout(() => setSettled({ method, options, instruments }), 600);
-    return () => window.clearTimeout(timer);
-  }, [method, options, instruments]);
+  const settled = useSettled({ method, options, instruments }, 600);
   return useQuery({
     queryKey: ['foresee', settled],
     enabled: settled.method !== '',

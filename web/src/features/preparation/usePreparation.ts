@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
+import { useSettled } from '../../identity/useSettled';
 
 /** What is made and set out for a session. */
 export const usePreparation = (session: number) =>
@@ -42,12 +42,7 @@ export function useTick(session: number) {
 
 /** A recipe from another bottle, or with what was measured: asked a moment after the last digit. */
 export function useTriedRecipe(session: number, wanted: Shapes['RecipeRequest'], enabled: boolean) {
-  const [settled, setSettled] = useState(wanted);
-  const text = JSON.stringify(wanted);
-  useEffect(() => {
-    const timer = window.setTimeout(() => setSettled(JSON.parse(text) as Shapes['RecipeRequest']), 250);
-    return () => window.clearTimeout(timer);
-  }, [text]);
+  const settled = useSettled(wanted, 250);
   return useQuery({
     queryKey: ['recipe', session, settled],
     enabled,

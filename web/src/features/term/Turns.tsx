@@ -13,13 +13,15 @@ import { VerdictLine } from '../../identity/Verdict';
 type Pin = Shapes['PinRequest'];
 
 const GROUPS = [1, 2, 3, 4];
+const USUALLY_APART = 20;
 const APART = [10, 15, 20, 30, 45, 60];
 
 /** Who is where, when: as it was solved; a turn that is put elsewhere stays there, and the rest is solved anew. */
 export function Turns({ plan, timetable }: { plan: Shapes['SessionPlan']; timetable: Shapes['Timetable'] }) {
   const { card } = plan;
   const solve = useSolveTurns(card.id);
-  const [apart, setApart] = useState({ groups: 1, apart: 20 });
+  const { coming } = plan;
+  const [apart, setApart] = useState({ groups: coming.groups, apart: coming.apart || USUALLY_APART });
   const may = card.state === 'planned';
   const pins = pinned(timetable);
   const again = (wanted: Pin[], groups = apart) =>
