@@ -2,12 +2,12 @@
 
 import re
 import time
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Collection, Mapping
 
 from playwright.sync_api import Page, expect
 
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Observation
+from chromata_core.declaration.vocabulary import Observation, Reading
 from chromata_core.engine.context import context_of
 from chromata_core.judging.answers import right_choices
 from chromata_core.methods.registry import method
@@ -15,7 +15,8 @@ from chromata_core.telling.outcome import Hand
 from e2e.browser import BrowserCase
 from labs import actions
 from labs.models import Bench
-from labs.tests.room import WHEN, evaluated
+from labs.tests.room import WHEN, entry, evaluated, signed_in
+from labs.tests.room import write as write_entries
 from notebook.handed import sheet_of
 from notebook.standing import entries_of
 
@@ -25,7 +26,7 @@ _VERDICT = re.compile(r"^(Keep|Look again|Repeat|Stop|Cannot be kept)\.$")
 
 
 def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
-    part = next((p for p in method(bench.session.method).readings if p.key == hand.key), None)
+    part = _part(hand, bench)
     if isinstance(part, Observation):
         touch(page, bench, _label(part, hand, bench, text))
     elif hand.kind == "tick":
@@ -37,6 +38,21 @@ def _do(page: Page, hand: Hand, bench: Bench, text: str) -> None:
             write(page, text or "1.00")
         expect(page.get_by_role("button", name=KEEP)).to_be_enabled()
         page.keyboard.press("Enter")
+
+
+def _again(
+    hand: Hand, bench: Bench, texts: Mapping[Place, str], mistakes: Collection[Place], shown: set[str]
+) -> dict[str, object] | None:
+    """The entry for what is in hand, if the screen has shown its like once and no mistake is made with it."""
+    slot = Place(hand.key, hand.trial, hand.index)
+    if hand.key not in shown or slot in mistakes:
+        return None
+    part = _part(hand, bench)
+    if isinstance(part, Observation):
+        text = _chosen(part, hand, bench, texts.get(slot, ""))
+    else:
+        text = "done" if hand.kind == "tick" else texts.get(slot, "") if part else ""
+    return entry(hand.key, text, hand.trial, index=hand.index) if text else None
 
 
 def touch(page: Page, bench: Bench, label: str) -> None:
@@ -53,17 +69,26 @@ def touch(page: Page, bench: Bench, label: str) -> None:
 
 
 def _label(part: Observation, hand: Hand, bench: Bench, text: str) -> str:
-    """What stands on the choice: the one of the example, the right one, or else the first."""
+    """What stands on the choice."""
     at = context_of(method(bench.session.method), sheet_of(bench, entries_of(bench)))
-    keys = [choice.key for choice in part.choices]
-    place = keys.index(text or next(iter(right_choices(at, part, hand.trial)), keys[0]))
+    place = [choice.key for choice in part.choices].index(_chosen(part, hand, bench, text))
     return hand.labels[place] if hand.labels else at.bound.worded(part.choices[place].label)
+
+
+def _chosen(part: Observation, hand: Hand, bench: Bench, text: str) -> str:
+    """The choice of the example, the right one, or else the first."""
+    at = context_of(method(bench.session.method), sheet_of(bench, entries_of(bench)))
+    return text or next(iter(right_choices(at, part, hand.trial)), part.choices[0].key)
+
+
+def _part(hand: Hand, bench: Bench) -> Reading | Observation | None:
+    return next((part for part in method(bench.session.method).readings if part.key == hand.key), None)
 
 
 def write(page: Page, text: str) -> None:
     """Types over whatever stands in the field in hand, and waits for the word about it."""
     page.locator("main input").first.fill(text)
-    expect(page.locator("main").get_by_text(_VERDICT).first).to_be_visible()
+    page.locator("main").get_by_text(_VERDICT).first.wait_for()
 
 
 def _in_step(page: Page, bench: Bench) -> Hand:
@@ -106,7 +131,7 @@ def looked_at(wrong: str, says: str) -> Mistake:
 
     def make(page: Page) -> None:
         write(page, wrong)
-        expect(page.get_by_text(says).first).to_be_visible()
+        page.get_by_text(says).first.wait_for()
 
     return make
 
@@ -120,7 +145,7 @@ class BenchCase(BrowserCase):
         actions.open_session(session)
         self.bench = bench = session.benches.select_related("session").get()
         page = self.sign_in(self.student, f"/benches/{bench.pk}")
-        expect(page.get_by_text("Bench 1")).to_be_visible()
+        page.get_by_text("Bench 1").wait_for()
         return page, bench
 
     def keep(self, page: Page, text: str) -> None:
@@ -136,20 +161,32 @@ class BenchCase(BrowserCase):
         """The reading, kept."""
         return lambda page: self.keep(page, text)
 
+    def _from_another_device(self, page: Page, bench: Bench, again: Callable[[Hand], dict[str, object] | None]) -> None:
+        """Writes as long as there is something to write ``again``; then the person comes back to the page."""
+        device, before = signed_in(self.student), bench.entries.count()
+        while (sent := again(evaluated(bench).hand)) is not None:
+            write_entries(device, bench, sent)
+            bench.refresh_from_db()
+        if bench.entries.count() > before:
+            page.evaluate("window.dispatchEvent(new Event('visibilitychange'))")
+
     def follow(self, page: Page, bench: Bench, mistakes: Mapping[Place, Mistake]) -> None:
         """Works the bench with the readings of its method's example; at a slot of ``mistakes`` that is done first.
 
-        A mistake ends where its reading is typed right but not kept yet, or where something else is next.
+        A mistake ends where its reading is typed right but not kept yet, or where something else is next. What was done
+        on the screen once comes, in later rows and trials, from another device of the team: the screen goes on there.
         """
         declared = method(bench.session.method)
         texts: dict[Place, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
-        made = dict(mistakes)
+        made, shown = dict(mistakes), set[str]()
         for _ in range(200):
+            self._from_another_device(page, bench, lambda hand: _again(hand, bench, texts, mistakes, shown))
             hand = _in_step(page, bench)
             if hand.kind in ("finished", "answer"):
                 return
             slot = (hand.key, hand.trial, hand.index)
             before = bench.entries.count()
+            shown.add(hand.key)
             if slot in made:
                 made.pop(slot)(page)
             if _at_hand(page, hand):  # the server may not have it yet

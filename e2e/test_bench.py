@@ -129,9 +129,7 @@ class NetworkAndSleep(BrowserCase):
         page = self.at_bench()
         held: list[Route] = []
         page.route(f"**/benches/{self.bench.pk}/entries", lambda route: held.append(route))
-        page.get_by_role("button", name="Done, go on").click()
-        expect(page.locator("main h1")).to_have_text("Rinse and fill the burette")
-        page.get_by_role("button", name="Done, go on").click()
+        done(page, 2)
         expect(page.locator("main h1")).to_have_text("Sample volume")
         lost: list[None] = []
         page.route(re.compile(rf"/api/benches/{self.bench.pk}$"), lambda route: lost.append(route.abort()))

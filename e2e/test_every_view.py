@@ -9,7 +9,7 @@ from typing import Any
 from django.conf import settings
 from playwright.sync_api import Page, expect
 
-from e2e.browser import PHONE, BrowserCase
+from e2e.browser import LAPTOP, PHONE, BrowserCase
 from experiments.actions import begin
 from labs import actions
 from labs.tests.room import WHEN, filled, signed_in, titrate
@@ -34,6 +34,12 @@ class EveryView(BrowserCase):
     def views(self) -> list[tuple[Any, str, str]]:
         """Who, where, and a text that shows that the view is there."""
         own = self.own.slug
+        shared = {"T_plan": "22; 40; 60; 70", "baths": "2"}
+        rates, warm = (
+            actions.plan_session(self.section, "rate-temperature", "Rates", "Room 1", WHEN, 90, shared, {}, 8, [])
+            for _ in range(2)
+        )
+        actions.open_session(warm)
         bench, session, pipette = self.bench.pk, self.session.pk, filled(self.section, "volumetric-calibration").pk
         return [
             (self.instructor, "/", "Running now"),
@@ -60,6 +66,9 @@ class EveryView(BrowserCase):
             (self.student, "/before", "0 of 4"),
             (self.student, f"/sessions/{self.ahead.pk}/before", "Safety first"),
             (self.instructor, f"/sessions/{self.ahead.pk}", "are ready"),
+            (self.instructor, f"/sessions/{rates.pk}", "Who is where, when"),
+            (self.instructor, f"/sessions/{warm.pk}/floor", "Who is where, and who comes next"),
+            (self.instructor, "/plan?method=rate-temperature", "Who is where, when"),
             (self.instructor, f"/benches/{bench}/report", "Uncertainty budget"),
             (self.student, f"/benches/{bench}", "What limits the result"),
             *((self.instructor, f"/experiments/{own}?chapter={c}", "Can it be used?") for c in CHAPTERS),
@@ -71,9 +80,13 @@ class EveryView(BrowserCase):
 
     def test_each_is_accessible_in_light_and_dark_and_fits_a_phone(self) -> None:
         """Of what axe looks at only the contrast hangs on the colours."""
+        pages = {who.pk: self.sign_in(who) for who in (self.instructor, self.student)}
         for who, path, text in self.views():
-            page = self.sign_in(who, path)
-            expect(page.get_by_text(text).first).to_be_visible()
+            page = pages[who.pk]
+            page.set_viewport_size({"width": LAPTOP[0], "height": LAPTOP[1]})
+            page.emulate_media(color_scheme="light")
+            page.goto(self.live_server_url + path)
+            page.get_by_text(text).first.wait_for()
             page.evaluate(AXE.read_text())
             with self.subTest(path, scheme="light"):
                 self.assertEqual(self.problems(page, RULES), [])
@@ -84,7 +97,6 @@ class EveryView(BrowserCase):
             page.set_viewport_size({"width": PHONE[0], "height": PHONE[1]})
             with self.subTest(path, device="phone"):
                 page.wait_for_function(f"document.documentElement.scrollWidth <= {PHONE[0]}")  # once it has turned over
-            page.context.close()
 
     def test_the_bench_loads_little_script(self) -> None:
         page = self.sign_in(self.student, f"/benches/{self.bench.pk}")

@@ -49,7 +49,7 @@ class Preparation(BrowserCase):
             self.section, "rate-temperature", "Warm", "1", WHEN, 120, {"bath_places": "1", "baths": "2"}, {}, 3, []
         )
         page = self.sign_in(self.instructor, f"/sessions/{session.pk}")
-        turn = page.get_by_role("button", name=re.compile("^Bath 1, 40 °C")).first
+        turn = page.get_by_role("button", name=re.compile(r"^40\s°C")).first
         turn.focus()
         for _ in range(3):
             page.keyboard.press("ArrowRight")

@@ -1,5 +1,5 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vitest/config';
+import { configDefaults, defineConfig } from 'vitest/config';
 import { serviceWorker } from './service-worker.ts';
 
 // What only forms of the staff need; a bench does without.
@@ -17,6 +17,8 @@ const shared = [
   { name: 'v-data', test: /node_modules[\\/](@tanstack|openapi-fetch|idb)/, priority: 15 },
 ];
 
+const ALONE = ['src/queue/useOutbox.test.tsx'];
+
 export default defineConfig({
   base: process.env.NODE_ENV === 'production' ? '/static/' : '/',
   plugins: [react(), serviceWorker()],
@@ -27,6 +29,21 @@ export default defineConfig({
     assetsInlineLimit: 0, // a font inlined as data: would be refused by the content security policy
     rolldownOptions: { output: { codeSplitting: { groups: shared } } },
   },
-  test: { testTimeout: 20_000 }, // a build machine may be busy
+  test: {
+    testTimeout: 20_000, // a build machine may be busy
+    // Modules are read once for all files; a file that puts something in a module's place has them for itself.
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'together',
+          pool: 'threads',
+          isolate: false,
+          exclude: [...configDefaults.exclude, ...ALONE],
+        },
+      },
+      { extends: true, test: { name: 'alone', include: ALONE } },
+    ],
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8000' } },
 });

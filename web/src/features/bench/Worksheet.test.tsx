@@ -1,11 +1,10 @@
 // @vitest-environment jsdom
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
+import { serve, show } from '../../testing/room';
 import type { Bench, Task } from './hand';
 import { Worksheet } from './Worksheet';
-
-vi.mock('./useTry', () => ({ useTry: () => null }));
 
 afterEach(cleanup);
 
@@ -20,6 +19,7 @@ const LINES = [line('n', 'Amount', 1), line('c', 'Concentration', 1), line('mean
 
 const bench = (own: object[] = [], entries: object[] = []) =>
   ({
+    id: 1,
     evaluation: { tasks: LINES, steps: [{ key: 'worksheet', trial: null, turn: null }], own, bench: [] },
     entries,
     parts: [],
@@ -30,7 +30,8 @@ const bench = (own: object[] = [], entries: object[] = []) =>
 function sheet(at: number, shown: Bench = bench()) {
   const onKeep = vi.fn();
   const onChoose = vi.fn();
-  render(
+  serve({ 'POST /api/benches/1/try': null });
+  show(
     <Worksheet
       bench={shown}
       task={LINES[at] as Task}

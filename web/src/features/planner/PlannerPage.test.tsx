@@ -29,7 +29,7 @@ const PREDICTION = {
   parts: [{ key: 'V', role: 'burette', label: 'Burette' }],
   supplies: { targets: [], supplies: [] },
   timetables: [],
-  result: '', relative: '', advice: '', sentence: '', warnings: [], cures: [], basis: '', budget: [], lines: [],
+  result: '', relative: '', advice: '', sentence: '', warnings: [], off_range: [], cures: [], basis: '', budget: [], lines: [],
 }; // prettier-ignore
 const SERVER = {
   'GET /api/methods': [{ slug: 'acid-base', title: 'Acid and base', family: 'titration' }],
@@ -74,9 +74,9 @@ describe('the planner', () => {
       'POST /api/predict': {
         ...PREDICTION, result: 'Concentration', relative: '± 0.90 %',
         timetables: [{ label: 'Bath', minutes: 150, least: 150, longest_wait: 0, lanes: [], orders: [], sentence: '', meanwhile: '' }],
-        cures: [{ text: 'one bath more: 90 minutes', options: { baths: '3' } }],
+        cures: [{ text: 'one bath more: 90 minutes', options: { baths: '3' }, instruments: {} }],
       },
-      'POST /api/foresee': { alternatives: [better], improvement: 'What would help most', before_class: [] },
+      'POST /api/foresee': { alternatives: [better], improvement: 'What would help most', before_class: [], recipes: [] },
       'POST /api/sessions': { card: { id: 12 } },
     }); // prettier-ignore
     show(<PlannerPage />, '/plan?method=acid-base');
