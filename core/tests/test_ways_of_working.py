@@ -105,9 +105,11 @@ class WaysOfWorking(TestCase):
 
     @practice(WAYS[3])
     def test_a_salt_made_washed_and_spun(self) -> None:
-        options = {"washing": "salt", "parting": "spin"}
+        options = {"washing": "salt", "parting": "spin", "reblank": "row"}
         bench = Bench("solubility-product", options, from_example("solubility-product", options))
         self.finished(bench)
+        blanks = [one.key for one in bench.entries if one.key in ("zero", "rezero")]
+        self.assertEqual(blanks, ["zero"], "the blank is read once for the whole row")
         steps = [step.key for step in bench.report.steps if step.trial in (None, 1)]
         self.assertLess(steps.index("precipitate"), steps.index("wash"))
         worded = bind(method("solubility-product"), Sheet(options)).worded("Wash {solid} with {wash} and {part}")

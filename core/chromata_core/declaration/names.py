@@ -36,6 +36,7 @@ ChoiceName = Annotated[str, Names("choice option", ("choice",))]
 NominalName = Annotated[str, Names("list option or reading", ("list", "reading", "series"))]
 RoleName = Annotated[str, Names("instrument role", ("role",))]
 StepName = Annotated[str, Names("step", ("step",))]
+DoneName = Annotated[str, Names("step, reading or observation", ("step", "reading", "series", "observation"))]
 # A limit as text: a number, or where it stands: ``option:key``, ``-option:key``, ``quantity:key``, ``scale:key``.
 LIMIT = "limit"
 LimitText = Annotated[str, LIMIT]

@@ -5,14 +5,16 @@ is stored. The vocabulary's Method lists them.
 from dataclasses import dataclass
 from typing import Literal
 
-from chromata_core.declaration.names import NominalName, NumberName, PlanName, QuantityName, RoleName, When
+from chromata_core.declaration.names import DoneName, NominalName, NumberName, PlanName, QuantityName, RoleName, When
 
 
 @dataclass(frozen=True, slots=True)
 class Target:
     """What to aim at so that the work comes out as wanted: a formula over options, for the first or any trial.
 
-    ``told`` ones are shown at the bench too; never one that is worked from what the bench has to find.
+    ``told`` ones are shown at the bench too; never one that is worked from what the bench has to find. It comes out
+    well on the scale of the instrument in ``read_at`` and between ``at_least`` and ``at_most`` (numbers in its unit, or
+    formulas over options); the options in ``choose`` can be changed so that it does, each alone or all of them.
     """
 
     label: str
@@ -21,6 +23,10 @@ class Target:
     why: str
     when: When = None
     told: bool = False
+    read_at: RoleName = ""
+    at_least: str = ""
+    at_most: str = ""
+    choose: tuple[NumberName, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,7 +57,9 @@ class Shared:
     With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
     ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
     of work come before anybody needs it. ``meanwhile`` is for who waits. ``kind`` is the kind of instrument it is, if
-    readings are made with it; ``follows`` the label of what a bench uses before.
+    readings are made with it, or of equipment (bath, centrifuge, hood), so that it is counted; ``follows`` the label of
+    what a bench uses before. ``used_in`` are the steps and readings of a turn: from them the floor knows who is in one
+    and who is through.
     """
 
     label: str
@@ -66,6 +74,7 @@ class Shared:
     meanwhile: str = ""
     kind: str = ""
     follows: str = ""
+    used_in: tuple[DoneName, ...] = ()
     when: When = None
 
 

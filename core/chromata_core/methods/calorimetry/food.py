@@ -131,7 +131,7 @@ METHOD = Method(
         Fault("soot-boat", "Rest weighed hot", {"m_rest": "x - 0.03"}, "Warm air lifts the boat.", "Let it cool first."),
     ),
     targets=(
-        Target("Expected rise", "catch * E_label / N_label / (V_plan * rho_1 * c)", "K", "for a piece of about that mass", told=True),
+        Target("Expected rise", "catch * E_label / N_label / (V_plan * rho_1 * c)", "K", "for a piece of about that mass", told=True, at_least="5", at_most="60", choose=("V_plan",)),
     ),
     supplies=(Supply("Food", "m_plan", "g"), Supply("Food for the mean mass", "N_several", "", "bench"), Supply("Water", "V_plan", "mL")),
     waste="Burnt food goes into the bin when it is cold.",

@@ -45,6 +45,9 @@ METHOD = Method(
         NumberOption("T_plan", "Its temperature", "24", "°C", help="Near that of the room: then little heat leaks either way.", low="1", planning=True),
         ChoiceOption("ice_by", "The ice is", (Choice("after", "Found by weighing all again"), Choice("before", "Weighed before it goes in")), "after",
                      "Weighed before, the end can be foretold, and what melts on the way is missing; weighed after, every drop counts as ice."),
+        ChoiceOption("vessel", "Vessel", (
+            Choice("foam", "Two foam cups, one in the other", words={"nest": "nest two cups"}), Choice("mug", "An insulated mug", words={"nest": "take an insulated mug"}),
+        ), "foam", "A mug of steel takes up some heat itself: count it, with a heat capacity that you measured."),
         *agreement_options("0.3", "kJ/mol", "range", "5"),
     ),
     roles=(Role("balance", "Balance", ("balance",), "balance-0.01"), cup.THERMOMETER, cup.CLOCK),
@@ -80,7 +83,7 @@ METHOD = Method(
                  known="H_lit"),
     ),
     steps=(
-        Step("labels", "Goggles, cup, lid, thermometer", "Put goggles on and nest two cups;", "see that the lid closes.",
+        Step("labels", "Goggles, cup, lid, thermometer", "Put goggles on and {nest};", "see that the lid closes.",
              "Ice comes dry from a towel, at 0 °C, not straight from the freezer.", "setup", cautions=(cautions.GOGGLES, cautions.SHATTER, cautions.DEFER), scene="ready"),
         Step("water", "Weigh the water", "Tare the cup, add about {m_w_plan} of water", "near room temperature, and write its mass.", reads=("m_w",), minutes=3, scene="weigh-tared"),
         Step("warmth", "Temperature before", "Read the water's temperature", "with the lid on.", reads=("T_start",), when=cup.SINGLE),
@@ -141,7 +144,7 @@ METHOD = Method(
     ),
     targets=(
         Target("Predicted end temperature", "T_0 + (m_w_plan * c * (T_plan - T_0) - m_ice_plan * H_lit / M_w) / ((m_w_plan + m_ice_plan) * c)", "°C",
-               "below 0 °C means that ice is left", told=True),
+               "below 0 °C means that ice is left", told=True, at_least="2", choose=("m_ice_plan", "m_w_plan")),
         Target("Most ice that so much water melts", _MELTS, "g", "at 0 °C nothing more melts", told=True),
         Target("Safe portion of ice", f"0.7 * {_MELTS}", "g", "leaves some degrees above 0 °C", told=True),
     ),

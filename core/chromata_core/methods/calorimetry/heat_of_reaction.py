@@ -150,7 +150,7 @@ METHOD = Method(
              "The solution has q = {q_s}; what it and the cup took the reaction gave: q = {q}."),
     ),
     targets=(
-        Target("Expected change", "-H_lit * lesser(c_a * V_plan, c_b * V_plan) / (2 * V_plan * rho * c)", "K", "without the cup", when=_ACID),
+        Target("Expected change", "-H_lit * lesser(c_a * V_plan, c_b * V_plan) / (2 * V_plan * rho * c)", "K", "without the cup", when=_ACID, at_least="2", choose=("c_a", "c_b")),
         Target("Expected change", "-H_lit * m_plan / M_s / ((m_plan + m_w_plan) * c)", "K", "without the cup", when=_SALT),
     ),
     supplies=(

@@ -71,6 +71,8 @@ METHOD = Method(
         Step("anode", "Anode", "Say what happens at the anode:", "the sign of your reading tells.", reads=("anode",), when={"halves": "each"}),
         Step("own", "Own calculation", "Work out the difference from the standard value yourself", "and compare.", "Standard value of the red metal less that of the black one.", "trial", ("own.d",), when={"own_asked": "each"}),
         conclusion(3),
+        Step("refill", "Rinse and refill the block", "Collect the solutions, rinse every well with water, fill the central one", "with storage solution, and hand the block back.",
+             "A bridge that dries out cracks and leaks for the next team.", "closing", when={"vessel": "wells"}, cautions=(cautions.METAL_SALTS,), scene="tidy"),
         Step("clean", "Collect the solutions", "Collect every solution", "and rinse and dry the metals.", "", "closing", cautions=(cautions.METAL_SALTS, cautions.DEFER), scene="tidy"),
     ),
     hazards=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER),
@@ -104,7 +106,7 @@ METHOD = Method(
         PairsOfMetals("pairs", "Every pair, measured and standard", "E"), LadderOfHalfCells("ladder", "Ladder of half-cells", "E"),
         PairResiduals("residuals", "What does not fit the ladder", "E"),
     ),
-    targets=(Target("Standard potential of the first pair", "cells", "V", "what the class should come near to"),),
+    targets=(Target("Standard potential of the first pair", "cells", "V", "what the class should come near to", read_at="voltmeter"),),
     supplies=(Supply("Solution of each ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="cells", concentration="c_ions"), Supply("Bridge strips", "1", "")),
     waste="Silver, lead and copper solutions are collected, each by its own rule.",
 )  # fmt: skip

@@ -193,6 +193,7 @@ METHOD = Method(
         Target("Alloy for the wanted gas", "V_wanted * p_s / (R * T_s) / (w_expected * 3 / (2 * M_Al) + (1 - w_expected) / M_Zn)", "g", "with the expected composition"),
         Target("Alloy for each of two trials, at most", "lesser(m_sample / 2, V_wanted * p_s / (R * T_s) / (w_expected * 3 / (2 * M_Al) + (1 - w_expected) / M_Zn))",
                "g", "what is given has to last"),
+        Target("Gas to come", "V_wanted", "mL", "at 0 °C; a tenth more when warm, and it must fit the cylinder", read_at="cylinder_pure", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Zinc–aluminium alloy", "m_sample", "g", "bench"),

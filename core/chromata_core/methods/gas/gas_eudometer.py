@@ -222,6 +222,7 @@ METHOD = Method(
     targets=(
         Target("Ribbon for the wanted volume", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "g", "under 0.04 g in a 50 mL tube", told=True),
         Target("Length of that ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal / m_per_m", "mm", "under 4 cm", when={"metal_by": "length"}, told=True),
+        Target("Gas to come", "V_wanted", "mL", "inside the tube", read_at="tube", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Ribbon", "V_wanted * p_s / (R * T_plan) / nu * M_metal", "mg"),

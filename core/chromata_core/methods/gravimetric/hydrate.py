@@ -143,7 +143,7 @@ METHOD = Method(
         Target("Salt left, if there were one water", "m_portion * M_salt / (M_salt + M_water)", "g", "the more water, the less is left",
                when={"task": "formula"}),
         Target("Mass lost for each water of the formula, at most", "m_portion * M_water / (M_salt + M_water)", "g",
-               "for a monohydrate; against the balance's last digit", when={"task": "formula"}),
+               "for a monohydrate; against the balance's last digit", when={"task": "formula"}, at_least="0.1", choose=("m_portion",)),
     ),
     supplies=(Supply("Hydrated salt", "m_portion", "g"), Supply("Crucible with lid", "1", "")),
     waste=cautions.METAL_WASTE,

@@ -115,7 +115,7 @@ METHOD = Method(
         Supply("Tubes and thermometers, pairs", "2", "", "bench"),
     ),
     shared=(
-        Shared("Bath", "baths", "bath_places", "bath_minutes", "bath_change", "T_plan", free_first=True, free_label="At room temperature",
+        Shared("Bath", "baths", "bath_places", "bath_minutes", "bath_change", "T_plan", free_first=True, free_label="At room temperature", used_in=("bath", "pour"), kind="bath",
                meanwhile="Draw the cross, label tubes, work out 1/T of what is done."),
     ),
     waste=cross.WASTE,

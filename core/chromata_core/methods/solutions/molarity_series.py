@@ -1,8 +1,16 @@
 """Solutions of known concentration by mass, in vessels whose volume is measured backwards."""
 
 from chromata_core.declaration import cautions
-from chromata_core.declaration.option_kinds import Choice, ListOption, NumberOption, SubstanceOption, Trials
-from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.names import When
+from chromata_core.declaration.option_kinds import (
+    Choice,
+    ChoiceOption,
+    ListOption,
+    NumberOption,
+    SubstanceOption,
+    Trials,
+)
+from chromata_core.declaration.preparation import Shared, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.vocabulary import (
     SOLUTIONS,
@@ -21,6 +29,9 @@ from chromata_core.judging.rules import PouredOut
 from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.weighing import tared
 from chromata_core.telling.charts import AcrossTrials
+
+# Salts that are no food are never tasted, whatever the vessels are.
+_FOOD: When = {"ware": "kitchen", "M_s": ("C12H22O11", "C6H12O6", "NaCl")}
 
 METHOD = Method(
     slug="molarity-series",
@@ -46,6 +57,12 @@ METHOD = Method(
                      planning=True),
         NumberOption("rho_s", "Density of the solid", "1.59", "g/mL", "ρ_s", "Only to recognise a slip.", low="0.1"),
         SubstanceOption("M_other", "Mistaken for", (Choice("C6H12O6", "A simple sugar"),), "C6H12O6", "M", fixed=True),
+        ChoiceOption("ware", "Vessels and spoons", (
+            Choice("laboratory", "Of the laboratory: nothing is tasted"), Choice("kitchen", "Of the kitchen, kept apart: food may be tasted"),
+        ), "laboratory", "Only food that touched nothing of a laboratory, in a room where eating is allowed; local rules and the responsible instructor decide."),
+        NumberOption("balances", "Balances", "4", low="1", high="24", planning=True),
+        NumberOption("balance_places", "Benches at one at a time", "1", low="1", high="6", planning=True),
+        NumberOption("balance_minutes", "A bench's turn", "6", "min", "", "All its portions, one after the other.", low="1", high="60", planning=True),
         NumberOption("off_plan", "Far from the plan beyond", "10", "%", help="Asks whether the right number was written."),
         NumberOption("near_plan", "Near enough within", "2", "%", help="Nobody should chase the exact target."),
     ),
@@ -67,6 +84,10 @@ METHOD = Method(
             (Choice("clear", "Clear: all dissolved"), Choice("grains", "Grains are left: stir on")),
             until=("clear",), hint="Hold it against the light. Note its colour with the key O.",
         ),
+        Observation(
+            "taste", "Taste", (Choice("none", "Hardly any"), Choice("some", "Clearly there"), Choice("strong", "Strong")),
+            when=_FOOD, hint="A clean spoon for each; only where nothing of the laboratory touched it.",
+        ),
     ),
     quantities=(
         Quantity("V", "Volume of a vessel", "sum(V_out)", "mL", "V", "bench", positive="The vessel holds nothing; read the portions again."),
@@ -87,7 +108,7 @@ METHOD = Method(
         Step("weigh", "Weigh the portion", "Tare the vessel, add about {m_plan},", "write what the balance shows.", reads=("m",),
              cautions=(cautions.SPILL,), scene="solution-by-mass"),
         Step("dissolve", "Fill to the mark, dissolve", "Fill to the mark with water and stir", "until nothing is left.",
-             "To the mark, not a measured volume of water: the solute takes up room too.", reads=("looks",), minutes=4, scene="solution-by-mass"),
+             "To the mark, not a measured volume of water: the solute takes up room too.", reads=("looks", "taste"), minutes=4, scene="solution-by-mass"),
         Step("own", "Own calculation", "Work out this concentration yourself", "and compare.", "", "trial", ("own.c",)),
         Step("compare", "The series", "Work out how many times stronger the last is", "than the first.", "", "closing", ("own.ratio",), scene="solution-by-mass"),
         conclusion(3),
@@ -138,6 +159,7 @@ METHOD = Method(
         Target("Concentration of the first vessel", "m_plan / M_s / V_plan", "mol/L", "in the expected volume"),
         Target("Portion for the wanted concentration", "c_wanted * M_s * V_plan", "g", "write it among the planned portions"),
     ),
+    shared=(Shared("Balance", "balances", "balance_places", "balance_minutes", kind="balance", used_in=("m",), meanwhile="Measure your vessels backwards, label them."),),
     supplies=(Supply("Solute", "m_plan", "g"), Supply("Water", "V_plan", "mL", note="and as much again for measuring the vessel")),
     waste="Solutions of sugar or table salt go down the sink; copper salts are collected as heavy-metal waste.",
 )  # fmt: skip

@@ -51,7 +51,7 @@ METHOD = Method(
         Step("spectrum", "Find the peak", "Read a standard from one end of its colour to the other,", "until the peak lies behind.", "Set the wavelength to the peak afterwards.",
              "setup", ("lam", "A_lam"), when=_SPECTRUM, scene="standards"),
         *light.SETUP_STEPS,
-        light.read_step("Read the unknown", "Blank in, then rinse the cuvette with the unknown,"),
+        light.read_step("Read the unknown", "{rinse} the cuvette with the unknown,"),
         Step("own", "Own calculation", "Read its concentration off your own line", "and compare.", "Undo every dilution.", "trial", ("own.c",)),
         conclusion(3),
         Step("clean", "Rinse, switch off", "Rinse cuvettes and flasks", "and collect what may not go down the sink.", "", "closing", cautions=(cautions.DYE, cautions.DEFER), scene="tidy"),

@@ -108,7 +108,7 @@ METHOD = Method(
              minutes=2, scene="electrolysis"),  # set up; the readings are made while it runs
         Step("rest", "Switch off, let it dissolve", "Switch off and {rest} five minutes,", "until nothing floats.", "", reads=("solid", "dissolved"), wait=Wait("Dissolving", 300),
              cautions=(cautions.IODINE,), minutes=1, scene="electrolysis"),
-        light.read_step("Read the iodine", "Blank in, rinse the cuvette with the brown solution,"),
+        light.read_step("Read the iodine", "{rinse} the cuvette with the brown solution,"),
         *(Step("own", "Own calculation", "Work out the {wanted} yourself", "and compare.", "Charge is current times time; divide by the Faraday constant.", "closing",
                (f"own.{result}",), when={"question": question})
           for question, result in (("z", "z"), ("F", "F_found"), ("N_A", "N_found"), ("efficiency", "efficiency"))),
@@ -159,7 +159,7 @@ METHOD = Method(
     charts=(*light.CHARTS, Pairs("current", "Current through the run", "t", "I", "I_mean")),
     targets=(
         Target("Charge", "I_plan * t_run", "C", "current times time", told=True),
-        Target("Iodine to be expected", "I_plan * t_run / (z_lit * F) / V_cell", "mmol/L", "it must lie between the standards"),
+        Target("Iodine to be expected", "I_plan * t_run / (z_lit * F) / V_cell", "mmol/L", "it must lie between the standards", at_least="c_stock / 10", at_most="c_stock * 8 / 10", choose=("I_plan", "t_run")),
     ),
     supplies=(*light.supplies("Iodine of the plan's concentration", "I2"), Supply("Iodate solution with sulfuric acid", "V_cell", "mL", note=cautions.DILUTE_SULFURIC)),
     shared=light.SHARED,

@@ -61,6 +61,9 @@ def options(
             Choice("usual", first_upper(blank), words={"blank": blank}),
             Choice("reagents", "All that is in the solutions but what is coloured", words={"blank": "all that is in the solutions but what is coloured"}),
         ), "usual", "A reagent of its own colour belongs into the blank; else it is read as what is looked for."),
+        ChoiceOption("reblank", "The blank is read again", (
+            Choice("each", "Before every solution", words={"rinse": "Blank in, then rinse"}), Choice("row", "Once, before the row", words={"rinse": "Rinse"}),
+        ), "each", "A row that is read in one go needs its blank once; after a break, or when the zero may have drifted, it is set anew all the same."),
         ChoiceOption("cuvettes", "Cuvettes", (
             Choice("one", "One for all, rinsed each time"), Choice("two", "Two: one keeps the blank, the other is read against it"),
         ), "one", "Two are never quite alike: what the second one shows with the blank in it is taken off every reading."),
@@ -87,9 +90,10 @@ def options(
     )  # fmt: skip
 
 
+SIGNALS = ("A_std", "T_std", "A_x", "T_x")
 SHARED = (
     Shared("Spectrophotometer", "meters", "meter_places", "meter_minutes",
-           after="make_minutes", kind="spectrophotometer", meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
+           after="make_minutes", kind="spectrophotometer", used_in=SIGNALS, meanwhile="Make the standards, prepare the unknown, answer the first closing question."),
 )  # fmt: skip
 ROLES = (
     Role("pipette", "For the standards", ("graduated pipette", "burette", "pipette"), "pipette-graduated-10"),
@@ -123,7 +127,7 @@ STANDARDS: tuple[Reading | Observation, ...] = (
 def unknown() -> tuple[Reading | Observation, ...]:
     """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
     return (
-        Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut."),
+        Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut.", when={"reblank": "each"}),
         Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top"), when=BY_A, response=True, echo="c",
                hint="It must lie where the line was measured."),
         Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, response=True, echo="c",
@@ -218,7 +222,7 @@ SETUP_STEPS: tuple[Step, ...] = (
     Step("warmup", "Lamp on", "Switch the spectrophotometer on first of all;", "it needs 15 to 20 minutes.",
          "It counts from when it was switched on, also if that was before the session.", "setup", wait=Wait("Warming up", 1200, "on_before"), minutes=1, scene="lamp-on"),
     Step("blank", "Wavelength and blank", "Set {wavelength}, cuvette with {blank} in, lid shut,", "set the display to {zero}.",
-         "Clear faces wiped, no bubbles, always the same way round.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3, scene="blank"),
+         "Clear faces wiped, no bubbles, always the same way round. A beaker each for solution, blank and waste: rinse beaker, then cuvette, with what comes in.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3, scene="blank"),
     Step("match", "The two cuvettes", "Fill the second cuvette with the blank too", "and read it against the first.",
          "What it shows is its own; from now on the solutions go into it.", "setup", ("A_match", "T_match"), when=_TWO, scene="blank"),
     Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
@@ -232,7 +236,6 @@ def read_step(title: str, lead: str, when: When = None) -> Step:
                 reads=("rezero", "V_taken", "V_made", "A_x", "T_x"), when=when, scene="sample-light")  # fmt: skip
 
 
-SIGNALS = ("A_std", "T_std", "A_x", "T_x")
 CHECKS: tuple[Check, ...] = (
     TooEarly("warmup", SIGNALS),
     BlankStale("zero", "rezero", SIGNALS, "stale"),

@@ -1,8 +1,10 @@
 """Copper in an alloy by the colour of its nitrate: from the cuvette back to the solid."""
 
+from dataclasses import replace
+
 from chromata_core.declaration import cautions
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
-from chromata_core.declaration.preparation import Supply, Target
+from chromata_core.declaration.preparation import Shared, Supply, Target
 from chromata_core.declaration.questions import conclusion
 from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
@@ -52,6 +54,9 @@ METHOD = Method(
         NumberOption("m_plan", "Piece", "0.40", "g", low="0.001", planning=True),
         NumberOption("V_flask_plan", "Flask for it", "50", "mL", low="1", planning=True),
         NumberOption("D_plan", "Planned dilution, 1 in", "1", low="1", high="1000", planning=True),
+        NumberOption("hoods", "Hoods", "1", low="1", high="12", planning=True),
+        NumberOption("hood_places", "Benches at one hood", "8", low="1", high="24", planning=True),
+        NumberOption("hood_minutes", "A bench's turn at the hood", "20", "min", "", "Until its pieces are dissolved and no brown is left.", low="1", high="120", planning=True),
         *agreement_options("3", "%", "range", "5"),
     ),
     roles=(
@@ -84,7 +89,7 @@ METHOD = Method(
         Step("make-up", "Make up, invert", "Rinse it all into the flask, make up to the mark,", "invert ten times.", "What is not mixed is not one solution.", reads=("V_alloy",),
              cautions=(cautions.NITRIC,), minutes=4, scene="flask-to-mark"),
         Step("compare", "Compare by eye", "Hold it beside the standards:", "does its colour lie between them?", "A piece that is mostly copper is far too dark.", reads=("colour",), scene="standards"),
-        light.read_step("Read the dissolved alloy", "Blank in, then rinse the cuvette with it,"),
+        light.read_step("Read the dissolved alloy", "{rinse} the cuvette with it,"),
         Step("own", "Own calculation", "Work out the copper in the alloy yourself", "and compare.", "Cuvette, dilution, flask, moles, grams, per cent.", "closing", ("own.w",)),
         conclusion(3),
         Step("clean", "Collect the copper", "Collect every blue solution", "and rinse the cuvettes.", "", "closing", cautions=(cautions.COPPER_WASTE, cautions.DEFER), scene="tidy"),
@@ -118,13 +123,16 @@ METHOD = Method(
     charts=light.CHARTS,
     targets=(
         Target("Expected in the flask", "m_plan * w_expected / M_Cu / V_flask_plan", "mol/L", "before it is diluted"),
-        Target("Expected in the cuvette", "m_plan * w_expected / M_Cu / V_flask_plan / D_plan", "mol/L", "it must lie between the standards"),
+        Target("Expected in the cuvette", "m_plan * w_expected / M_Cu / V_flask_plan / D_plan", "mol/L", "it must lie between the standards", at_least="c_stock / 10", at_most="c_stock * 8 / 10", choose=("D_plan", "m_plan")),
     ),
     supplies=(
         *light.supplies("Copper(II) nitrate of the plan's concentration", "Cu(NO3)2"),
         Supply("6 mol/L nitric acid", "30 * V_flask_plan / 50", "mL", note=cautions.NITRIC, substance="HNO3", concentration="6 mol/L"),
         Supply("Alloy", "m_plan", "g"),
     ),
-    shared=light.SHARED,
+    shared=(
+        Shared("Hood", "hoods", "hood_places", "hood_minutes", used_in=("dissolve",), kind="hood", meanwhile="Make the standards while the piece dissolves."),
+        *(replace(one, follows="Hood") for one in light.SHARED),
+    ),
     waste=cautions.COPPER_WASTE,
 )  # fmt: skip

@@ -171,7 +171,8 @@ METHOD = Method(
               "The sample is diluted by what was left in the pipette.", "Rinse it with the sample first."),
     ),
     targets=(
-        Target("Sample for the wanted titre", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL", "choose the pipette nearest to it"),
+        Target("Sample for the wanted titre", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL", "choose the pipette nearest to it", read_at="pipette", choose=("V_wanted", "c_t")),
+        Target("Titre to come", "V_wanted", "mL", "on the burette without filling it again", read_at="burette", at_least="least_titre", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="titrant", concentration="c_t"),

@@ -212,8 +212,8 @@ METHOD = Method(
               "Less sample reaches the flask than was weighed out.", "Tip it straight into the flask, tap the vial."),
     ),
     targets=(
-        Target("Portion for that share", "c_a * V_acid * used_up / q_expected", "g", "never more than the largest portion"),
-        Target("Base to titrate the rest", "c_a * V_acid * (1 - used_up) / c_b", "mL", "the expected titre"),
+        Target("Portion for that share", "c_a * V_acid * used_up / q_expected", "g", "never more than the largest portion", at_most="most_sample", choose=("used_up", "V_acid")),
+        Target("Base to titrate the rest", "c_a * V_acid * (1 - used_up) / c_b", "mL", "the expected titre", read_at="burette", at_least="least_titre", choose=("used_up", "V_acid")),
     ),
     supplies=(
         Supply("Hydrochloric acid of the plan's concentration", "V_acid", "mL", note=cautions.ACID_BURNS, substance="HCl", concentration="c_a"),

@@ -77,7 +77,7 @@ START = (
 
 RUN = Step(
     "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
-    "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end.",
+    "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end. Rinse the wall down with a little water before the last drops.",
     reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"), minutes=5, scene="burette-run")  # fmt: skip
 
 END = Step(

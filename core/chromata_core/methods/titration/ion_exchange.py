@@ -159,7 +159,8 @@ METHOD = Method(
               "Run it down the wall."),
     ),
     targets=(
-        Target("Portion for the wanted titre", "c_t * V_wanted / z * V_flask_plan / V_aliquot_plan * M_expected", "g", "for this flask and aliquot"),
+        Target("Portion for the wanted titre", "c_t * V_wanted / z * V_flask_plan / V_aliquot_plan * M_expected", "g", "for this flask and aliquot", at_least="m_low", at_most="m_high", choose=("V_wanted",)),
+        Target("Titre to come", "V_wanted", "mL", "on the burette without filling it again", read_at="burette", at_least="least_titre", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Sodium hydroxide of the plan's concentration", "V_wanted", "mL", substance="titrant", concentration="c_t"),

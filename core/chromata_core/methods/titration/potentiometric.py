@@ -216,6 +216,7 @@ METHOD = Method(
     targets=(
         Target("Portion for the wanted titre", "z_t * c_t * V_wanted / z_s * M_s", "g", "with the concentration in mol/L", when={"c_given": "molarity"}),
         Target("Portion for the wanted titre", "c_t * V_wanted / z_s * M_s", "g", "with the concentration as normality", when={"c_given": "normality"}),
+        Target("Titre to come", "V_wanted", "mL", "on the burette without filling it again", read_at="burette", at_least="least_titre", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="{titrant_formula}", concentration="c_t", when={"c_given": "molarity"}),

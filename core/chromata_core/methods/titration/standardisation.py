@@ -154,6 +154,7 @@ METHOD = Method(
     ),
     targets=(
         Target("Standard for the wanted titre", "c_expected * V_wanted * z_t * M_p / (z_p * P)", "g", "for each trial; about that is enough"),
+        Target("Titre to come", "V_wanted", "mL", "on the burette without filling it again", read_at="burette", at_least="least_titre", choose=("V_wanted",)),
     ),
     supplies=(
         Supply("Primary standard: {standard}", "c_expected * V_wanted * z_t * M_p / (z_p * P)", "g"),
