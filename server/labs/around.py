@@ -11,25 +11,28 @@ from threading import Lock
 from cachetools import TTLCache, cached
 from django.db import transaction
 
+from chromata_core.planning.supplies import TargetOut
 from labs.models import Session
 from labs.parts import together
 from labs.remarks import remarks_on
 from labs.shapes import PartOf, RemarkOut, SessionCard
 from labs.term import session_card
+from labs.turns import turns_told
 
 _SECONDS, _MOST = 2, 100
 
 
 @dataclass(frozen=True, slots=True)
 class Around:
-    """The names of each bench's team in order, by the bench's id; the session; the remarks it shows; and the sessions
-    that belong together with it, in the order of the work.
+    """The names of each bench's team in order, by the bench's id; the session; the remarks it shows; the sessions that
+    belong together with it, in the order of the work; and by bench number when it has its turns at what is shared.
     """
 
     teams: dict[int, list[str]]
     session: SessionCard
     remarks: list[RemarkOut]
     together: list[PartOf]
+    turns: dict[int, list[TargetOut]]
 
 
 def _which(session: Session) -> tuple[object, ...]:
@@ -44,7 +47,7 @@ def around(session: Session) -> Around:
     for bench, name in placed.values_list("pk", "team__name"):
         teams[bench].append(name)
     parts = [PartOf(one.pk, one.title) for one in together(session)]
-    return Around(teams, session_card(session), remarks_on(session), parts)
+    return Around(teams, session_card(session), remarks_on(session), parts, turns_told(session))
 
 
 def forget() -> None:

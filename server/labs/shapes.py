@@ -5,7 +5,9 @@ from typing import Literal
 
 from chromata_core.declaration.own_work import OwnWork
 from chromata_core.declaration.prelab import Prelab
+from chromata_core.planning.foresight import Alternative
 from chromata_core.planning.timetable import Timetable
+from chromata_core.prelab.tasks import Offered
 from chromata_core.telling.beside import Beside
 from chromata_core.telling.describe import OptionChosen
 from chromata_core.telling.outcome import ResultOut, TrialOut
@@ -230,3 +232,23 @@ class BoardLine:
     author: str = ""
     at: str = ""
     own: list[int] = field(default_factory=list)
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedSolution:
+    """A solution that a plan asks for and how it would be made from what is there, in a line."""
+
+    title: str
+    amount: str
+    lead: str
+    lacks: list[str]
+
+
+@dataclass(frozen=True, slots=True)
+class Foreseen:
+    """What would make a plan better, what may be asked beforehand; for the staff how its solutions are made."""
+
+    alternatives: list[Alternative]
+    improvement: str
+    before_class: list[Offered]
+    recipes: list[PlannedSolution]

@@ -1,17 +1,22 @@
 """Turns of a session at what its benches share: as somebody had them solved, or as they come at once."""
 
+from collections import defaultdict
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, replace
+from datetime import datetime, timedelta
 from hashlib import sha256
 from threading import BoundedSemaphore
 from typing import Any
 
 from django.db import transaction
+from django.utils import timezone
 
 from chromata_core.errors import ChromataError
 from chromata_core.planning.solve_turns import solve
+from chromata_core.planning.supplies import TargetOut
 from chromata_core.planning.timetable import Timetable, drawn, orders_of, solved_at_once
-from chromata_core.planning.turns import Pin, Placed, Problem, Solved, checked_pins, problem_of
+from chromata_core.planning.turns import FREE, Pin, Placed, Problem, Solved, checked_pins, problem_of
+from chromata_core.planning.turns_at_once import turns_at_once
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from config.errors import Refused
@@ -24,6 +29,7 @@ from labs.shapes import Coming
 SECONDS = 4  # of two processors
 _SOLVER = BoundedSemaphore(1)
 _PATIENCE = 10
+_EARLY = timedelta(hours=1)
 
 
 def timetables_of(session: Session) -> list[Timetable]:
@@ -41,8 +47,40 @@ def coming_of(session: Session) -> Coming:
 
 def bench_orders(session: Session) -> dict[int, dict[str, str]]:
     """Each bench's own options, so that not all of them want the same bath at once."""
+    found = planned_turns(session)
+    return orders_of(*found) if found else {}
+
+
+def planned_turns(session: Session) -> tuple[Problem, Sequence[Placed]] | None:
+    """What its benches share and when each has its turn; None where they share nothing."""
     problem = _problem(session, session.turns)
-    return orders_of(problem, _turns(session, problem).placed) if problem.equipment else {}
+    if not problem.equipment or not problem.benches:
+        return None
+    kept = _solved(session, problem)
+    return problem, kept.placed if kept else turns_at_once(problem)
+
+
+def turns_begin(session: Session) -> datetime:
+    """Minute 0 of its turns: when the class was to begin, if it was opened a little before, else when it was opened."""
+    opened = session.opened_at or session.starts_at
+    return session.starts_at if timedelta() <= session.starts_at - opened < _EARLY else opened
+
+
+def turns_told(session: Session) -> dict[int, list[TargetOut]]:
+    """For each bench, by its number, when it has its turn at which piece; of a session that is open."""
+    found: dict[int, list[TargetOut]] = defaultdict(list)
+    planned = planned_turns(session) if session.state == Session.State.OPEN else None
+    if planned is None:
+        return found
+    problem, placed = planned
+    for turn in sorted((one for one in placed if one.piece != FREE), key=lambda one: one.start):
+        one = problem.equipment[turn.equipment]
+        value = f", {turn.value} {one.unit}" if one.unit else ""
+        at = timezone.localtime(turns_begin(session) + timedelta(minutes=turn.start))
+        found[turn.bench].append(
+            TargetOut(f"{one.label} {turn.piece + 1}{value}", f"{at:%H:%M}", "your turn, as planned")
+        )
+    return found
 
 
 def solve_turns(session: Session, pins: Sequence[Mapping[str, Any]], groups: int, apart: int) -> None:
@@ -91,15 +129,19 @@ def _problem(session: Session, said: Mapping[str, Any]) -> Problem:
 
 def _turns(session: Session, problem: Problem) -> Solved:
     """What was solved for this very plan; else what comes at once."""
+    return _solved(session, problem) or solved_at_once(problem)
+
+
+def _solved(session: Session, problem: Problem) -> Solved | None:
     kept = session.turns
     if kept.get("of") != _mark(problem):
-        return solved_at_once(problem)
+        return None
     try:
         found = Solved(tuple(Placed(**one) for one in kept["placed"]), int(kept["minutes"]), int(kept["least"]))
     except (TypeError, KeyError, ValueError):  # brought in an archive that somebody changed
-        return solved_at_once(problem)
+        return None
     had = {(one.bench, one.equipment, one.value) for one in found.placed}
-    return found if had == set(problem.wanted()) else solved_at_once(problem)
+    return found if had == set(problem.wanted()) else None
 
 
 def _mark(problem: Problem) -> str:

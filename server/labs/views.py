@@ -14,7 +14,6 @@ from chromata_core.choices import CHOICES, ChoiceMade
 from chromata_core.engine.handing import Taking
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
-from chromata_core.planning.foresight import Foresight, foresee
 from chromata_core.planning.predict import Prediction, predict
 from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.describe import MethodCard, MethodPage, card, page
@@ -24,6 +23,7 @@ from config.throttles import Working
 from experiments.declared import method_named, methods_for, owners_for
 from labs import actions
 from labs.arrangement import arrange, arrangement_of
+from labs.foreseen import foreseen
 from labs.models import Session
 from labs.parts import to_take
 from labs.policy import benches_for, own_session_for, session_for, sessions_for
@@ -42,7 +42,7 @@ from labs.serializers import (
     TeamsSerializer,
     TurnsSerializer,
 )
-from labs.shapes import Arrangement, BenchPlace, SessionLine, SessionPlan
+from labs.shapes import Arrangement, BenchPlace, Foreseen, SessionLine, SessionPlan
 from labs.teams import deal_teams, set_teams
 from labs.term import places_of, session_line, session_plan
 from labs.turns import solve_turns
@@ -114,12 +114,15 @@ class PlanForeseen(APIView):
 
     throttle_classes = (Working,)
 
-    @extend_schema(operation_id="foresee", request=ChoicesSerializer, responses=shape(Foresight))
+    @extend_schema(operation_id="foresee", request=PreviewSerializer, responses=shape(Foreseen))
     def post(self, request: Request) -> Response:
-        """Other choices, ranked; what can be asked before class. 422 lists what is wrong with the options."""
-        said, person = asked(ChoicesSerializer, request), person_of(request)
+        """Other choices, ranked; what can be asked before class; for staff how its solutions would be made. 422 lists
+        what is wrong with the options.
+        """
+        said, person = asked(PreviewSerializer, request), person_of(request)
         plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
-        return answer(foresee(method_named(said["method"], owners_for(person)), plan))
+        chosen = method_named(said["method"], owners_for(person))
+        return answer(foreseen(person, chosen, plan, said["benches"] * said["samples_each"]))
 
 
 class Sessions(APIView):

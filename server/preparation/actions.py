@@ -20,7 +20,8 @@ from labs.models import Session
 from notebook.board import write_on_board
 from people.models import Person
 from preparation.models import Made, Ready
-from preparation.standing import keys_of, on_the_board, shelf_for, solution_for
+from preparation.promised import shelf_for
+from preparation.standing import keys_of, on_the_board, solution_for
 from stock.models import Bottle
 from stock.shelf import put_on_shelf, said_of
 
@@ -55,10 +56,14 @@ def make(
     missing = [one.label.lower() for one in how.asked if not measured.get(one.key, "").strip()]
     if missing:
         raise Refused(f"Write what was really measured: {', '.join(missing)}.", 422)
+    told = _told(how, measured)
     source = Bottle.objects.select_for_update().filter(pk=how.bottle).first()
+    alike = session.made.filter(key=key, by=person, bottle=source, lead=how.lead[:300], measured=told)
+    if (twice := alike.filter(at__gte=timezone.now() - _TWICE).first()) is not None:
+        return twice  # a second click, or a network that sent it again
     made = Made.objects.create(
         session=session, key=key, title=how.title[:200], lead=how.lead[:300], bottle=source,
-        measured=_told(how, measured),
+        measured=told,
         result=how.result, value=how.value, limit=how.limit, by=person,
     )  # fmt: skip
     if source is not None:
@@ -73,6 +78,7 @@ def make(
     return made
 
 
+_TWICE = timedelta(seconds=10)
 _FAR = 0.25  # further from the plan than anybody means it
 
 

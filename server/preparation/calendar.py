@@ -1,14 +1,17 @@
 """Sessions as a calendar that other programs show (iCalendar, RFC 5545): when, where, and what is made before."""
 
 from collections.abc import Sequence
+from dataclasses import replace
 from datetime import timedelta
 
 from django.utils import timezone
 from icalendar import Calendar, Event
 
+from chromata_core.planning.shelf import Shelf
 from labs.models import Session
-from preparation.needs import why_not
+from preparation.needs import day_of, why_not
 from preparation.standing import to_make
+from stock.shelf import shelf_on
 
 _MOST_WORKED = 40  # recipes are worked for the next planned sessions: programs ask for the feed every few minutes
 _FIRST = timedelta(minutes=60)  # before it begins the prep room is at it; common practice, no published source
@@ -20,17 +23,18 @@ def calendar_of(sessions: Sequence[Session], address: str) -> bytes:
     calendar.add("prodid", "-//Chromata//laboratory sessions//EN")
     calendar.add("version", "2.0")
     calendar.add("method", "PUBLISH")
-    worked = {one.pk for one in [one for one in sessions if one.state == Session.State.PLANNED][:_MOST_WORKED]}
+    worked = [one for one in sessions if one.state == Session.State.PLANNED][:_MOST_WORKED]
+    shelf = shelf_on(timezone.localdate())  # as it stands: programs ask for the feed every few minutes
     for session in sessions:
         calendar.add_component(_event(session, address))
-        if session.pk in worked and (said := _to_do(session)):
+        if session in worked and (said := _to_do(session, replace(shelf, day=day_of(session)))):
             calendar.add_component(_before(session, address, said))
     return bytes(calendar.to_ical())
 
 
-def _to_do(session: Session) -> str:
+def _to_do(session: Session, shelf: Shelf) -> str:
     """What is made before it; nothing where its plan does not hold any more."""
-    lines = [] if why_not(session) else to_make(session)
+    lines = [] if why_not(session) else to_make(session, shelf)
     return "\n".join(f"{one.recipe.title}: {one.recipe.amount}, {one.recipe.lead}" for one in lines)
 
 

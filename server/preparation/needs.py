@@ -13,15 +13,18 @@ from chromata_core.instruments.prep_room import PIECES
 from chromata_core.planning.pieces import PieceNeeded, pieces_needed
 from chromata_core.planning.solutions import Solution, solutions
 from chromata_core.planning.supplies import SPARE, SupplyOut, amount_text, bench_amount, supplies
+from chromata_core.planning.switch_on import SwitchOn, to_switch_on
+from chromata_core.planning.turns import Problem
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
 from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Session
+from labs.turns import planned_turns
 from stock.models import Counted
 
-_LIVE = (Session.State.PLANNED, Session.State.OPEN)
+LIVE = (Session.State.PLANNED, Session.State.OPEN)
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,11 +86,18 @@ def pieces_for(session: Session) -> list[PieceNeeded]:
     return list(found.values())
 
 
+def switched_on_for(session: Session) -> list[SwitchOn]:
+    """What has to be warm when its benches need it."""
+    bound = bind(method_of(session), Sheet(session.options, session.instruments, stock=stock_of(session)))
+    planned = planned_turns(session)
+    return to_switch_on(bound, *(planned or (Problem((), {}), ())))
+
+
 def at_the_same_time(session: Session) -> list[Session]:
     """Other sessions of the department that are held while this one is."""
     end = session.starts_at + timedelta(minutes=session.minutes)
     near = Session.objects.filter(
-        state__in=_LIVE, simulated="", starts_at__lt=end, starts_at__gt=session.starts_at - timedelta(days=1)
+        state__in=LIVE, simulated="", starts_at__lt=end, starts_at__gt=session.starts_at - timedelta(days=1)
     ).exclude(pk=session.pk)
     near = near.select_related("section__owner")
     return [one for one in near if one.starts_at + timedelta(minutes=one.minutes) > session.starts_at]

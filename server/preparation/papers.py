@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from datetime import date, timedelta
+from datetime import date, datetime, timedelta
 
 from django.utils import timezone
 
@@ -13,7 +13,7 @@ from labs.turns import timetables_of
 from preparation.expected import expected_of
 from preparation.needs import day_of, needs_of, weighed_for
 from preparation.shapes import ToMake
-from preparation.standing import to_make, to_set_out
+from preparation.standing import to_make, to_set_out, to_switch_on
 from reports.form import qr_of
 from reports.paper import pdf_of
 
@@ -24,8 +24,13 @@ def prep_sheet_pdf(session: Session) -> bytes:
         "session": session_card(session), "day": day_of(session), "begins": timezone.localtime(session.starts_at),
         "benches": session.benches.values("number").distinct().count(), "solutions": to_make(session),
         "weighed": weighed_for(session), "pieces": to_set_out(session), "timetables": timetables_of(session),
+        "switched_on": [(_local(one.at), one.text) for one in to_switch_on(session)],
     }  # fmt: skip
     return pdf_of("preparation/prep_sheet.html", shown)
+
+
+def _local(at: str) -> datetime:
+    return timezone.localtime(datetime.fromisoformat(at))
 
 
 @dataclass(frozen=True, slots=True)

@@ -43,6 +43,16 @@ class ToSetOut:
 
 
 @dataclass(frozen=True, slots=True)
+class ToSwitchOn:
+    """What has to be warm in time; ``at`` is when it is switched on."""
+
+    key: str
+    text: str
+    at: str
+    ready: bool
+
+
+@dataclass(frozen=True, slots=True)
 class Preparation:
     """All that is made and set out for one session. ``weighed`` is what is used up and not dissolved."""
 
@@ -52,6 +62,7 @@ class Preparation:
     solutions: list[ToMake]
     pieces: list[ToSetOut]
     weighed: list[SupplyOut]
+    switched_on: list[ToSwitchOn]
     waste: str
     may_change: bool
 

@@ -10,6 +10,7 @@ from openpyxl.worksheet.worksheet import Worksheet
 
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.chemistry.reagents import reagent
+from chromata_core.planning.shelf import Shelf
 from labs.models import Session
 from preparation.needs import day_of, weighed_for
 from preparation.standing import to_make
@@ -31,12 +32,12 @@ class ToBuy:
     day: str
 
 
-def to_buy(session: Session) -> list[ToBuy]:
-    """What ``session`` uses and the shelf does not have; what is weighed out at the bench nobody counts, so it is all
+def to_buy(session: Session, there: Shelf | None = None) -> list[ToBuy]:
+    """What ``session`` uses and is not ``there``; what is weighed out at the bench nobody counts, so it is all
     there.
     """
     day = day_of(session).isoformat()
-    recipes = [line.recipe for line in to_make(session) if line.made is None]
+    recipes = [line.recipe for line in to_make(session, there) if line.made is None]
     found = [
         ToBuy(
             reagent(how.substance).name, formula_text(how.substance), how.needs, how.there or "none", how.title,

@@ -1,6 +1,7 @@
 """How far a session's preparation is: its list with what was made and ticked."""
 
 from collections.abc import Mapping
+from datetime import timedelta
 
 from django.utils import timezone
 
@@ -17,15 +18,15 @@ from preparation.models import Made, Ready
 from preparation.needs import (
     at_the_same_time,
     counted,
-    day_of,
     elsewhere_of,
     pieces_for,
     shortage,
     solutions_for,
+    switched_on_for,
     weighed_for,
 )
-from preparation.shapes import MadeOut, Preparation, ToMake, ToSetOut
-from stock.shelf import shelf_on
+from preparation.promised import shelf_for
+from preparation.shapes import MadeOut, Preparation, ToMake, ToSetOut, ToSwitchOn
 
 
 def preparation_of(session: Session, person: Person) -> Preparation:
@@ -33,16 +34,17 @@ def preparation_of(session: Session, person: Person) -> Preparation:
     places = session.benches.values("number").distinct().count()
     return Preparation(
         session_card(session), places, round((SPARE - 1) * 100), to_make(session), to_set_out(session),
-        weighed_for(session), method_of(session).waste, person.teaches and session.state in _NOT_OVER,
+        weighed_for(session), to_switch_on(session), method_of(session).waste,
+        person.teaches and session.state in _NOT_OVER,
     )  # fmt: skip
 
 
 _NOT_OVER = (Session.State.PLANNED, Session.State.OPEN)
 
 
-def to_make(session: Session) -> list[ToMake]:
-    """Its solutions with their recipes, and how those came out that were made."""
-    shelf, ticked = shelf_on(day_of(session)), _ticked(session)
+def to_make(session: Session, there: Shelf | None = None) -> list[ToMake]:
+    """Its solutions with their recipes from what is ``there``, and how those came out that were made."""
+    shelf, ticked = there or shelf_for(session), _ticked(session)
     made = {one.key: one for one in session.made.select_related("by")}
     return [
         ToMake(recipe(one, shelf), _made(made.get(one.key)), one.key in ticked or one.key in made)
@@ -65,6 +67,17 @@ def to_set_out(session: Session) -> list[ToSetOut]:
     ]  # fmt: skip
 
 
+def to_switch_on(session: Session) -> list[ToSwitchOn]:
+    """When each is switched on, so that it is warm in time."""
+    ticked = _ticked(session)
+    return [
+        ToSwitchOn(
+            one.key, one.text, (session.starts_at - timedelta(minutes=one.minutes)).isoformat(), one.key in ticked
+        )
+        for one in switched_on_for(session)
+    ]
+
+
 def recipe_for(session: Session, key: str, bottle: int | None, measured: Mapping[str, str]) -> Recipe | None:
     """The recipe of one solution of ``session``, from the bottle that was chosen, with what was measured."""
     solution = solution_for(session, key)
@@ -76,14 +89,11 @@ def solution_for(session: Session, key: str) -> Solution | None:
     return next((one for one in solutions_for(session) if one.key == key), None)
 
 
-def shelf_for(session: Session) -> Shelf:
-    """What is there for it on its day."""
-    return shelf_on(day_of(session))
-
-
 def keys_of(session: Session) -> set[str]:
     """Every line of its list that can be ticked."""
-    return {one.key for one in solutions_for(session)} | {f"piece:{one.slug}" for one in pieces_for(session)}
+    pieces = {f"piece:{one.slug}" for one in pieces_for(session)}
+    warm = {one.key for one in switched_on_for(session)}
+    return {one.key for one in solutions_for(session)} | warm | pieces
 
 
 def on_the_board(session: Session, option: str) -> bool:

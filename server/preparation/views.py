@@ -24,6 +24,7 @@ from preparation.actions import make, tick
 from preparation.calendar import calendar_of
 from preparation.needs import why_not
 from preparation.papers import crib_pdf, labels_pdf, prep_sheet_pdf
+from preparation.promised import shelves_until
 from preparation.serializers import DaySerializer, MadeSerializer, ReadySerializer, RecipeSerializer
 from preparation.shapes import Preparation, Week
 from preparation.shopping import shopping_csv, shopping_xlsx, to_buy
@@ -162,7 +163,8 @@ class WeekPaper(APIView):
         must_teach(person)
         sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
         ahead = [one for one in sessions if one.state != Session.State.CLOSED and not why_not(one)]
-        lines = [line for session in ahead for line in to_buy(session)]
+        shelves = shelves_until(ahead[-1]) if ahead else {}
+        lines = [line for session in ahead for line in to_buy(session, shelves.get(session.pk))]
         xlsx = name.endswith(".xlsx")
         return HttpResponse(shopping_xlsx(lines) if xlsx else shopping_csv(lines), content_type=_XLSX if xlsx else _CSV)
 

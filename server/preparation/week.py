@@ -5,13 +5,15 @@ from datetime import date, datetime, time, timedelta
 
 from django.utils import timezone
 
+from chromata_core.planning.shelf import Shelf
 from labs.models import Session
 from labs.policy import sessions_for
 from labs.term import session_card
 from people.models import Person
 from preparation.needs import day_of, why_not
+from preparation.promised import shelves_until
 from preparation.shapes import Together, Week, WeekLine, WeekSession
-from preparation.standing import to_make, to_set_out
+from preparation.standing import to_make, to_set_out, to_switch_on
 
 _DAYS = 7
 
@@ -19,7 +21,9 @@ _DAYS = 7
 def week_of(person: Person, day: date) -> Week:
     """What ``person`` has to get ready in the week (from Monday) in which ``day`` lies."""
     monday = _monday(day)
-    sessions = [_session(one) for one in sessions_in(person, day)]
+    found = sessions_in(person, day)
+    shelves = shelves_until(found[-1]) if found else {}
+    sessions = [_session(one, shelves.get(one.pk)) for one in found]
     return Week(monday.isoformat(), (monday + timedelta(days=_DAYS - 1)).isoformat(), sessions, _together(sessions))
 
 
@@ -38,22 +42,22 @@ def _monday(day: date) -> date:
     return day - timedelta(days=day.weekday())
 
 
-def _session(session: Session) -> WeekSession:
-    lines = [] if session.state == Session.State.CLOSED else _lines(session)
+def _session(session: Session, shelf: Shelf | None) -> WeekSession:
+    lines = [] if session.state == Session.State.CLOSED else _lines(session, shelf)
     places = session.benches.values("number").distinct().count()
     return WeekSession(session_card(session), places, lines)
 
 
-def _lines(session: Session) -> list[WeekLine]:
+def _lines(session: Session, shelf: Shelf | None) -> list[WeekLine]:
     """What it needs; where its plan does not hold any more, why: the other sessions of the week stay."""
     if said := why_not(session):
         return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [said])]
-    return [*_solutions(session), *_pieces(session)]
+    return [*_solutions(session, shelf), *_pieces(session), *_switched_on(session)]
 
 
-def _solutions(session: Session) -> list[WeekLine]:
+def _solutions(session: Session, shelf: Shelf | None) -> list[WeekLine]:
     lines = []
-    for one in to_make(session):
+    for one in to_make(session, shelf):
         how = one.recipe
         earliest = day_of(session) - timedelta(days=how.keeps)
         wait = earliest.isoformat() if earliest > timezone.localdate() else ""
@@ -67,6 +71,22 @@ def _pieces(session: Session) -> list[WeekLine]:
     return [
         WeekLine(one.key, one.name, f"× {one.needed}", "", "", one.ready, False, [one.short] if one.short else [])
         for one in to_set_out(session)
+    ]
+
+
+def _switched_on(session: Session) -> list[WeekLine]:
+    return [
+        WeekLine(
+            one.key,
+            one.text,
+            f"{timezone.localtime(datetime.fromisoformat(one.at)):%H:%M}",
+            "",
+            "",
+            one.ready,
+            False,
+            [],
+        )
+        for one in to_switch_on(session)
     ]
 
 

@@ -52,7 +52,8 @@ def bench_view(bench: Bench, person: Person) -> BenchView:
         entries=[_reference(entry, written) for entry in standing(entries)],
         talk=[_talk(entry) for entry in entries if entry.key in _SAID],
         remarks=surroundings.remarks,
-        targets=[] if waits else told_targets(bound),  # who still works them out is not told
+        # who still works out what the plan aims at is not told
+        targets=[*surroundings.turns.get(bench.number, []), *([] if waits else told_targets(bound))],
         samples=tabs(place),
         together=_together(bench, person, surroundings.together),
         read_before=read_before(bound, bench, place),

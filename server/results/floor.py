@@ -26,6 +26,7 @@ from notebook.board import board_lines
 from notebook.desks import Desk, accepted_values, desks, with_accepted
 from notebook.remembered import how_many
 from people.models import Person
+from results.live_turns import live_turns
 from results.needs import behind, doing, in_order, needs_of, open_call
 from results.samples_here import label_of, tabs
 from results.shapes import Floor, FloorBench, FloorTrial, Need
@@ -95,6 +96,7 @@ def floor(at: Look) -> Floor:
     samples = {desk.bench.sample_id for desk in room}
     ranked = chosen.compares if chosen.compares in {q.key for q in asked if q.result} else quantity.key
     comparison = _comparison(room, quantity.key if len(samples) < 2 else ranked)
+    turns, late = live_turns(session, [place.hand for place in places])
     return Floor(
         at.around.session,
         at.around.together,
@@ -102,12 +104,13 @@ def floor(at: Look) -> Floor:
         quantity.unit,
         usual,
         tiles,
-        _needs(session, room, places, usual) if told else [],
+        in_order([*_needs(session, room, places, usual), *late]) if told else [],
         board_lines([(desk.bench, desk.entries) for desk in room]),
         at.arrangement,
         comparison,
         class_plot(comparison) if comparison else None,
         own_causes([BenchTold(one.bench.number, one.state, None) for one in room])[:_MOST_SLIPS] if told else [],
+        turns,
     )
 
 
@@ -127,7 +130,7 @@ class _Place:
 
 def _needs(session: Session, room: list[Desk], places: list[_Place], usual: int) -> list[Need]:
     late = [(place.hand, place.minutes_left) for place in places]
-    return in_order([*needs_of(room, {place.hand.bench.pk for place in places}), *behind(session, late, usual)])
+    return [*needs_of(room, {place.hand.bench.pk for place in places}), *behind(session, late, usual)]
 
 
 def _places(room: list[Desk]) -> list[_Place]:

@@ -7,6 +7,7 @@ from chromata_core.engine.shown import Shown
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.judging.finding import Level
 from chromata_core.planning.supplies import TargetOut
+from chromata_core.planning.timetable import Timetable
 from chromata_core.statistics.class_band import Band
 from chromata_core.statistics.class_comparison import ClassComparison
 from chromata_core.telling.beside import Beside
@@ -203,6 +204,15 @@ class Need:
 
 
 @dataclass(frozen=True, slots=True)
+class LiveTurns:
+    """Turns at what benches share as they go on; ``begins`` is their minute 0, ``now`` the minute it is."""
+
+    begins: str
+    now: int
+    timetable: Timetable
+
+
+@dataclass(frozen=True, slots=True)
 class Floor:
     """The room as it is now. ``minutes_left`` is the work that the middle one of the benches has before it, about;
     ``slips`` are those behind the students' own lines by now, the most frequent first.
@@ -220,6 +230,7 @@ class Floor:
     class_comparison: ClassComparison | None
     class_plot: ClassPlot | None
     slips: list[Cause]
+    turns: LiveTurns | None
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,7 +10,7 @@ from django.utils import timezone
 from chromata_core.chemistry.molar_mass import formula_text
 from chromata_core.chemistry.reagents import known_names
 from chromata_core.errors import ReadingError, unknown
-from chromata_core.instruments.prep_room import PIECES
+from chromata_core.instruments.prep_room import EQUIPMENT, PIECES
 from chromata_core.planning.shelf import Shelf, bottle
 from config.errors import Refused
 from stock.models import Bottle, Counted
@@ -40,7 +40,7 @@ def shelf_now() -> ShelfOut:
     bottles = [_bottle(kept, today) for kept in Bottle.objects.all()]
     counted = {one.slug: one for one in Counted.objects.all()}
     known = [Named(formula, name) for formula, name in known_names().items()]
-    pieces = [_piece(slug, counted.get(slug)) for slug in PIECES]
+    pieces = [_piece(slug, counted.get(slug)) for slug in (*EQUIPMENT, *PIECES)]
     return ShelfOut(known, sorted(bottles, key=lambda one: not one.past), pieces)
 
 
@@ -54,9 +54,12 @@ def _bottle(kept: Bottle, today: date) -> BottleOut:
 
 
 def _piece(slug: str, kept: Counted | None) -> PieceOut:
+    many, place = (kept.pieces, kept.place) if kept else (None, "")
+    if slug in EQUIPMENT:
+        return PieceOut(slug, EQUIPMENT[slug], "equipment", "", many, place)
     piece = PIECES[slug]
     basis = next((term.basis for term in piece.errors if term.basis), "")
-    return PieceOut(slug, piece.short, piece.kind, basis, kept.pieces if kept else None, kept.place if kept else "")
+    return PieceOut(slug, piece.short, piece.kind, basis, many, place)
 
 
 def put_on_shelf(said: Mapping[str, Any]) -> Bottle:
@@ -80,8 +83,8 @@ def _checked(said: Mapping[str, Any]) -> dict[str, Any]:
 
 
 def count(slug: str, pieces: int | None, place: str) -> None:
-    """So many pieces are there; None: nobody knows. ReadingError for what is no instrument."""
-    if slug not in PIECES:
+    """So many pieces are there; None: nobody knows. ReadingError for what cannot be counted."""
+    if slug not in PIECES and slug not in EQUIPMENT:
         raise ReadingError(unknown("instrument", slug, list(PIECES)))
     if pieces is None:
         Counted.objects.filter(slug=slug).delete()

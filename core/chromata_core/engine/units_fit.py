@@ -13,6 +13,8 @@ from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import Binary, Call, Name, Negative, Node
+from chromata_core.instruments.catalogue import CATALOGUE
+from chromata_core.quantity.given import plain_number
 from chromata_core.quantity.units import Dimension, dimension_name, unit
 
 
@@ -98,6 +100,19 @@ def _plans(method: Method, options: Mapping[str, str]) -> Iterator[str]:
     parts: list[Target | Supply] = [*active(method.targets, options), *active(method.supplies, options)]
     for part in parts:
         yield from _in_unit(f"“{part.label}”", part.formula, part.unit, known)
+        if isinstance(part, Target):
+            yield from _limits(method, part, known)
+
+
+def _limits(method: Method, target: Target, known: Mapping[str, Dimension]) -> Iterator[str]:
+    """What a target is held against is in its unit: formulas, and the instrument on which it comes out."""
+    for limit in (target.at_least, target.at_most):
+        if limit and plain_number(limit) is None:
+            yield from _in_unit(f"“{target.label}”", limit, target.unit, known)
+    role = next((one for one in method.roles if one.key == target.read_at), None)
+    tool = CATALOGUE.get(role.default) if role else None
+    if tool and unit(tool.unit).dimension != unit(target.unit).dimension:
+        yield f"“{target.label}” is in {target.unit or 'a plain number'}, and {tool.short} shows {tool.unit}."
 
 
 def _in_unit(owner: str, formula: str, symbol: str, known: Mapping[str, Dimension]) -> Iterator[str]:

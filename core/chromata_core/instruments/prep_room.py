@@ -1,4 +1,4 @@
-"""What stands in the prep room beside what benches use: large flasks and cylinders, small and large pipettes."""
+"""What stands in the prep room beside what benches use: large flasks and cylinders, small and large pipettes; baths."""
 
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.glassware import cylinder, flask, pipette
@@ -18,5 +18,7 @@ PREP_ROOM: dict[str, Instrument] = {
         cylinder("1000", "10", 0, "B", "10", "2"),
     )
 }
-# All that can be counted in the stockroom.
+# What benches share and nothing is read on, by its kind.
+EQUIPMENT = {"bath": "Water bath", "centrifuge": "Centrifuge", "hood": "Hood"}
+# All instruments that can be counted in the stockroom.
 PIECES: dict[str, Instrument] = {**CATALOGUE, **PREP_ROOM}

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.instruments.prep_room import EQUIPMENT
 from chromata_core.sheet.bound import Bound
 
 # Pieces that a room has few of: benches go to them. Common practice, no published source.
@@ -47,7 +48,15 @@ def pieces_needed(bound: Bound, benches: int) -> list[PieceNeeded]:
         kind = tools[slug].kind
         count = min(told.get(kind, 1), benches) if kind in _SHARED else each * benches
         found.append(PieceNeeded(slug, tools[slug].short, count, kind in _SHARED))
-    return found
+    return found + _equipment(bound, benches)
+
+
+def _equipment(bound: Bound, benches: int) -> list[PieceNeeded]:
+    """What is shared and not read."""
+    shared = [one for one in active(bound.method.shared, bound.options) if one.kind in EQUIPMENT and benches]
+    return [
+        PieceNeeded(one.kind, EQUIPMENT[one.kind], min(int(bound.number(one.number)), benches), True) for one in shared
+    ]
 
 
 def _readings(bound: Bound) -> tuple[Reading, ...]:

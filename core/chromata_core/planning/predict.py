@@ -9,6 +9,7 @@ from chromata_core.engine.context import context_of
 from chromata_core.errors import ChromataError
 from chromata_core.judging.find import find
 from chromata_core.planning.foresight import said_percent
+from chromata_core.planning.in_range import OffRange, off_range
 from chromata_core.planning.supplies import Supplies, supplies
 from chromata_core.planning.timetable import Cure, Timetable, cures, timetables
 from chromata_core.sheet.binding import bind
@@ -35,7 +36,8 @@ class Prediction:
     """What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
 
     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
-    ``cures`` are changes after which the turns fit into the session, if they do not.
+    ``off_range`` is what would not come out well, with its cures; ``cures`` are changes after which the turns fit into
+    the session, if they do not.
     """
 
     options: dict[str, str]
@@ -49,6 +51,7 @@ class Prediction:
     advice: str
     basis: str
     warnings: list[str]
+    off_range: list[OffRange]
     lines: list[LineOut]
 
 
@@ -59,24 +62,25 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     bound = bind(method, plan)
     filled, parts, needed = dict(bound.options), parts_out(bound), supplies(bound, benches * samples_each)
     shared = timetables(bound, benches)
+    off = off_range(bound)
     shorter = cures(bound, benches, minutes) if minutes else []
     try:
         at = context_of(method, example_as_planned(bound, plan))
     except ChromataError as error:
-        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [error.message], [])
+        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [error.message], off, [])
     worked = [quantity for quantity in bound.quantities if not renames(at, quantity)]
     errors = active(percent_errors(method), bound.options)
     lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in (*worked, *errors) if q.is_line]
     place = next(iter(result_places(at)), None)
     first = result_of(at, place, None, "") if place else None
     if first is None or not first.value:
-        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [], lines)
+        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [], off, lines)
     counted = len(at.computed.counted)
     averaged = f", {counted} trials averaged" if counted > 1 else ""
     warnings = [f"{f.what} {f.why} {f.do}" for f in find(at) if f.level != "keep" and not _of_the_example(f.code)]
     return Prediction(
         filled, parts, needed, shared, shorter, first.label, said_percent(first.expanded / abs(first.value) * 100),
-        first.budget, first.advice, f"Readings like those of the worked example{averaged}.", warnings, lines,
+        first.budget, first.advice, f"Readings like those of the worked example{averaged}.", warnings, off, lines,
     )  # fmt: skip
 
 

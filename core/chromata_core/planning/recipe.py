@@ -112,7 +112,7 @@ def recipe(
         solution.key, solution.title, _made(way), _filled(way), amount_text(solution.amount, "mL"), lead_of(way),
         steps_of(way, solution), _asked(way),
         f"{_molar(made)} mol/L", molar, molar_limit, _shares(made),
-        solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _needed(way), *_there(way),
+        solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _taken(way, really), *_there(way),
         known.hazard, known.store, known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
     )  # fmt: skip
 
@@ -197,6 +197,13 @@ def _needed(way: Way) -> str:
     return amount_text(way.needs, "mL" if way.bottle.liquid else "g")
 
 
+def _taken(way: Way, really: Mapping[str, float]) -> str:
+    """What is taken of the bottle: what was really weighed or measured of it, else what the recipe wants."""
+    taken = way.stages[0].taken if way.stages else None
+    share = really.get(taken.key, taken.value) / taken.value if taken else 1.0
+    return amount_text(way.needs * share, "mL" if way.bottle.liquid else "g")
+
+
 def _there(way: Way) -> tuple[str, bool]:
     """How much is in the bottle, and whether that is too little."""
     if way.bottle.number == 0:
@@ -254,6 +261,11 @@ def _looks(solution: Solution, way: Way, made: Propagated) -> list[str]:
         said.append(f"Made so it is known to ± {u} mol/L; the plan counts on ± {asked}. {cure} into the plan.")
     if way.bottle.liquid and not way.bottle.u:
         said.append(f"Nobody wrote how well {first_lower(way.bottle.name)} is known: it is taken as exact.")
+    if way.bottle.promised:
+        taken = amount_text(way.bottle.promised, "mL" if way.bottle.liquid else "g")
+        said.append(
+            f"Of {first_lower(way.bottle.name)} sessions before this one take {taken}; that is counted already."
+        )
     off = abs(made.value / solution.concentration - 1)
     if off > max(2 * solution.wanted.part, 0.01):
         said.append(f"It comes to {_molar(made)} mol/L instead of {solution.stated}: no vessels here meet it better.")

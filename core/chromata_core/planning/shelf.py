@@ -5,7 +5,7 @@ form in which it is bought stands in for it, and has to be ordered.
 """
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import date
 from functools import cached_property
 
@@ -28,7 +28,7 @@ class Bottle:
     solid's mass that is the substance; ``u`` its standard uncertainty. ``until`` is the last day on which it is used.
 
     ``number`` is 0 for what is usually bought and stands on no shelf here. ``percent`` and ``density`` (g/mL) are what
-    the label of a concentrated one says.
+    the label of a concentrated one says. ``promised`` is what others take of it before; ``amount`` is without that.
     """
 
     number: int
@@ -41,6 +41,7 @@ class Bottle:
     until: date | None = None
     percent: float = 0.0
     density: float = 0.0
+    promised: float = 0.0
 
     @property
     def strength(self) -> str:
@@ -138,6 +139,17 @@ class Shelf:
     def holding(self, formula: str) -> list[Bottle]:
         """Every bottle with that substance, whatever its water."""
         return [one for one in self.bottles if same_substance(one.formula, formula)]
+
+    def without(self, number: int, taken: str) -> "Shelf":
+        """What is left once ``taken`` (text with a unit) of one bottle is promised to somebody else."""
+        gone = _amount(taken)[1] if taken else 0.0
+        left = [
+            replace(one, amount=max(one.amount - gone, 0.0), promised=one.promised + gone)
+            if number and one.number == number
+            else one
+            for one in self.bottles
+        ]
+        return replace(self, bottles=left)
 
 
 USUAL = Shelf()

@@ -93,9 +93,9 @@ def _trials(bound: Bound) -> int:
     return bound.planned or bound.asked.least + bound.rough
 
 
-def amount_of(bound: Bound, formula: str, trial: int) -> float:
-    """``formula`` in SI with the plan's own numbers, NaN where they leave nothing to divide by."""
-    known = _known(bound, trial)
+def amount_of(bound: Bound, formula: str, trial: int, other: Mapping[str, float] | None = None) -> float:
+    """``formula`` in SI with the plan's own numbers, or ``other`` ones (SI); NaN where nothing is to divide by."""
+    known = {**_known(bound, trial), **{key: np.array([value]) for key, value in (other or {}).items()}}
     with np.errstate(all="ignore"):
         return float(np.real(numeric(parse_formula(formula))(known)).flat[0])
 

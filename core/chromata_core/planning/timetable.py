@@ -1,7 +1,7 @@
 """Who uses what is shared, and when, as lanes: each piece of equipment, and the hands that set it."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from itertools import groupby, pairwise
 
 from chromata_core.declaration.option_kinds import NumberOption
@@ -49,10 +49,11 @@ class Order:
 
 @dataclass(frozen=True, slots=True)
 class Cure:
-    """A change of the plan, by option, and what comes of it."""
+    """A change of the plan, by option and by instrument's role, and what comes of it."""
 
     text: str
     options: dict[str, str]
+    instruments: dict[str, str] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,7 +161,8 @@ def _turn(problem: Problem, together: Sequence[Placed], one: Equipment) -> Turn:
     label = f"{first.value} {one.unit}" if one.unit else ""
     pinned = {(pin.bench, pin.equipment, pin.value) for pin in problem.pins}
     fixed = [t.bench for t in together if (t.bench, t.equipment, t.value) in pinned]
-    return Turn(first.start, first.end, label, [turn.bench for turn in together], first.value, fixed)
+    last = max(turn.end for turn in together)
+    return Turn(first.start, last, label, [turn.bench for turn in together], first.value, fixed)
 
 
 def _with_settings(turns: Sequence[Turn], one: Equipment) -> list[Turn]:
@@ -212,10 +214,10 @@ def _changes(bound: Bound, problem: Problem) -> list[tuple[str, dict[str, str], 
             found.append(
                 (f"without {value} {one.unit}".rstrip(), option, _with(problem, place, replace(one, values=kept)))
             )
-        for key, field, word in ((declared.number, "pieces", "more"), (declared.places, "places", "more at one")):
-            count = getattr(one, field) + 1
+        for key, which, word in ((declared.number, "pieces", "more"), (declared.places, "places", "more at one")):
+            count = getattr(one, which) + 1
             if count <= _high(bound, key):
-                changed = _with(problem, place, replace(one, **{field: count}))
+                changed = _with(problem, place, replace(one, **{which: count}))
                 text = (
                     f"one {one.label.lower()} more" if word == "more" else f"{count} benches at one {one.label.lower()}"
                 )

@@ -21,7 +21,9 @@ _KEY = "plan_line_"
 
 
 def plan_lines(bound: Bound) -> Iterator[tuple[Quantity, Target]]:
-    """Each thing to aim at that has to be worked from something, as a line, in the class's unit."""
+    """Each thing to aim at that has to be worked from something, as a line, in the class's unit. Plans name a line by
+    the place of its target: new ones are declared behind the others.
+    """
     here = active(bound.method.targets, bound.options)
     for number, target in enumerate(bound.method.targets, 1):
         used = names(parse_formula(target.formula))

@@ -4,6 +4,7 @@ Readings, choices and their ±, lists, accepted values, own answers and files al
 """
 
 from decimal import Decimal
+from math import isfinite
 
 from chromata_core.errors import ReadingError
 from chromata_core.quantity.typed import Typed, parse_reading
@@ -23,6 +24,15 @@ def read_in(text: str, unit: str, difference: bool = False) -> Typed:
     by = Decimal(repr(factor))
     value = typed.value * by + (0 if difference else Decimal(repr(offset)))
     return Typed(typed.text, value, typed.decimals - by.adjusted(), typed.figures, unit)
+
+
+def plain_number(text: str) -> float | None:
+    """A finite number that stands there bare, as programs write it; None for anything else, such as a formula."""
+    try:
+        value = float(text)
+    except ValueError:
+        return None
+    return value if isfinite(value) else None
 
 
 def written_in(text: str, unit: str, difference: bool = False) -> str:

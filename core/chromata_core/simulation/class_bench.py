@@ -13,6 +13,7 @@ import numpy as np
 from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.errors import ChromataError
+from chromata_core.quantity.given import plain_number
 from chromata_core.quantity.rounding import with_figures
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
@@ -118,7 +119,7 @@ def _with_slip(
     share = effects[int(random.integers(len(effects)))] if effects else 0.0
     for one in led:
         number = one.text.partition(" ")[0].replace("−", "-")
-        if one.key.startswith("own.") and share and _is_number(number):
+        if one.key.startswith("own.") and share and plain_number(number) is not None:
             yield replace(one, text=with_figures(float(number) * (1 + share / 100), 4))
         else:
             yield one
@@ -147,7 +148,7 @@ def _in_time(
 
 def _swapped(text: str) -> str:
     """The last two digits of a reading the other way round; empty where that is the same or no reading."""
-    if not _is_number(text) or "." not in text or len(text.partition(".")[2]) < 2 or text[-1] == text[-2]:
+    if plain_number(text) is None or "." not in text or len(text.partition(".")[2]) < 2 or text[-1] == text[-2]:
         return ""
     return text[:-2] + text[-1] + text[-2]
 
@@ -159,11 +160,3 @@ def _could_be(method: Method, plan: Sheet, before: Sequence[Written], one: Writt
 
 def _sheet(plan: Sheet, written: Sequence[Written]) -> Sheet:
     return replace(plan, given=tuple(Given(one.key, one.text, one.trial, one.index) for one in written))
-
-
-def _is_number(text: str) -> bool:
-    try:
-        float(text)
-    except ValueError:
-        return False
-    return True

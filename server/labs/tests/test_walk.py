@@ -71,14 +71,14 @@ class Walk(Room):
         self.assertGreater(len(found), 40)
         return found
 
-    def told(self, who: Person, session: Session, bench: Bench) -> list[str]:
-        client = self.as_(who)
-        found = []
+    def told(self, who: Person, session: Session, bench: Bench) -> Iterator[str]:
+        """The addresses that tell it to them; what does not hang on the bench is asked at the first one alone."""
+        client, first = self.as_(who), bench.number == 1
         for address in self.addresses(session, bench):
-            answer = client.get(address)
-            self.assertLess(answer.status_code, 500, address)
-            found += [address] if TRUE in said(answer) else []
-        return found
+            if first or "/benches/" in address:
+                answer = client.get(address)
+                self.assertLess(answer.status_code, 500, address)
+                yield from [address] if TRUE in said(answer) else []
 
     def test_a_hidden_value_is_told_to_its_owner_alone_until_it_is_released(self) -> None:
         self.section.assistants.add(self.stranger)  # an instructor who assists here
@@ -91,12 +91,12 @@ class Walk(Room):
             for bench in session.benches.all():
                 for who in others:
                     with self.subTest(state, who=who.name, bench=bench.number):
-                        self.assertEqual(self.told(who, session, bench), [])
-            self.assertTrue(self.told(self.instructor, session, session.benches.all()[0]), "so that the test can fail")
+                        self.assertEqual(list(self.told(who, session, bench)), [])
+            self.assertTrue(any(self.told(self.instructor, session, session.benches.all()[0])), "so that it can fail")
         actions.release_session(self.session)
-        self.assertTrue(self.told(self.student, self.session, self.bench))
+        self.assertTrue(any(self.told(self.student, self.session, self.bench)))
         actions.take_back_release(self.session)
-        self.assertEqual(self.told(self.student, self.session, self.bench), [])
+        self.assertEqual(list(self.told(self.student, self.session, self.bench)), [])
 
     def test_nobody_signed_in_reaches_anything_by_any_verb(self) -> None:
         for address in self.addresses(self.session, self.bench):

@@ -3,6 +3,8 @@
 from datetime import timedelta
 from typing import Any
 
+from django.utils import timezone
+
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, Room, planned, unhurried
@@ -57,6 +59,65 @@ class Lists(PrepRoom):
         [base] = self.prepared()["solutions"]
         self.assertEqual((base["recipe"]["lacks"], base["recipe"]["bottle"] > 0), ([], True))
 
+    def test_what_has_to_be_warm_is_switched_on_in_time_and_ticked(self) -> None:
+        baths = {"T_plan": "22; 40; 60", "baths": "2", "bath_change": "10"}
+        rates = actions.plan_session(self.section, "rate-temperature", "Rates", "Room 1", WHEN, 120, baths, {}, 8, [])
+        lamp = actions.plan_session(self.section, "beer-lambert", "Light", "Room 1", WHEN, 120, {}, {}, 4, [])
+        _, told = self.get(self.instructor, f"sessions/{lamp.pk}/preparation")
+        [one] = told["switched_on"]
+        self.assertEqual(one["at"], (WHEN - timedelta(minutes=20)).isoformat())
+        _, told = self.get(self.instructor, f"sessions/{rates.pk}/preparation")
+        self.assertEqual({one["text"] for one in told["switched_on"]}, {"Bath 1 to 40 °C", "Bath 2 to 60 °C"})
+        key = told["switched_on"][0]["key"]
+        self.assertEqual(self.post(self.assistant, f"sessions/{rates.pk}/ready", key=key, ready=True)[0], 200)
+        _, told = self.get(self.instructor, f"sessions/{rates.pk}/preparation")
+        self.assertTrue(told["switched_on"][0]["ready"])
+
+    def test_two_plans_that_want_the_same_bath(self) -> None:
+        self.assertEqual(self.count("bath", 3), 200)
+        rates = [
+            actions.plan_session(
+                self.section, "rate-temperature", "Rates", "Room 1", WHEN, 120, {"T_plan": "22; 40; 60"}, {}, 8, []
+            )
+            for _ in range(2)
+        ]
+        _, told = self.get(self.instructor, f"sessions/{rates[0].pk}/preparation")
+        bath = next(one for one in told["pieces"] if one["key"] == "piece:bath")
+        self.assertEqual((bath["needed"], bath["there"]), (2, 3))
+        self.assertIn("2 by another session at the same time; 3 are there", bath["short"])
+
+    def count(self, slug: str, pieces: int) -> int:
+        said = {"pieces": pieces, "place": ""}
+        return self.as_(self.instructor).put(f"/api/stock/pieces/{slug}", said, "application/json").status_code
+
+    def test_what_sessions_before_it_take_is_not_there_any_more(self) -> None:
+        """0.1 L of 0.1 mol/L base with its spare takes some 0.4 g; the bottle holds enough for one of two."""
+        later = planned(self.section)
+        soon = timezone.now() + timedelta(days=1)
+        for session, at in ((self.planned, soon), (later, soon + timedelta(hours=3))):
+            session.starts_at = at
+            session.save()
+        Bottle.objects.create(**{**PELLETS, "amount": "0.6 g"})
+        [first] = self.prepared()["solutions"]
+        [second] = self.get(self.instructor, f"sessions/{later.pk}/preparation")[1]["solutions"]
+        self.assertFalse(first["recipe"]["short"])
+        self.assertTrue(second["recipe"]["short"])
+        self.assertIn("sessions before this one take", " ".join(second["recipe"]["looks"]))
+        day = soon.astimezone(timezone.get_current_timezone()).date().isoformat()
+        week = self.get(self.instructor, f"week?day={day}")[1]["sessions"]
+        self.assertEqual([bool(one["lines"][0]["lacks"]) for one in week], [False, True])
+        self.made(self.instructor, mass="0.4120")
+        [second] = self.get(self.instructor, f"sessions/{later.pk}/preparation")[1]["solutions"]
+        self.assertIn("0.188 g on the shelf", second["recipe"]["lacks"][0])
+
+    def test_a_plan_says_how_its_solutions_would_be_made_to_the_staff_alone(self) -> None:
+        Bottle.objects.create(**PELLETS)
+        plan = {"method": "acid-base-titration", "benches": 8}
+        _, told = self.post(self.instructor, "foresee", **plan)
+        self.assertEqual([one["title"] for one in told["recipes"]], ["Sodium hydroxide, 0.1000 mol/L"])
+        self.assertEqual(told["recipes"][0]["lacks"], [])
+        self.assertEqual(self.post(self.student, "foresee", **plan)[1]["recipes"], [])
+
     def test_a_bottle_past_its_date_on_the_day_of_the_session(self) -> None:
         Bottle.objects.create(**PELLETS, until=(WHEN - timedelta(days=1)).date())
         [base] = self.prepared()["solutions"]
@@ -93,6 +154,11 @@ class WrittenBack(PrepRoom):
         found = self.made(self.instructor, mass="0.4210")[1]
         self.assertEqual(found["solutions"][0]["made"]["measured"], "0.4210 g")
         self.assertEqual(Made.objects.count(), 2)
+
+    def test_two_clicks_make_it_once(self) -> None:
+        Bottle.objects.create(**PELLETS)
+        self.assertEqual([self.made(self.instructor, mass="0.4120")[0] for _ in range(2)], [201, 201])
+        self.assertEqual((Made.objects.count(), Bottle.objects.get().amount), (1, "499.6 g"))
 
     def test_it_can_stand_on_the_shelf_and_serves_the_next_session(self) -> None:
         self.made(self.instructor, mass="0.4231", keep=True)

@@ -524,7 +524,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description What would make a plan better. Other choices, ranked; what can be asked before class. 422 lists what is wrong with the options. */
+        /**
+         * @description What would make a plan better. Other choices, ranked; what can be asked before class; for staff how its solutions would be made. 422 lists
+         *     what is wrong with the options.
+         */
         post: operations["foresee"];
         delete?: never;
         options?: never;
@@ -2569,6 +2572,9 @@ export interface components {
             options: {
                 [key: string]: string;
             };
+            instruments: {
+                [key: string]: string;
+            };
         };
         /** @description A logged curve: the series and trial it belongs to (none: the bench), and the file as text. */
         CurveRequest: {
@@ -2855,6 +2861,7 @@ export interface components {
             class_comparison: components["schemas"]["ClassComparison"] | null;
             class_plot: components["schemas"]["ClassPlot"] | null;
             slips: components["schemas"]["Cause"][];
+            turns: components["schemas"]["LiveTurns"] | null;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         FloorBench: {
@@ -2896,14 +2903,12 @@ export interface components {
             /** @default  */
             time_zone: string;
         };
-        /**
-         * @description Other choices, the best first, and in words the best single one, if one is worth it; ``before_class`` is what
-         *     students may be asked beforehand.
-         */
-        Foresight: {
+        /** @description What would make a plan better, what may be asked beforehand; for the staff how its solutions are made. */
+        Foreseen: {
             alternatives: components["schemas"]["Alternative"][];
             improvement: string;
             before_class: components["schemas"]["Offered"][];
+            recipes: components["schemas"]["PlannedSolution"][];
         };
         /** @description The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. */
         FromDevice: {
@@ -3134,6 +3139,12 @@ export interface components {
             known: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        LiveTurns: {
+            begins: string;
+            now: number;
+            timetable: components["schemas"]["Timetable"];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         MadeOut: {
             lead: string;
             measured: string;
@@ -3308,6 +3319,11 @@ export interface components {
          * @enum {string}
          */
         OfEnum: "bench" | "class";
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        OffRange: {
+            text: string;
+            cures: components["schemas"]["Cure"][];
+        };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Offered: {
             key: string;
@@ -3575,6 +3591,13 @@ export interface components {
             samples?: components["schemas"]["SampleRequest"][];
             follows?: number | null;
         };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        PlannedSolution: {
+            title: string;
+            amount: string;
+            lead: string;
+            lacks: string[];
+        };
         /** @description How many entries were written. */
         Played: {
             written: number;
@@ -3677,7 +3700,8 @@ export interface components {
          * @description What to expect of one bench. ``relative`` is U (95 %) as a percentage of the result.
          *
          *     ``options`` are all options as they would be frozen, defaults and consequences of other choices filled in.
-         *     ``cures`` are changes after which the turns fit into the session, if they do not.
+         *     ``off_range`` is what would not come out well, with its cures; ``cures`` are changes after which the turns fit into
+         *     the session, if they do not.
          */
         Prediction: {
             options: {
@@ -3693,6 +3717,7 @@ export interface components {
             advice: string;
             basis: string;
             warnings: string[];
+            off_range: components["schemas"]["OffRange"][];
             lines: components["schemas"]["LineOut"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -3737,6 +3762,7 @@ export interface components {
             solutions: components["schemas"]["ToMake"][];
             pieces: components["schemas"]["ToSetOut"][];
             weighed: components["schemas"]["SupplyOut"][];
+            switched_on: components["schemas"]["ToSwitchOn"][];
             waste: string;
             may_change: boolean;
         };
@@ -4616,6 +4642,13 @@ export interface components {
             shared: boolean;
             there: number | null;
             short: string;
+            ready: boolean;
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ToSwitchOn: {
+            key: string;
+            text: string;
+            at: string;
             ready: boolean;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -6173,7 +6206,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChoicesRequest"];
+                "application/json": components["schemas"]["PreviewRequest"];
             };
         };
         responses: {
@@ -6182,7 +6215,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Foresight"];
+                    "application/json": components["schemas"]["Foreseen"];
                 };
             };
             400: components["responses"]["Refused400"];

@@ -17,13 +17,26 @@ interface Props {
   begins?: string;
   /** Where turns may be put elsewhere. */
   onMove?: Move | undefined;
+  /** The minute it is, while the class works. */
+  now?: number;
 }
 
 const NAME = 118; // px for the names of the lanes
+// Names stay where they are while a narrow screen scrolls the lanes.
+const name = {
+  width: NAME,
+  flexShrink: 0,
+  pr: 1,
+  position: 'sticky',
+  left: 0,
+  zIndex: 3,
+  bgcolor: ink.sheet,
+} as const;
 
 /** Turns at shared equipment: a lane for each piece, minutes from left to right, bench numbers in the turns. */
-export function Lanes({ timetable, colour, begins, onMove }: Props) {
-  const { minutes, lanes } = timetable;
+export function Lanes({ timetable, colour, begins, onMove, now }: Props) {
+  const { lanes } = timetable;
+  const minutes = Math.max(timetable.minutes, now ?? 0, 1);
   const starts = [...new Set(lanes.flatMap((lane) => lane.turns.map((turn) => turn.start)))].sort(
     (a, b) => a - b,
   );
@@ -34,12 +47,17 @@ export function Lanes({ timetable, colour, begins, onMove }: Props) {
           <Scale starts={starts} minutes={minutes} begins={begins} />
           {lanes.map((lane) => (
             <Box key={lane.label} sx={{ display: 'flex', alignItems: 'stretch', mb: 0.5 }}>
-              <Box sx={{ width: NAME, flexShrink: 0, fontSize: 13.5, alignSelf: 'center', pr: 1 }}>
-                {lane.label}
-              </Box>
+              <Box sx={{ ...name, fontSize: 13.5, display: 'grid', alignItems: 'center' }}>{lane.label}</Box>
               <Box
-                sx={{ position: 'relative', flex: 1, minHeight: 46, bgcolor: ink.ground, borderRadius: 1 }}
+                sx={{
+                  position: 'relative',
+                  flex: 1,
+                  minHeight: lane.piece < 0 ? 56 : 46,
+                  bgcolor: ink.ground,
+                  borderRadius: 1,
+                }}
               >
+                {now !== undefined && <Now left={place(now, minutes)} />}
                 {lane.turns.map((turn) => (
                   <TurnBlock
                     key={`${turn.start} ${turn.value}`}
@@ -60,6 +78,20 @@ export function Lanes({ timetable, colour, begins, onMove }: Props) {
   );
 }
 
+/** Where the class is now, across a lane. */
+const Now = ({ left }: { left: string }) => (
+  <Box
+    sx={{
+      position: 'absolute',
+      left,
+      top: -2,
+      bottom: -2,
+      borderLeft: `2px solid ${ink.ink}`,
+      zIndex: 1,
+    }}
+  />
+);
+
 const place = (minute: number, minutes: number) => `${(100 * minute) / minutes}%`;
 
 /** When turns begin: by the clock, or in minutes; those that would stand on each other are left out. */
@@ -77,9 +109,7 @@ function Scale({
     begins ? clock(new Date(Date.parse(begins) + minute * 60_000).toISOString()) : String(minute);
   return (
     <Box sx={{ display: 'flex' }}>
-      <Box sx={{ width: NAME, flexShrink: 0, fontSize: 12, color: ink.inkSoft }}>
-        {begins ? '' : 'minutes'}
-      </Box>
+      <Box sx={{ ...name, fontSize: 12, color: ink.inkSoft }}>{begins ? '' : 'minutes'}</Box>
       <Box sx={{ flex: 1, height: 20, position: 'relative' }}>
         {shown.map((minute) => (
           <Box
@@ -108,5 +138,5 @@ export function apart(values: number[], least: number): number[] {
   for (const value of values) if (kept.every((other) => value - other >= least)) kept.push(value);
   const last = values.at(-1);
   if (last === undefined || kept.includes(last)) return kept;
-  return [...kept.filter((value) => last - value >= least), last];
+  return [...kept.filter((value) => last - value >= 2 * least), last]; // the last stands left of its place
 }

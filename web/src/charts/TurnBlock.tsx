@@ -48,10 +48,11 @@ export function TurnBlock({ lane, turn, minutes, colour, pieces, onMove }: Props
     else return;
     event.preventDefault();
   };
+  const shown = [whole(turn.label), turn.pinned.length > 0 && 'pinned'].filter(Boolean).join(' ');
   const handles = onMove && {
     tabIndex: 0,
     role: 'button',
-    'aria-label': `${lane.label}, ${turn.label || 'turn'}, benches ${runs(turn.benches)}, from minute ${turn.start + by[0]}`,
+    'aria-description': `${lane.label}, benches ${runs(turn.benches)}, from minute ${turn.start + by[0]}`,
     onKeyDown: onKey,
     onBlur: () => leave(by),
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
@@ -86,22 +87,15 @@ export function TurnBlock({ lane, turn, minutes, colour, pieces, onMove }: Props
       }}
     >
       <Box sx={{ ...block(turn, colour), height: '100%', opacity: moving ? 0.85 : 1 }}>
-        {turn.label && (
-          <Box sx={{ fontWeight: 700, lineHeight: 1.2 }}>
-            {turn.label}
-            {turn.pinned.length > 0 && (
-              <Box component="span" sx={{ fontWeight: 400 }}>
-                {' '}
-                pinned
-              </Box>
-            )}
-          </Box>
-        )}
+        {turn.label && <Box sx={{ fontWeight: 700, lineHeight: 1.2 }}>{shown}</Box>}
         <Box sx={{ fontFamily: FIGURES, lineHeight: 1.25 }}>{runs(turn.benches)}</Box>
       </Box>
     </Box>
   );
 }
+
+/** “to 60 °C”, with number and unit in one line. */
+const whole = (label: string) => label.replace(/ (?=\S+$)/, '\u00a0');
 
 /** In use: the accent; being set anew: only an outline; pinned: a ring. */
 const block = (turn: Shapes['Turn'], colour: string) => ({

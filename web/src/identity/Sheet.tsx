@@ -15,7 +15,7 @@ export function Sheet({
   return (
     <Box
       component="section"
-      sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}
+      sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5, minWidth: 0 }}
     >
       <Box
         sx={{

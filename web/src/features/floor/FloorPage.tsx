@@ -14,6 +14,7 @@ import { Arrange } from './Arrange';
 import { Board } from './Board';
 import { Counts } from './Counts';
 import { FloorHeading } from './FloorHeading';
+import { LiveTurns } from './LiveTurns';
 import { Needs } from './Needs';
 import { PhoneRow } from './PhoneRow';
 import { RoomGrid } from './RoomGrid';
@@ -60,6 +61,7 @@ function OnTheDesk({ floor, projector, onProjector }: Props) {
           <Counts benches={floor.benches} onArrange={projector ? undefined : () => setArranging(true)} />
           {arranging && <Arrange floor={floor} onDone={() => setArranging(false)} />}
           <RoomGrid floor={floor} now={now} large={projector} />
+          <LiveTurns floor={floor} />
           <TheClass floor={floor} />
         </Box>
         {!projector && (
@@ -106,6 +108,7 @@ function OnThePhone({ floor, projector, onProjector }: Props) {
                 />
               ))}
             </Box>
+            <LiveTurns floor={floor} />
             <TheClass floor={floor} />
           </>
         )}

@@ -14,7 +14,7 @@ import type { Chosen } from './usePlanner';
 
 interface Props {
   prediction: Shapes['Prediction'] | undefined;
-  foresight?: Shapes['Foresight'] | undefined;
+  foresight?: Shapes['Foreseen'] | undefined;
   /** Takes a change of the plan over; nothing is offered where none can be made. */
   onChoose?: (chosen: Chosen) => void;
   error: unknown;
@@ -31,10 +31,12 @@ type Seen = Pick<Props, 'prediction' | 'foresight' | 'onChoose' | 'error' | 'col
 export function Consequences({ benches, instruments, minutes, ...seen }: Props) {
   const { prediction } = seen;
   return (
-    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2, alignContent: 'start' }}>
       <Expected {...seen} />
       <TurnsAtOnce {...seen} minutes={minutes} />
-      {prediction && <Needed needed={prediction.supplies} benches={benches} />}
+      {prediction && (
+        <Needed needed={prediction.supplies} benches={benches} recipes={seen.foresight?.recipes ?? []} />
+      )}
       {prediction && (
         <Sheet title="At each bench" note={benches > 0 ? `× ${benches}` : ''}>
           {instruments.map((name) => (
@@ -68,6 +70,14 @@ export function Expected({ prediction, foresight, onChoose, error, colour }: See
           </VerdictLine>
         ))
       )}
+      {prediction?.off_range.map((one) => (
+        <VerdictLine key={one.text} level="look" lead="Will not come out well.">
+          {one.text}
+          {one.cures.map((cure) => (
+            <Offer key={cure.text} text={cure.text} onTake={onChoose && (() => onChoose(cure))} />
+          ))}
+        </VerdictLine>
+      ))}
       {prediction?.relative && (
         <Sheet title="What to expect">
           <Box sx={{ borderLeft: `6px solid ${colour}`, pl: 1.5, mb: 1.5 }}>
@@ -95,11 +105,7 @@ function TurnsAtOnce({ prediction, onChoose, colour, minutes }: Seen & Pick<Prop
         <VerdictLine level="look" lead="Too long.">
           The turns alone take {one.minutes} minutes; the session has {minutes}.
           {prediction.cures.map((cure) => (
-            <Offer
-              key={cure.text}
-              text={cure.text}
-              onTake={onChoose && (() => onChoose({ options: cure.options }))}
-            />
+            <Offer key={cure.text} text={cure.text} onTake={onChoose && (() => onChoose(cure))} />
           ))}
         </VerdictLine>
       )}
@@ -109,7 +115,7 @@ function TurnsAtOnce({ prediction, onChoose, colour, minutes }: Seen & Pick<Prop
 }
 
 /** What would help most for what it costs, each in one touch; the rest folded. */
-function HelpsMost({ foresight, onChoose }: { foresight: Shapes['Foresight']; onChoose: Seen['onChoose'] }) {
+function HelpsMost({ foresight, onChoose }: { foresight: Shapes['Foreseen']; onChoose: Seen['onChoose'] }) {
   const shown = foresight.improvement.startsWith('What') ? foresight.alternatives.slice(0, 3) : [];
   return (
     <>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
+import { VerdictLine } from '../../identity/Verdict';
 
 /** Planning backwards: what to aim at, so that the work comes out as wanted. */
 export function Targets({ targets }: { targets: Shapes['TargetOut'][] }) {
@@ -20,8 +21,15 @@ export function Targets({ targets }: { targets: Shapes['TargetOut'][] }) {
   ));
 }
 
+interface Props {
+  needed: Shapes['Supplies'];
+  benches: number;
+  /** How its solutions would be made; none for who does not make any. */
+  recipes: Shapes['PlannedSolution'][];
+}
+
 /** What to aim at, and what to have ready for everybody. */
-export function Needed({ needed, benches }: { needed: Shapes['Supplies']; benches: number }) {
+export function Needed({ needed, benches, recipes }: Props) {
   const cell = {
     padding: '5px 10px 5px 0',
     borderBottom: `1px solid ${ink.ruleSoft}`,
@@ -62,6 +70,17 @@ export function Needed({ needed, benches }: { needed: Shapes['Supplies']; benche
           </tbody>
         </table>
       </Box>
+      {recipes.length > 0 && <Box sx={{ mt: 1.5, fontSize: 13, fontWeight: 700 }}>How it would be made</Box>}
+      {recipes.map((one) => (
+        <Box key={one.title} sx={{ mt: 0.5, fontSize: 14 }}>
+          {one.title}, {one.amount}: {one.lead}
+          {one.lacks.map((lack) => (
+            <VerdictLine key={lack} level="look" lead="Lacking.">
+              {lack}
+            </VerdictLine>
+          ))}
+        </Box>
+      ))}
     </Sheet>
   );
 }

@@ -37,13 +37,18 @@ export interface Plan {
 /** Tomorrow at nine, as a date-time field wants it. */
 export const tomorrow = () => `${date(1)}T09:00`;
 
-/** What the plan will give; asked again a moment after the last change, the former answer shown until then. */
-export function usePrediction(plan: Plan) {
+/** A plan as what it gives is asked for. */
+function preview(plan: Plan) {
   const { method, options, instruments } = plan;
   const benches = Math.min(Math.max(Math.trunc(Number(plan.benches)) || 1, 1), 48);
   const samples_each = plan.allSamples ? Math.max(named(plan.samples).length, 1) : 1;
   const minutes = Math.min(Math.max(Math.trunc(Number(plan.minutes)) || 0, 0), 600);
-  const settled = useSettled({ method, options, instruments, benches, samples_each, minutes }, 250);
+  return { method, options, instruments, benches, samples_each, minutes };
+}
+
+/** What the plan will give; asked again a moment after the last change, the former answer shown until then. */
+export function usePrediction(plan: Plan) {
+  const settled = useSettled(preview(plan), 250);
   return useQuery({
     queryKey: ['predict', settled],
     enabled: settled.method !== '',
@@ -54,8 +59,8 @@ export function usePrediction(plan: Plan) {
 }
 
 /** What one change would do, asked a little later than what the plan itself gives: it takes longer. */
-export function useForesight({ method, options, instruments }: Plan) {
-  const settled = useSettled({ method, options, instruments }, 600);
+export function useForesight(plan: Plan) {
+  const settled = useSettled(preview(plan), 600);
   return useQuery({
     queryKey: ['foresee', settled],
     enabled: settled.method !== '',

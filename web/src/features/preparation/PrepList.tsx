@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { sentence, type Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
+import { clock } from '../../identity/time';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { ListLine } from './ListLine';
@@ -53,6 +54,19 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
           <Papers session={session} />
         </Sheet>
       )}
+      {data.switched_on.length > 0 && (
+        <Sheet title="To switch on">
+          {data.switched_on.map((one) => (
+            <ListLine
+              key={one.key}
+              title={one.text}
+              amount={clock(one.at)}
+              ready={one.ready}
+              onTick={onTick(one.key)}
+            />
+          ))}
+        </Sheet>
+      )}
       <Sheet title="To set out">
         {data.pieces.map((piece) => (
           <ListLine
@@ -62,8 +76,12 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
             ready={piece.ready}
             onTick={onTick(piece.key)}
           >
-            {piece.shared && 'shared by all'}
-            {piece.there !== null && !piece.short && ` · ${piece.there} are there`}
+            {[
+              piece.shared && 'shared by all',
+              piece.there !== null && !piece.short && `${piece.there} are there`,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
             {piece.short && (
               <VerdictLine level="look" lead="Too few.">
                 {piece.short}
@@ -80,6 +98,7 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
 const PAPERS = [
   ['prep-sheet.pdf', 'prep sheet'],
   ['labels.pdf', 'labels'],
+  ['labels.pdf?each=1', 'labels for each bench'],
   ['bench-sheets.pdf', 'bench sheets'],
   ['crib.pdf', 'your crib'],
   ['shopping.xlsx', 'shopping list'],

@@ -1,0 +1,48 @@
+"""Turns at what benches share while the class works: who is in one, who is late, when the rest come."""
+
+from datetime import datetime, timedelta
+
+from django.utils import timezone
+
+from chromata_core.declaration.options import active
+from chromata_core.planning.turns_followed import Followed, Had, can_be_followed, followed, had_of
+from labs.declared import method_of
+from labs.models import Session
+from labs.turns import planned_turns, turns_begin
+from notebook.desks import Desk
+from results.shapes import LiveTurns, Need
+
+
+def live_turns(session: Session, places: list[Desk]) -> tuple[LiveTurns | None, list[Need]]:
+    """Its lanes as they go on now, and who is late; nothing where ``places`` share nothing."""
+    if session.state != Session.State.OPEN or not active(method_of(session).shared, session.options):
+        return None, []
+    planned = planned_turns(session)
+    if planned is None:
+        return None, []
+    problem, placed = planned
+    if not can_be_followed(problem, method_of(session).shared):
+        return None, []
+    begins, now = turns_begin(session), timezone.now()
+    had: dict[tuple[int, int, str], Had] = {}
+    for desk in places:
+        had |= had_of(problem, desk.at, desk.state, desk.bench.number, now.timestamp())
+    minute = max(round((now - begins).total_seconds() / 60), 0)
+    found = followed(problem, placed, had, minute)
+    return LiveTurns(begins.isoformat(), minute, found.timetable), _needs(places, found, begins)
+
+
+def _needs(places: list[Desk], found: Followed, begins: datetime) -> list[Need]:
+    desks = {desk.bench.number: desk for desk in places}
+    needs = [
+        (
+            desk,
+            Need(
+                f"turn:{one.turn}", one.bench, desk.bench.pk, "look", one.what, one.text,
+                "Your turn is now: what keeps you?", (begins + timedelta(minutes=one.since)).isoformat(), None,
+            ),
+        )
+        for one in found.late
+        if (desk := desks.get(one.bench))
+    ]  # fmt: skip
+    return [need for desk, need in needs if need.id not in {e.text for e in desk.entries if e.key == "seen"}]
