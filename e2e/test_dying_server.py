@@ -80,8 +80,12 @@ class Dying(Served):
     def test_a_killed_database_is_told_and_comes_back_without_a_restart(self) -> None:
         entry, answer = self.student.note(self.bench, "before")
         self.assertTrue(answer.json()["kept"][0]["kept"])
-        logged = len(self.log())
-        os.kill(self.postmaster(), signal.SIGKILL)
+        logged, master = len(self.log()), self.postmaster()
+        served = [pid for pid in self.pids("postgres:") if self.parent(pid) == master]
+        self.addCleanup(self.pg, "start")
+        os.kill(master, signal.SIGKILL)
+        # a backend that is busy answers once more before it sees that its master is dead
+        self.assertTrue(until(lambda: not any(Path(f"/proc/{pid}").exists() for pid in served), 20))
         for path in (f"/api/benches/{self.bench}", "/api/benches", "/api/join/AMBER7"):
             away = self.student.get(path)
             self.assertEqual(away.status_code, 503, path)

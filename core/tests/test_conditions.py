@@ -236,8 +236,8 @@ RETIRED: tuple[tuple[str, str, dict[str, object]], ...] = (
     (
         "hydrate", "mass-rises",
         {"kind": "rises", "series": "m_heated", "option": "constant",
-         "why": "It took up water while it cooled, or it reacts with air.",
-         "do": "Heat again and cool it in a desiccator; if it rises again, start with a new portion."},
+         "why": "It took up water while it cooled, decomposed, or the crucible was not clean.",
+         "do": "Heat again and cool it in a desiccator; if it rises again, take a new portion."},
     ),
 )  # fmt: skip
 

@@ -45,7 +45,7 @@ class Minutes(TestCase):
 
     def test_a_series_counts_the_rows_that_are_planned(self) -> None:
         """Five standards of 25 minutes in all; three of five read, with their absorbances: two fifths are left, 10."""
-        plan = {"V_plan": "1; 2; 3; 4; 5"}
+        plan = {"V_plan": "1; 2; 3; 4; 5", "standards_by": "turn"}
         read = [Given("V_flask", "10")]
         read += [
             Given(key, text, None, n) for n in (1, 2, 3) for key, text in (("V_std", f"{n}.0"), ("A_std", f"0.{n}00"))

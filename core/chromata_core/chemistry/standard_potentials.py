@@ -75,14 +75,30 @@ def takes(metal: str) -> str:
 
 
 def metal_pairs(text: str) -> list[MetalPair]:
-    """Every pair of the metals in “Ag; Cu; Zn”, in that order; an error with a sentence for anything else."""
-    metals = [part.strip() for part in text.split(";")]
-    for metal in metals:
+    """Every pair of the metals in “Ag; Cu; Zn”, in that order, or those of “Cu/Zn; Ag/Cu” alone, the red lead at the
+    first of each; an error with a sentence for anything else.
+    """
+    parts = [[metal.strip() for metal in part.split("/")] for part in text.split(";")]
+    for metal in (metal for part in parts for metal in part):
         if metal not in METALS:
             raise ChromataError(unknown("metal", metal, list(METALS)), code="metal")
+    pairs = _told_pairs(parts) if any(len(part) > 1 for part in parts) else _all_pairs([part[0] for part in parts])
+    return [MetalPair(a, b, round(metal_potential(a) - metal_potential(b), 4)) for a, b in pairs]
+
+
+def _all_pairs(metals: list[str]) -> list[tuple[str, str]]:
     if not _FEWEST <= len(metals) <= _MOST or len(set(metals)) < len(metals):
         raise ChromataError(
             f"Give {_FEWEST} to {_MOST} different metals, with semicolons between them: Ag; Cu; Zn.", code="metal"
         )
-    pairs = combinations(metals, 2)
-    return [MetalPair(a, b, round(metal_potential(a) - metal_potential(b), 4)) for a, b in pairs]
+    return list(combinations(metals, 2))
+
+
+def _told_pairs(parts: list[list[str]]) -> list[tuple[str, str]]:
+    metals, pairs = {metal for part in parts for metal in part}, {frozenset(part) for part in parts}
+    if any(len(part) != 2 or part[0] == part[1] for part in parts) or len(pairs) < len(parts) or len(metals) > _MOST:
+        raise ChromataError(
+            f"Give pairs of two different metals, each pair once, of {_MOST} metals at most: Cu/Zn; Ag/Cu.",
+            code="metal",
+        )
+    return [(part[0], part[1]) for part in parts]

@@ -5,7 +5,7 @@ from dataclasses import dataclass, field
 from decimal import Decimal
 from functools import lru_cache
 
-from chromata_core.declaration.names import ChoiceName, CountName, QuantityName, When
+from chromata_core.declaration.names import ChoiceName, CountName, PlanName, QuantityName, When
 from chromata_core.errors import ReadingError
 from chromata_core.quantity.given import written_in
 from chromata_core.quantity.typed import parse_reading
@@ -105,7 +105,7 @@ class Planned:
 class ListOption:
     """A planned value for each trial, written one after the other: “5; 15; 30”. It stands in formulas of that trial,
     under its key, and in texts of its steps where they have ``{key}``. One that plans no trials plans the rows of the
-    series whose rule names it.
+    series whose rule names it. ``along`` names the list whose trials it goes with, a value of its own for each of them.
     """
 
     key: str
@@ -114,6 +114,8 @@ class ListOption:
     unit: str
     symbol: str
     help: str = ""
+    along: PlanName = ""
+    when: When = None
 
     def planned(self, text: str) -> list[Planned]:
         """What ``text`` plans, one for each trial or row; ReadingError for what cannot be planned so."""
@@ -163,6 +165,10 @@ class Trials:
     agree: QuantityName = ""
     rough: ChoiceName = ""
     each: CountName = ""
+
+    def planned_by(self, option: ListOption) -> bool:
+        """Whether this list plans a value for each trial."""
+        return bool(self.each) and self.each in (option.key, option.along)
 
     @property
     def how_many(self) -> ChoiceOption | None:

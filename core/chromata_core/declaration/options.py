@@ -71,7 +71,7 @@ def resolve_options(method: Method, given: Mapping[str, str]) -> dict[str, str]:
     by_method = dict(resolved)
     resolved.update({key: text for key, text in given.items() if key in known})
     for option in method.all_options:
-        problems += _option_problems(option, resolved)
+        problems += _option_problems(method, option, resolved)
         if _fixed(option) and resolved[option.key] != by_method[option.key]:
             problems.append(f"{option.label} is part of the method and not a choice; leave “{option.key}” out.")
     if problems:
@@ -108,7 +108,7 @@ def _apply_choice(option: Option, resolved: dict[str, str]) -> None:
             resolved.update(choice.sets)
 
 
-def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
+def _option_problems(method: Method, option: Option, resolved: dict[str, str]) -> list[str]:
     """What is wrong with an option; numbers of it are put into their units in ``resolved``."""
     try:
         match option:
@@ -116,7 +116,7 @@ def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
                 _check_number(option, resolved)
             case ListOption():
                 resolved[option.key] = option.in_units(resolved[option.key])
-                option.planned(resolved[option.key])
+                _check_along(method, option, resolved)
             case SubstanceOption():
                 molar_mass(resolved[option.key])
             case ChoiceOption():
@@ -131,6 +131,17 @@ def _option_problems(option: Option, resolved: dict[str, str]) -> list[str]:
 def listed(option: ListOption, text: str) -> list[Decimal]:
     """The values of a list option: “5; 15; 30”."""
     return [one.value for one in option.planned(text)]
+
+
+def _check_along(method: Method, option: ListOption, resolved: Mapping[str, str]) -> None:
+    planned = option.planned(resolved[option.key])
+    leading = next((one for one in method.options if one.key == option.along and isinstance(one, ListOption)), None)
+    if leading is None or not holds(option.when, resolved):
+        return
+    if len(planned) != len(wanted := leading.planned(resolved[leading.key])):
+        raise ReadingError(
+            f"it has {len(planned)} values and “{leading.label}” has {len(wanted)}; they go together, one for one."
+        )
 
 
 def _check_number(option: NumberOption, resolved: dict[str, str]) -> None:

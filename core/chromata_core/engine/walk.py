@@ -109,7 +109,7 @@ def _put(known: dict[str, Item], key: str, item: Item | None) -> None:
 
 def by_trial(over: Walked, option: Option) -> bool:
     """Whether this option plans a value for each trial."""
-    return isinstance(option, ListOption) and option.key == over.method.trials.each
+    return isinstance(option, ListOption) and over.method.trials.planned_by(option)
 
 
 def _in_all(key: str, counted: Iterable[Mapping[str, object]]) -> bool:

@@ -14,6 +14,8 @@ from chromata_core.declaration.names import (
     ReadingName,
     SeriesName,
 )
+from chromata_core.declaration.option_kinds import NumberOption
+from chromata_core.declaration.options import active
 from chromata_core.declaration.vocabulary import Series
 from chromata_core.engine.context import Context
 from chromata_core.judging.finding import Finding, Level
@@ -63,7 +65,13 @@ class Within(Looks):
 
     @staticmethod
     def _said(limit: Decimal | float) -> str:
-        return f"{limit:f}" if isinstance(limit, Decimal) else with_figures(limit, 3)
+        return f"{limit:f}".replace("-", "−") if isinstance(limit, Decimal) else with_figures(limit, 3)
+
+    @staticmethod
+    def _applies(at: Context, key: str) -> bool:
+        """Whether a limit is asked for under what is chosen."""
+        numbers = [one for one in at.bound.method.all_options if isinstance(one, NumberOption)]
+        return key in {one.key for one in active(numbers, at.bound.options)}
 
     def _limit(self, at: Context, text: str, trial: int | None) -> Decimal | float | None:
         kind, _, key = text.partition(":")
@@ -73,6 +81,8 @@ class Within(Looks):
             case "quantity":
                 return at.value(key, trial)
             case "option" | "-option":
+                if not self._applies(at, key):
+                    return None
                 given = (-1 if kind[0] == "-" else 1) * at.number(key)
             case "scale":
                 given = Decimal(at.instrument(key).high)

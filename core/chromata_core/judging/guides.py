@@ -2,9 +2,10 @@
 
 from dataclasses import dataclass
 
-from chromata_core.declaration.names import QuantityName, ReadingName
+from chromata_core.declaration.names import QuantityName, ReadingName, Sentence
 from chromata_core.engine.context import Context
 from chromata_core.judging.shapes import Guides
+from chromata_core.judging.whenever import OPEN, PLACEHOLDER, filled
 from chromata_core.quantity.rounding import plain
 
 
@@ -26,3 +27,18 @@ class RunIn(Guides):
             return ""
         mark = begun + sum(done) / len(done) - 1
         return f"Run in to about {plain(mark, 0)} {unit}, then drop by drop, swirling." if mark > 0 else ""
+
+
+@dataclass(frozen=True, slots=True)
+class Told(Guides):
+    """A sentence with numbers worked from what this bench has written: ``{x}`` and ``{formula:unit}`` as in a check
+    that is written as a condition.
+    """
+
+    sentence: Sentence
+
+    def say(self, at: Context, trial: int) -> str:
+        """Empty while one of its numbers is not known."""
+        known = {**at.session_numbers, **at.figures.get(trial, {})}
+        parts = [filled(at, found[0], known, trial, None, {}) for found in PLACEHOLDER.finditer(self.sentence)]
+        return "" if OPEN in parts else filled(at, self.sentence, known, trial, None, {})

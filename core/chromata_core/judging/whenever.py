@@ -52,7 +52,7 @@ class Whenever(Looks):
                 if holds(condition, _in_row(known, needed, row)):
                     here = _in_row(known, known, row)
                     what, why, do, word = (
-                        _said(at, text, here, trial, row, self.limits)
+                        filled(at, text, here, trial, row, self.limits)
                         for text in (self.what, self.why, self.do, self.word)
                     )
                     yield Finding(self.code, self.level, what, why, do, self.on, trial, row, word=word)
@@ -89,10 +89,10 @@ def _in_row(known: Known, names: Iterable[str], row: int | None) -> Known:
     return here
 
 
-_OPEN = "–"  # stands in a sentence for what is not known yet
+OPEN = "–"  # stands in a sentence for what is not known yet
 
 
-def _said(at: Context, text: str, known: Known, trial: int | None, row: int | None, limits: Mapping[str, str]) -> str:
+def filled(at: Context, text: str, known: Known, trial: int | None, row: int | None, limits: Mapping[str, str]) -> str:
     """``text`` with what stands in braces put in."""
     return PLACEHOLDER.sub(lambda found: _put(at, found[1].strip(), found[2], known, trial, row, limits), text)
 
@@ -103,9 +103,9 @@ def _put(
 ) -> str:  # fmt: skip
     tree = parse_expression(text)
     if symbol is None and isinstance(tree, Name):
-        return limits.get(tree.key) or _written(at, tree.key, known, trial, row) or _OPEN
+        return limits.get(tree.key) or _written(at, tree.key, known, trial, row) or OPEN
     item = value_of(tree, known)
-    return _OPEN if item is None else _in(item, at.bound.units.get(symbol or "", symbol or ""))
+    return OPEN if item is None else _in(item, at.bound.units.get(symbol or "", symbol or ""))
 
 
 def _in(item: Figured, symbol: str) -> str:

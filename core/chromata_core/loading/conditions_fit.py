@@ -16,6 +16,7 @@ from chromata_core.formula.condition import (
 )
 from chromata_core.formula.dimension import dimension_of
 from chromata_core.formula.tree import Name, Number, names
+from chromata_core.judging.guides import Told
 from chromata_core.judging.whenever import PLACEHOLDER, ROW, Whenever
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.quantity.units import NO_DIMENSION, Dimension, dimension_name, unit
@@ -35,6 +36,12 @@ def unfit_conditions(method: Method) -> Iterator[str]:
     for question in questions:
         yield from (f"“{question.label}”: {problem}" for problem in _unfit_answers(question, declared))
     scaled = {key for key, symbol in _units(method).items() if unit(symbol).offset}
+    for step in method.steps:
+        if isinstance(step.guide, Told):
+            try:
+                yield from (f"Step “{step.key}”: {problem}" for problem in _unfillable(step.guide.sentence, declared))
+            except ChromataError as error:
+                yield f"Step “{step.key}”: {error.message}"
     for check in method.checks:
         if isinstance(check, Whenever):
             try:
@@ -83,13 +90,19 @@ def _problems(check: Whenever, known: Mapping[str, Dimension], scaled: set[str])
             yield "A limit in °C is compared with a temperature alone. Write a difference of temperatures in K."
     yield from _unlike(condition, here)
     for text in (check.what, check.why, check.do, check.word):
-        for formula, symbol in PLACEHOLDER.findall(text):
-            tree = parse_expression(formula.strip())
-            yield from (unknown("quantity", name, list(known)) for name in names(tree) if name not in here)
-            if (symbol or not isinstance(tree, Name)) and dimension_of(tree, here) != unit(symbol).dimension:
-                yield f"“{{{formula}}}” is not in {symbol or 'a plain number'}."
-            if symbol and unit(symbol).offset and not isinstance(tree, Name):
-                yield f"“{{{formula}}}” may be a difference of temperatures. Tell it in K."
+        yield from _unfillable(text, here)
+
+
+def _unfillable(text: str, known: Mapping[str, Dimension]) -> Iterator[str]:
+    for formula, symbol in PLACEHOLDER.findall(text):
+        tree = parse_expression(formula.strip())
+        if missing := [unknown("quantity", name, list(known)) for name in names(tree) if name not in known]:
+            yield from missing
+            continue
+        if (symbol or not isinstance(tree, Name)) and dimension_of(tree, known) != unit(symbol).dimension:
+            yield f"“{{{formula}}}” is not in {symbol or 'a plain number'}."
+        if symbol and unit(symbol).offset and not isinstance(tree, Name):
+            yield f"“{{{formula}}}” may be a difference of temperatures. Tell it in K."
 
 
 def _names(one: Comparison) -> set[str]:

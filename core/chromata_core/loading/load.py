@@ -104,7 +104,7 @@ def _conditions(method: Method) -> Iterator[str]:
         o.key: [c.key for c in o.choices] for o in method.all_options if isinstance(o, ChoiceOption | SubstanceOption)
     }
     parts = (*method.readings, *method.quantities, *method.steps, *method.slips, *method.faults, *method.targets,
-             *method.supplies, *(o for o in method.options if isinstance(o, NumberOption)))  # fmt: skip
+             *method.supplies, *(o for o in method.options if isinstance(o, NumberOption | ListOption)))  # fmt: skip
     for part in parts:
         yield from _condition(getattr(part, "key", "") or getattr(part, "label", ""), part.when, choices)
     keys = [option.key for option in method.options]

@@ -100,7 +100,8 @@ def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
 def _formulas(bound: Bound, named: str) -> Sequence[str]:
     """Formulas that a supply names: by an option that is chosen, by words of a choice, or as they stand."""
     text = bound.options.get(named) or bound.worded(named)
-    return [one.strip() for one in text.split(";") if one.strip()]
+    names = text.replace("/", ";").split(";")  # metals may be written in pairs
+    return list(dict.fromkeys(one.strip() for one in names if one.strip()))
 
 
 def _concentrations(bound: Bound, named: str) -> list[tuple[str, float, float, str]]:

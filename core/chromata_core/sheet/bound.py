@@ -127,13 +127,13 @@ class Bound:
 
     def planned_for(self, trial: int) -> Planned | None:
         """What the list that plans trials plans for this one; None for methods without, and for the rough trial."""
-        option = next((option for option in self.lists if self.by_trial(option)), None)
+        option = next((option for option in self.lists if option.key == self.method.trials.each), None)
         place = self.place(trial)
         return self.items(option)[place - 1] if option and place else None
 
     def by_trial(self, option: ListOption) -> bool:
         """Whether this list plans trials; else it plans the rows of a series."""
-        return option.key == self.method.trials.each
+        return self.method.trials.planned_by(option)
 
     @cached_property
     def lists(self) -> tuple[ListOption, ...]:

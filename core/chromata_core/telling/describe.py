@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from chromata_core.chemistry.molar_mass import formula_text
+from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import (
     HOW_MANY,
     ChoiceOption,
@@ -257,7 +258,7 @@ def options_out(method: Method) -> list[OptionOut]:
 
 def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
     """The same options as they are set in resolved ``options``."""
-    asked = [o for o in _offered(method) if not isinstance(o, NumberOption) or holds(o.when, options)]
+    asked = [o for o in _offered(method) if holds(_when(o), options)]
     return [OptionChosen(o.key, o.label, option_text(o, options)) for o in asked]
 
 
@@ -265,11 +266,17 @@ def _offered(method: Method) -> list[Option]:
     return [o for o in method.all_options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
 
 
+def _when(option: Option) -> When:
+    return option.when if isinstance(option, NumberOption | ListOption) else None
+
+
 def _option(option: Option, group: Group) -> OptionOut:
+    when = {key: [c] if isinstance(c, str) else [*c] for key, c in (_when(option) or {}).items()}
     if isinstance(option, ListOption):
-        return OptionOut("list", option.key, option.label, option.help, option.default, option.unit, "", "", [], group)
+        return OptionOut(
+            "list", option.key, option.label, option.help, option.default, option.unit, "", "", [], group, when
+        )
     if isinstance(option, NumberOption):
-        when = {key: [c] if isinstance(c, str) else [*c] for key, c in (option.when or {}).items()}
         return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
                          option.limit, option.limit_label, [], group, when)  # fmt: skip
     kind = "choice" if isinstance(option, ChoiceOption) else "substance"

@@ -133,7 +133,7 @@ def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None
             place = Place(key, trial, turn)
             found.append(Task(step, trial, place, place in at.bound.typed, turn=turn))
         elif isinstance(part, Series):
-            found += [] if part.beside else _of_series(at, step, part, trial)
+            found += [] if part.beside in step.reads else _of_series(at, step, part, trial)
         elif part is not None or Place(key).kind in ("own", "answer"):  # own.… and answer.… stand where their step does
             place = in_round(Place(key, trial), turn) if isinstance(part, Observation) else Place(key, trial)
             place = _of_worksheet(at, place) if step.key == WORKSHEET else place
@@ -163,9 +163,18 @@ def _seen(at: Context, part: Reading | Observation | None, place: Place) -> bool
 
 
 def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> list[Task]:
-    """The readings of a series, row by row with those that are read beside it, and the next ones if it goes on."""
-    keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series))]
+    """The readings of a series, row by row with those of this step that are read beside it, and the next ones if it
+    goes on. One that stands beside a series of an earlier step is read in a row, once for each of that.
+    """
+    keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series) and r.key in step.reads)]
     made = {place for place in at.bound.typed if place.key in keys and place.trial == trial}
+    if series.beside:
+        rows = max(len(at.bound.series(series.beside, trial)), 1)
+        return [
+            Task(step, trial, place, place in made)
+            for n in range(1, rows + 1)
+            for place in [Place(series.key, trial, n)]
+        ]
     rows = max((place.row or 0 for place in made), default=0)
     complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
     goes_on = not isinstance(series.until, Ends) or not series.until.met(at, series.key, trial)

@@ -1,14 +1,13 @@
 """A cup with a thermometer, written once: temperatures before and after, read singly or as a trace, and what a cup takes."""
 
-from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Option
 from chromata_core.declaration.vocabulary import OwnError, Quantity, Reading, Role, Series
 from chromata_core.judging.rules import TraceRead
 from chromata_core.methods import natural_constants
 from chromata_core.telling.line_charts import Trace
 
-SINGLE: When = {"peak": "reading"}
-RECORDED: When = {"peak": ("trace", "extrapolated")}
+SINGLE = {"peak": "reading"}
+RECORDED = {"peak": ("trace", "extrapolated")}
 
 HEAT_CAPACITY = NumberOption("c", "Heat capacity of water", "4.184", "J/(g·K)", "c", "4.184 is the thermochemical calorie; water at 25 °C has 4.181.",
                              low="0.1")  # fmt: skip

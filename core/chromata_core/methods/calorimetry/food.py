@@ -22,6 +22,8 @@ from chromata_core.methods import class_units, natural_constants
 from chromata_core.methods.calorimetry import cup
 from chromata_core.methods.weighing import tared
 
+_EACH = {"own_asked": "each"}
+
 METHOD = Method(
     slug="food-calorimetry",
     version=1,
@@ -33,7 +35,12 @@ METHOD = Method(
         class_units.FOOD_ENERGY, cup.HEAT_CAPACITY,
         ChoiceOption("water_by", "Water is", (Choice("cylinder", "Measured in a cylinder, 1 g/mL"), Choice("balance", "Weighed")), "cylinder"),
         NumberOption("rho_1", "Density taken for water", "1", "g/mL", "ρ", fixed=True),
-        ChoiceOption("burned_by", "Mass burned", (Choice("residue", "First weighing less the rest"), Choice("whole", "All of it: it burned nearly to the end")), "residue"),
+        ChoiceOption("burned_by", "Mass burned", (Choice("residue", "First weighing less the rest"), Choice("whole", "All of it: it burned nearly to the end"),
+        ), "residue", "A piece that burned to its end leaves 0.00."),
+        ChoiceOption("own_asked", "Worked out by each bench", (
+            Choice("end", "At the end: energy of a gram, share of the label"),
+            Choice("each", "One after the other: heat, energy, that of a gram; then of a piece and its share"),
+        ), "end", "Each answer is judged before the next one builds on it."),
         NumberOption("E_label", "Label: energy of a serving", "160", "kcal", "E_label", low="0.1"),
         NumberOption("N_label", "Label: pieces in a serving", "24", symbol="N", low="1"),
         NumberOption("N_several", "Pieces weighed together", "10", symbol="N_weighed", help="For the mean mass of a piece.", low="1"),
@@ -58,7 +65,7 @@ METHOD = Method(
         Reading("T_end", "Highest temperature", "°C", "thermometer", "T_end", response=True, hint="It rises a little after the flame is out. Clear of the bottom.", echo="q"),
         Observation("fell", "The piece", (Choice("stayed", "Stayed in the holder"), Choice("fell", "Fell, or part of it did")), voids=("fell",),
                     hint="What fell burned elsewhere or not at all."),
-        Reading("m_rest", "What is left of it", "g", "balance", "m_rest", hint="Same boat, same tare. Let it cool.", echo="m", when={"burned_by": "residue"}),
+        Reading("m_rest", "What is left of it", "g", "balance", "m_rest", hint="Same boat, same tare. Let it cool. It burned to its end: 0.00.", echo="m", when={"burned_by": "residue"}),
     ),
     quantities=(
         Quantity("m_piece", "Mean mass of a piece", "m_several / N_several", "g", "m_piece", "bench"),
@@ -89,8 +96,10 @@ METHOD = Method(
              "Light it again if it goes out early. The can just above the flame: soot means too near.", reads=("T_end", "fell"),
              cautions=(cautions.OPEN_FLAME, cautions.SMOKE, cautions.HOT_CAN), minutes=5, scene="burning-food"),
         Step("rest", "Weigh what is left", "Let it cool, weigh what is left", "on the same boat.", reads=("m_rest",), when={"burned_by": "residue"}, cautions=(cautions.HOT_CAN,), scene="burning-food"),
+        Step("own-piece", "Own calculation, this piece", "Work out the heat, then the energy,", "then that of one gram.", "Joules first; 4184 J make one kilocalorie.", "trial", ("own.q", "own.E", "own.e_t"), when=_EACH, minutes=5),
         Step("own", "Own calculation", "Work out the energy of a gram and of a piece yourself", "and compare with the label.",
-             "Joules first, then kilocalories: 4184 J make one. Litres times degrees gives kilocalories directly.", "closing", ("own.e", "own.w")),
+             "Joules first, then kilocalories: 4184 J make one. Litres times degrees gives kilocalories directly.", "closing", ("own.e", "own.w"), when={"own_asked": "end"}),
+        Step("own", "Own calculation", "Work out the energy of a piece,", "and which share of its label that is.", "From the mean of your pieces and the mean mass of one.", "closing", ("own.E_piece", "own.w"), when=_EACH),
         conclusion(4),
         Step("clean", "Clean the can", "When all is cold, wipe the soot off", "and throw the food away.", "", "closing", cautions=(cautions.HOT_CAN, cautions.NOT_EATEN, cautions.DEFER), scene="tidy"),
     ),

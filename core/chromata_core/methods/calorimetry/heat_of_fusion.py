@@ -18,6 +18,7 @@ from chromata_core.declaration.vocabulary import (
     Step,
 )
 from chromata_core.judging.checks import Within
+from chromata_core.judging.guides import Told
 from chromata_core.methods import class_units
 from chromata_core.methods.calorimetry import cup
 from chromata_core.methods.weighing import tared
@@ -25,6 +26,13 @@ from chromata_core.telling.bar_charts import Bars
 
 _MELTS = "m_w_plan * c * (T_plan - T_0) / (H_lit / M_w)"
 
+# Ice that could never melt is the one thing that spoils a run for good: how much this water can melt is said before.
+_WEIGH = Told(
+    "Dry about {m_ice_plan:g} of ice, weigh it quickly; {0.7 * m_most:g} at most: this water melts {m_most:g}."
+)
+_ADD = Told(
+    "About {m_ice_plan:g} of dried ice in, {0.7 * m_most:g} at most; lid on, swirl; write the lowest temperature."
+)
 _AFTER, _BEFORE = {"ice_by": "after"}, {"ice_by": "before"}
 
 METHOD = Method(
@@ -87,9 +95,11 @@ METHOD = Method(
              "Ice comes dry from a towel, at 0 °C, not straight from the freezer.", "setup", cautions=(cautions.GOGGLES, cautions.SHATTER, cautions.DEFER), scene="ready"),
         Step("water", "Weigh the water", "Tare the cup, add about {m_w_plan} of water", "near room temperature, and write its mass.", reads=("m_w",), minutes=3, scene="weigh-tared"),
         Step("warmth", "Temperature before", "Read the water's temperature", "with the lid on.", reads=("T_start",), when=cup.SINGLE),
-        Step("ice", "Weigh the ice", "Dry about {m_ice_plan} of ice in a towel, weigh it", "and be quick: it melts.", reads=("m_in",), when=_BEFORE, cautions=(cautions.SHATTER,), scene="cup-ice"),
+        Step("ice", "Weigh the ice", "Dry about {m_ice_plan} of ice in a towel, weigh it", "and be quick: it melts.", reads=("m_in",), when=_BEFORE, cautions=(cautions.SHATTER,), guide=_WEIGH, scene="cup-ice"),
         Step("melt", "Dried ice in, swirl", "Dry about {m_ice_plan} of ice in a towel, add it, lid on, swirl;", "write the lowest temperature.",
-             "Ice that carries water counts as ice and takes no heat.", reads=("T_end", "ice"), when=cup.SINGLE, cautions=(cautions.SHATTER,), minutes=6, scene="cup-ice"),
+             "Ice that carries water counts as ice and takes no heat.", reads=("T_end", "ice"), when={**cup.SINGLE, **_AFTER}, cautions=(cautions.SHATTER,), guide=_ADD, minutes=6, scene="cup-ice"),
+        Step("melt", "Ice in, swirl", "Ice in, lid on, swirl;", "write the lowest temperature.",
+             "What melts on the way is counted as ice and takes no heat: be quick.", reads=("T_end", "ice"), when={**cup.SINGLE, **_BEFORE}, cautions=(cautions.SHATTER,), minutes=6, scene="cup-ice"),
         Step("melt", "Record, dried ice in, swirl", "Start the clock and read twice; at {t_mix} add about {m_ice_plan} of dried ice, lid on, swirl;", "read on every half minute.",
              "Ice that carries water counts as ice and takes no heat.", reads=("t", "Temp", "ice"), when=cup.RECORDED, cautions=(cautions.SHATTER,), minutes=6, scene="cup-ice"),
         Step("again", "Weigh again", "Weigh the cup with all its water,", "same tare.", reads=("m_all",), when=_AFTER),

@@ -21,6 +21,8 @@ from chromata_core.judging.whenever import Whenever
 from chromata_core.methods import natural_constants
 from chromata_core.telling.line_charts import AcrossLine
 
+_ONE, _BOTH = {"varied": ("reduced", "formed")}, {"varied": "both"}
+
 METHOD = Method(
     slug="nernst",
     version=1,
@@ -40,9 +42,11 @@ METHOD = Method(
         NumberOption("E_lit", "Accepted standard potential", "1.104", "V", "E_lit", low="-6"),
         ChoiceOption("varied", "Concentration that is varied", (
             Choice("reduced", "At the {plus}: the ion that is used up"), Choice("formed", "At the {minus}: the ion that is formed"),
+            Choice("both", "Both, one after the other"),
         ), "reduced"),
-        ListOption("c_plan", "Concentrations", "1.0; 0.1; 0.01; 0.001", "mol/L", "c", "Each is made from the one before, 1 in 10."),
-        NumberOption("c_fixed", "Concentration on the other side", "1.0", "mol/L", "c_fixed", "", "0.01", "normal95", "Concentration on the other side", room=True),
+        ListOption("c_plan", "Concentrations", "1.0; 0.1; 0.01; 0.001", "mol/L", "c", "Each is made from the one before, 1 in 10. Where both are varied: those at the {plus}."),
+        ListOption("c_other", "Beside them, at the {minus}", "1.0; 1.0; 0.1; 0.01", "mol/L", "c_−", "One for each of the list above.", along="c_plan", when=_BOTH),
+        NumberOption("c_fixed", "Concentration on the other side", "1.0", "mol/L", "c_fixed", "", "0.01", "normal95", "Concentration on the other side", room=True, when=_ONE),
         NumberOption("V_side", "Solution for a half-cell", "20", "mL", low="1", planning=True),
         natural_constants.R, natural_constants.F, natural_constants.UNIT_CONCENTRATION,
         NumberOption("T_25", "25 °C", "25", "°C", "T₂₅", fixed=True),
@@ -65,6 +69,7 @@ METHOD = Method(
     quantities=(
         Quantity("Q", "Reaction quotient", "(c_fixed / c_1)**p_ox / (c_plan / c_1)**p_red", "", "Q", when={"varied": "reduced"}),
         Quantity("Q", "Reaction quotient", "(c_plan / c_1)**p_ox / (c_fixed / c_1)**p_red", "", "Q", when={"varied": "formed"}),
+        Quantity("Q", "Reaction quotient", "(c_other / c_1)**p_ox / (c_plan / c_1)**p_red", "", "Q", when=_BOTH),
         Quantity("x", "log₁₀ of Q", "log10(Q)", "", "lg(Q)"),
         Quantity("y", "Cell potential", "E", "mV", "E"),
         Quantity("nu", "Degrees of freedom of the line", "count(x) - 2", "", "ν", "summary", aside=True),
@@ -82,7 +87,9 @@ METHOD = Method(
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",), scene="cell-leads"),
         Step("warmth", "Temperature", "Read the temperature", "of the solutions.", "", "setup", ("T",)),
         Step("make", "Half-cell with {c_plan}", "Fill the half-cell with {c_plan},", "rinse the metal with it, fresh bridge.", "From the weakest to the strongest nothing is carried over.",
-             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}", minutes=4, scene="salt-bridge"),
+             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan}", minutes=4, when=_ONE, scene="salt-bridge"),
+        Step("make", "Half-cells with {c_plan} and {c_other}", "{c_plan} at the {plus}, {c_other} at the {minus};", "rinse the metals, fresh bridge.", "From the weakest to the strongest nothing is carried over.",
+             reads=("bridge",), cautions=(cautions.METAL_SALTS,), photo="The set-up with {c_plan} and {c_other}", minutes=5, when=_BOTH, scene="salt-bridge"),
         Step("read", "Read the potential", "Clips clear of the liquid; wait until it stands still,", "read with its sign.", reads=("E",), scene="cell-leads"),
         Step("anode", "Anode", "Which metal was the anode?", "", "", "closing", ("anode",)),
         Step("own", "Own calculation", "Work out slope and standard potential yourself", "and compare.", "E against log Q: slope and intercept.", "closing", ("own.slope", "own.E_0")),
@@ -119,6 +126,8 @@ METHOD = Method(
     supplies=(
         Supply("Solution of the varied ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{plus_metal}", concentration="c_plan", when={"varied": "reduced"}),
         Supply("Solution on the other side", "V_side", "mL", "bench", substance="{minus_metal}", concentration="c_fixed", when={"varied": "reduced"}),
+        Supply("Solutions at the {plus}", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{plus_metal}", concentration="c_plan", when=_BOTH),
+        Supply("Solutions at the {minus}", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{minus_metal}", concentration="c_other", when=_BOTH),
         Supply("Solution of the varied ion", "V_side", "mL", "bench", note=cautions.METAL_SALTS, substance="{minus_metal}", concentration="c_plan", when={"varied": "formed"}),
         Supply("Solution on the other side", "V_side", "mL", "bench", substance="{plus_metal}", concentration="c_fixed", when={"varied": "formed"}),
    ),

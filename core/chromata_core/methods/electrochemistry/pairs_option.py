@@ -11,9 +11,10 @@ from chromata_core.engine.context import Context
 
 @dataclass(frozen=True, slots=True)
 class PairsOption(ListOption):
-    """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them: in formulas it stands
-    for the standard potential of that pair (V), in texts ``{plus}`` and ``{minus}`` for its two metals, ``{plus gives}``
-    and ``{plus takes}`` for what happens where that metal is anode or cathode.
+    """Metals, written one after the other: “Ag; Cu; Zn”. It plans a trial for each pair of them, or for the pairs that
+    are written, “Cu/Zn; Ag/Cu”, red lead first: in formulas it stands for the standard potential of that pair (V), in
+    texts ``{plus}`` and ``{minus}`` for its two metals, ``{plus gives}`` and ``{plus takes}`` for what happens where
+    that metal is anode or cathode.
     """
 
     def planned(self, text: str) -> list[Planned]:

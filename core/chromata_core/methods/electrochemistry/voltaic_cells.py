@@ -29,7 +29,7 @@ METHOD = Method(
     question="Which metal gives electrons to which, and how strongly?",
     reaction="A → Aⁿ⁺ + n e⁻ at the anode; Bᵐ⁺ + m e⁻ → B at the cathode",
     options=(
-        PairsOption("cells", "Metals", "Ag; Cu; Pb; Zn", "V", "E°", "Three to six of Ag, Cu, Pb, Sn, Ni, Fe, Zn, Al, Mg, each in a solution of its ion. Every pair is measured."),
+        PairsOption("cells", "Metals", "Ag; Cu; Pb; Zn", "V", "E°", "Three to six of Ag, Cu, Pb, Sn, Ni, Fe, Zn, Al, Mg, each in a solution of its ion. Every pair is measured; or write the pairs, red lead first: Cu/Zn; Ag/Cu."),
         ChoiceOption("vessel", "Half-cells stand in", (
             Choice("beakers", "Beakers with paper-strip bridges", words={"bridge": "lay a fresh strip, wet with bridge solution, across"}),
             Choice("wells", "A block of wells round a central bridge", words={"bridge": "fill the central well high enough to touch them all"}),
@@ -62,6 +62,8 @@ METHOD = Method(
     steps=(
         Step("labels", "Goggles, gloves, sand the metals", "Put goggles and gloves on and sand every metal bright", "on both sides.", "", "setup",
              cautions=(cautions.GOGGLES, cautions.METAL_SALTS, cautions.DEFER), minutes=8, scene="ready"),
+        Step("empty", "Empty and rinse the block", "Take the storage solution out with a dropper, well by well,", "into the waste; rinse twice, dab dry.",
+             "Pouring is messy and mixes the wells.", "setup", when={"vessel": "wells"}, cautions=(cautions.METAL_SALTS,), minutes=4, scene="salt-bridge"),
         Step("check", "Each metal in its own ion", "Look at each metal: is it the one its label says?", "Then each into the {c_ions} solution of its own ion.", "", "setup", ("metals",), scene="salt-bridge"),
         Step("meter", "Voltmeter", "Touch the leads together:", "does it show zero?", "", "setup", ("zero",), scene="cell-leads"),
         Step("bridge", "Salt bridge", "Between the half-cells {bridge};", "metals do not touch it.", "A dry or torn bridge is the commonest bad contact.", "setup", cautions=(cautions.METAL_SALTS,),

@@ -4,6 +4,7 @@ from chromata_core.declaration import cautions
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
+from chromata_core.declaration.schools import agreement_options
 from chromata_core.declaration.vocabulary import (
     GRAVIMETRIC,
     Example,
@@ -27,7 +28,7 @@ CANDIDATES = (
 
 METHOD = Method(
     slug="hydrate",
-    version=1,
+    version=2,
     family=GRAVIMETRIC,
     title="Water of crystallisation",
     question="How much water is bound in a crystal, and what is its formula?",
@@ -54,6 +55,7 @@ METHOD = Method(
         ),
         SubstanceOption("M_water", "Water", (Choice("H2O", "Water"),), "H2O", "M_water", fixed=True),
         *drying.options(),
+        *agreement_options("1", "%", "range", "3"),
         NumberOption("m_portion", "Portion of salt", "3", "g", help="1.5 to 5 g dry well in a crucible.", low="0.1", planning=True),
     ),
     roles=(Role("balance", "Balance", ("balance",), "balance-0.001"),),
@@ -95,14 +97,18 @@ METHOD = Method(
              cycle="m_heated", again="Heat it again, lid slightly open; watch the flame.", scene="crucible"),
         drying.weigh_step("m_heated", 600, "heat again until the mass stays.", "5 minutes the second time, 2 minutes after that.", "crucible"),
         Step("look", "Look under the lid", "Look under the lid", "before you call it dry.", reads=("lid",), scene="crucible"),
+        *(Step("own", "Own calculation", f"Work out {wanted} yourself", "and compare.", hint, "closing", (f"own.{result}",), when={"task": task})
+          for task, wanted, hint, result in (
+              ("formula", "the water per formula unit", "Moles of water to moles of dry salt.", "x"), ("identify", "the share of water", "Mass that left, of the mass that was there.", "w"),
+          )),
         conclusion(2),
         Step("clean", "Waste and cleaning", "Collect the residue", "and clean the crucible when it is cold.", "", "closing",
              cautions=(cautions.METAL_WASTE, cautions.DEFER), scene="tidy"),
     ),
     hazards=(cautions.GOGGLES, cautions.FLAME, cautions.HOT_CRUCIBLE, cautions.METAL_WASTE, cautions.DEFER),
     checks=(
-        *drying.checks("m_heated", "It took up water while it cooled, or it reacts with air.",
-                       "Heat again and cool it in a desiccator; if it rises again, start with a new portion."),
+        *drying.checks("m_heated", "It took up water while it cooled, decomposed, or the crucible was not clean.",
+                       "Heat again and cool it in a desiccator; if it rises again, take a new portion."),
         Within("m_hydrate", "Too little is hard to weigh well, too much is hard to dry.", "About 3 g is a good portion.",
                low="1.5", high="5", on="m_before"),
         Seen("lid", "drops", "repeat", "Drops on the rim of the lid.", "Water that has not left is weighed as salt.",
@@ -121,7 +127,7 @@ METHOD = Method(
             ("m_heated", 1, 1, "33.501"), ("m_heated", 1, 2, "33.449"), ("m_heated", 1, 3, "33.447"), ("lid", 1, None, "dry"),
         ),
     ),
-    trials=Trials("Crucible", 1, 3),
+    trials=Trials("Crucible", 1, 3, agree="w_t"),
     slips=(
         Slip("hydrate-moles", "the hydrate's mass is used for the moles of salt", "n_salt", "(m_before - m_crucible) / M_salt"),
         Slip("ratio-inverted", "the ratio is turned over", "x_t", "n_salt / n_water"),

@@ -33,6 +33,7 @@ METHOD = Method(
         ChoiceOption("bath_is", "Warm water comes from", (
             Choice("beaker", "Beakers, mixed hot and cold", words={"bath_words": "About 5 °C above the planned one, tubes in it"}),
             Choice("thermostat", "Thermostats", words={"bath_words": "The thermostat at the planned one, tubes in it"}),
+            Choice("mixed", "Thermostats for some temperatures, beakers for the others", words={"bath_words": "The thermostat, if one stands at it; else a beaker about 5 °C above it"}),
         ), "beaker", "A beaker cools while the tubes warm up; a thermostat does not."),
         *cross.AGREE,
         NumberOption("baths", "Water baths", "2", low="1", high="8", planning=True),

@@ -33,6 +33,8 @@ from chromata_core.telling.charts import AcrossTrials
 # Salts that are no food are never tasted, whatever the vessels are.
 _FOOD: When = {"ware": "kitchen", "M_s": ("C12H22O11", "C6H12O6", "NaCl")}
 
+_EACH: When = {"own_asked": "each"}
+
 METHOD = Method(
     slug="molarity-series",
     version=1,
@@ -60,6 +62,9 @@ METHOD = Method(
         ChoiceOption("ware", "Vessels and spoons", (
             Choice("laboratory", "Of the laboratory: nothing is tasted"), Choice("kitchen", "Of the kitchen, kept apart: food may be tasted"),
         ), "laboratory", "Only food that touched nothing of a laboratory, in a room where eating is allowed; local rules and the responsible instructor decide."),
+        ChoiceOption("own_asked", "Worked out by each bench", (
+            Choice("concentration", "The concentration"), Choice("each", "Litres, then moles, then the concentration", units={"mL": "L"}),
+        ), "concentration", "Each answer is judged before the next one builds on it."),
         NumberOption("balances", "Balances", "4", low="1", high="24", planning=True),
         NumberOption("balance_places", "Benches at one at a time", "1", low="1", high="6", planning=True),
         NumberOption("balance_minutes", "A bench's turn", "6", "min", "", "All its portions, one after the other.", low="1", high="60", planning=True),
@@ -105,11 +110,13 @@ METHOD = Method(
              "full portions, then the rest.",
              "Backwards, because water that came out of a laboratory cylinder never goes into a vessel meant for food.",
              "setup", ("V_out",), minutes=5, scene="cylinder"),
+        Step("litres", "Litres", "Add the portions up:", "how many litres does a vessel hold?", "", "setup", ("own.V",), when=_EACH, minutes=2),
         Step("weigh", "Weigh the portion", "Tare the vessel, add about {m_plan},", "write what the balance shows.", reads=("m",),
              cautions=(cautions.SPILL,), scene="solution-by-mass"),
         Step("dissolve", "Fill to the mark, dissolve", "Fill to the mark with water and stir", "until nothing is left.",
              "To the mark, not a measured volume of water: the solute takes up room too.", reads=("looks", "taste"), minutes=4, scene="solution-by-mass"),
-        Step("own", "Own calculation", "Work out this concentration yourself", "and compare.", "", "trial", ("own.c",)),
+        Step("own", "Own calculation", "Work out this concentration yourself", "and compare.", "", "trial", ("own.c",), when={"own_asked": "concentration"}),
+        Step("own", "Own calculation", "Work out the moles, then moles in a litre,", "and compare.", "", "trial", ("own.n", "own.c"), when=_EACH),
         Step("compare", "The series", "Work out how many times stronger the last is", "than the first.", "", "closing", ("own.ratio",), scene="solution-by-mass"),
         conclusion(3),
         Step("clean", "Empty and clean", "Empty the vessels", "and wipe the balance.", "", "closing",

@@ -33,6 +33,8 @@ _WEIGHED = (
     ("2.9871", "2.9893", "2.9858", "2.9884", "2.9867", "2.9879", "2.9890", "2.9862", "2.9875", "2.9881"),
 )
 
+_MARKED, _LIMITS = {"pipette_is": "marked"}, {"pipette_is": ("adjustable", "glass")}
+
 METHOD = Method(
     slug="volumetric-calibration",
     version=1,
@@ -42,6 +44,11 @@ METHOD = Method(
     reaction="V = m · Z(T)",
     options=(
         ListOption("V_plan", "Volumes to test", "0.50; 1.00; 3.00", "mL", "V_set", "One after the other."),
+        ChoiceOption("pipette_is", "The pipette is", (
+            Choice("adjustable", "Adjustable", words={"set_to": "Set the pipette to", "then_do": "new tip, wet it twice.", "why_so": "Turn down onto the volume, never up to it: the thread has play."}),
+            Choice("marked", "Marked by hand", words={"set_to": "Draw to your mark for", "then_do": "rinsed with water before.", "why_so": "Past the mark on purpose, then let it sink to the line. A volume without a mark of its own is made of several."}),
+            Choice("glass", "Of glass, with its own mark", words={"set_to": "Fill the pipette to its mark for", "then_do": "let it drain, touch off.", "why_so": "Eye level, bottom of the curve on the mark; never blow the last drop out."}),
+        ), "adjustable", "A hand-made mark has no limit in any standard: it is compared with what it says and with the class."),
         NumberOption("deliveries", "Deliveries at each volume", "10", help="Ten is what the standard asks.", low="3", high="30"),
         ChoiceOption(
             "density", "From mass to volume",
@@ -52,8 +59,8 @@ METHOD = Method(
                      limit_label="Density of the air"),
         NumberOption("rho_weights", "Density of the balance's weights", "8.0", "g/mL", "ρ_w", "Steel: 8.0 g/mL by convention.", low="1"),
         NumberOption("rho_1", "Density taken for water", "1.000", "g/mL", "ρ", low="0.9"),
-        NumberOption("most_error", "Permitted systematic error", "0.040", "mL", help="ISO 8655-2 for 5 mL, value from memory."),
-        NumberOption("most_scatter", "Permitted random error", "0.015", "mL", help="ISO 8655-2 for 5 mL, value from memory."),
+        NumberOption("most_error", "Permitted systematic error", "0.040", "mL", help="ISO 8655-2 for 5 mL, value from memory.", when=_LIMITS),
+        NumberOption("most_scatter", "Permitted random error", "0.015", "mL", help="ISO 8655-2 for 5 mL, value from memory.", when=_LIMITS),
     ),
     roles=(
         Role("pipette", "Pipette under test", ("adjustable pipette", "pipette"), "adjustable-5"),
@@ -83,8 +90,8 @@ METHOD = Method(
              "Two hours are usual. Pure water, weighing boat with a lid against evaporation, balance away from draughts.",
              "setup", cautions=(cautions.GOGGLES, cautions.SMALL_TIPS, cautions.DEFER), scene="ready"),
         Step("temperature", "Temperature of the water", "Read the temperature of the water.", "", "", "setup", ("T_water",)),
-        Step("set", "Set the pipette", "Set the pipette to {V_plan},", "new tip, wet it twice.",
-             "Turn down onto the volume, never up to it: the thread has play.", reads=("V_set",), scene="pipette"),
+        Step("mark", "Mark the pipette", "Weigh water into it, 1 g for 1 mL: {V_plan},", "and draw a fine line at each level.", "On a strip of tape, at the bottom of the curve, eye level.", "setup", when=_MARKED, minutes=8, scene="pipette"),
+        Step("set", "The pipette at {V_plan}", "{set_to} {V_plan},", "{then_do}", "{why_so}", reads=("V_set",), scene="pipette"),
         Step("deliver", "Deliver and weigh", "Tare the boat, deliver, write the mass;", "again until all are done.",
              "Same depth, same pace, touch the wall at the end.", reads=("m_d",), cautions=(cautions.SPILL,), scene="weigh-tared"),
         Step("own", "Own calculation", "Work out s of the deliveries yourself", "and compare.",

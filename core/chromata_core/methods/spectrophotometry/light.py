@@ -37,6 +37,7 @@ BY_A, BY_T = {"scale": "A"}, {"scale": "T"}
 MEASURED, GIVEN = {"line": "measured"}, {"line": "given"}
 _LINE, _ORIGIN = {"fit": "intercept", **MEASURED}, {"fit": "origin", **MEASURED}
 _ONE, _TWO = {"cuvettes": "one"}, {"cuvettes": "two"}
+_ROW, _IN_TURN = {"standards_by": "row", **MEASURED}, {"standards_by": "turn", **MEASURED}
 _ZERO = (Choice("zero", "Shows zero: 0.000 A, 100.0 %T"), Choice("off", "Shows something else: zero it now"))
 
 
@@ -70,6 +71,9 @@ def options(
         NumberOption("wavelength", "Wavelength", wavelength, "nm", help="Set before the blank is read.", low="180"),
         ChoiceOption("fit", "Calibration line", (Choice("intercept", "Fitted, with its intercept"), Choice("origin", "Forced through the origin")), "intercept",
                      "Through the origin only if the intercept's own test allows it."),
+        ChoiceOption("standards_by", "The standards are", (
+            Choice("row", "All made first, then read in a row"), Choice("turn", "Made and read one after the other"),
+        ), "row", "In a row the instrument is needed once, and the cuvette goes from weak to strong."),
         ChoiceOption("line", "The line is", (Choice("measured", "Measured by each bench, from standards"), Choice("given", "Given, as an equation")), "measured",
                      "An equation saves the time of the standards; what it was measured with is not seen."),
         NumberOption("a_line", "Slope of the given line", slope, "L/mol", "a", "A = a · c + b; the molar absorptivity times the path.", f"{0.01 * float(slope):.3g}",
@@ -225,8 +229,12 @@ SETUP_STEPS: tuple[Step, ...] = (
          "Clear faces wiped, no bubbles, always the same way round. A beaker each for solution, blank and waste: rinse beaker, then cuvette, with what comes in.", "setup", ("zero",), cautions=(cautions.CUVETTE,), minutes=3, scene="blank"),
     Step("match", "The two cuvettes", "Fill the second cuvette with the blank too", "and read it against the first.",
          "What it shows is its own; from now on the solutions go into it.", "setup", ("A_match", "T_match"), when=_TWO, scene="blank"),
+    Step("make", "Make the standards", "Pipette {V_plan} of stock into a flask, make up,", "invert ten times.",
+         "All of them before the first is read. Rinse the pipette with stock, not with water.", "setup", ("V_flask", "V_std"), cautions=(cautions.DYE,), when=_ROW, minutes=15, scene="standards"),
+    Step("standards", "Read the standards in a row", "From weak to strong: rinse the cuvette with the next standard,", "read it.",
+         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("A_std", "T_std"), when=_ROW, minutes=10, scene="sample-light"),
     Step("standards", "Make and read the standards", "Pipette {V_plan} of stock into a flask, make up, invert ten times;", "rinse the cuvette with it, read.",
-         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=MEASURED, minutes=25, scene="standards"),
+         "Points lie on one straight line; they are never joined from one to the next.", "setup", ("V_flask", "V_std", "A_std", "T_std"), cautions=(cautions.DYE,), when=_IN_TURN, minutes=25, scene="standards"),
 )  # fmt: skip
 
 

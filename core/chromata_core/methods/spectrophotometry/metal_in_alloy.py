@@ -20,9 +20,12 @@ from chromata_core.declaration.vocabulary import (
     Step,
     Wait,
 )
+from chromata_core.judging.checks import Seen
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.spectrophotometry import light
 from chromata_core.methods.weighing import tared
 
+_EXPECTED = "m * w_expected / M_Cu / V_flask_plan"
 _ORDERS = {"piece": "blank", "standards": ""}
 
 
@@ -30,7 +33,7 @@ def _begin(order: str) -> tuple[Step, Step]:
     """The piece weighed and in its acid: before the setup step that the order names, or in its turn."""
     early = _ORDERS[order]
     return (
-        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("m",), early=early, when={"order": order}, scene="weigh-tared"),
+        Step("weigh", "Weigh the piece", "Weigh a clean, dry piece", "on a tared boat.", reads=("kind", "m"), early=early, when={"order": order}, scene="weigh-tared"),
         Step("dissolve", "Dissolve it under the hood", "Piece into a beaker, 30 mL of 6 mol/L nitric acid, under the hood;", "start the clock and go on.",
              "About ten minutes for a thin piece, until it is gone and no brown is left.", wait=Wait("Dissolving", 600), meanwhile="" if early else "weigh", cautions=(cautions.NITRIC,),
              early=early, minutes=3, when={"order": order}, scene="dissolve-in-hood"),
@@ -50,6 +53,11 @@ METHOD = Method(
         ChoiceOption("order", "What begins first", (
             Choice("piece", "The piece: standards are made while it dissolves"), Choice("standards", "The standards"),
         ), "piece", "Ten minutes for a thin piece, far longer for a solid one: they are not waited for."),
+        ChoiceOption("alloy", "Alloy", (
+            Choice("brass", "Brass, copper and zinc", {"w_expected": "62"}), Choice("bronze", "Bronze, copper and tin", {"w_expected": "90"}),
+            Choice("cupronickel", "Copper and nickel", {"w_expected": "75"}), Choice("silver", "Silver with some copper", {"w_expected": "8"}),
+            Choice("copper", "Nearly pure copper", {"w_expected": "98"}), Choice("clad", "A coat of copper on another core", {"w_expected": "5"}),
+        ), "brass", "Sets what is expected; nickel is green and reads a little at this wavelength."),
         NumberOption("w_expected", "Expected copper", "62", "%", help="Brass: about 60 to 70.", low="0.1", high="100", planning=True),
         NumberOption("m_plan", "Piece", "0.40", "g", low="0.001", planning=True),
         NumberOption("V_flask_plan", "Flask for it", "50", "mL", low="1", planning=True),
@@ -66,6 +74,9 @@ METHOD = Method(
     ),
     readings=(
         *light.STANDARDS,
+        Observation("kind", "The piece", (
+            Choice("through", "One metal all through"), Choice("coated", "A thin coat on a core of another metal"), Choice("red", "Red: mostly copper"),
+        ), hint="File an edge. Pieces that look alike may have been made differently in another year: note the year with the key O."),
         tared("m", "Piece of alloy", "m", "Clean and dry, four decimals."),
         Reading("V_alloy", "Flask it was made up in", "mL", "alloy_flask", "V_alloy"),
         Observation("colour", "Its colour by eye", (
@@ -95,7 +106,16 @@ METHOD = Method(
         Step("clean", "Collect the copper", "Collect every blue solution", "and rinse the cuvettes.", "", "closing", cautions=(cautions.COPPER_WASTE, cautions.DEFER), scene="tidy"),
     ),
     hazards=(cautions.GOGGLES, cautions.NITRIC, cautions.COPPER_WASTE, cautions.CUVETTE, cautions.DEFER),
-    checks=light.CHECKS,
+    checks=(
+        *light.CHECKS,
+        Whenever("too-dark", f"{_EXPECTED} > c_stock * 8 / 10 and V_flask > 0 and V_taken <= 0 and D_plan < 2",
+                 f"This much should come to about {{{_EXPECTED}:mol/L}} in the flask; the strongest standard has {{c_stock * 8 / 10:mol/L}}.",
+                 "Above the strongest standard the line says nothing.",
+                 f"Make it up, hold it beside the standards, and dilute it about {{{_EXPECTED} / c_stock * 2:}} times before it is read.", on="m"),
+        Seen("kind", "red", "look", "Mostly copper: far too dark undiluted.", "A red piece gives a deep blue.", "Plan to dilute it before it is read; hold it beside the standards first."),
+        Seen("kind", "coated", "look", "A coat on a core of another metal.", "The whole piece is weighed, and only part of it is copper; the core may need longer, or stay behind.",
+             "Wait until nothing is left; say in the report what the core was."),
+    ),
     questions=(
         "Why is the colour compared by eye before anything is read?",
         "Which metals in the alloy could bend the result, and at which wavelength would you look for them?",
@@ -104,7 +124,7 @@ METHOD = Method(
     example=Example(
         (
             *light.standards(("2.00", "0.187"), ("4.00", "0.369"), ("6.00", "0.561"), ("8.00", "0.742")),
-            ("m", 1, None, "0.9127"), ("V_alloy", 1, None, "50.00"), ("colour", 1, None, "darker"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.826"),
+            ("kind", 1, None, "through"), ("m", 1, None, "0.9127"), ("V_alloy", 1, None, "50.00"), ("colour", 1, None, "darker"), ("rezero", 1, None, "zero"), *light.read(1, 1, "0.826"),
             ("V_taken", 1, None, "25.00"), ("V_made", 1, None, "50.00"), *light.read(1, 2, "0.413"),
         ),
     ),

@@ -22,6 +22,7 @@ from chromata_core.declaration.vocabulary import (
     Wait,
 )
 from chromata_core.judging.checks import SameStart, Seen, UpsideDown, Within
+from chromata_core.judging.whenever import Whenever
 from chromata_core.methods.titration import burette
 from chromata_core.methods.weighing import by_difference, difference
 
@@ -43,6 +44,9 @@ METHOD = Method(
         NumberOption("m_low", "Smallest portion", "0.7", "g", low="0.01"),
         NumberOption("m_high", "Largest portion", "0.8", "g", low="0.01"),
         NumberOption("least_titre", "Smallest useful titre", "5", "mL", help="Below it the burette's errors weigh too much."),
+        ChoiceOption("packed", "The column", (
+            Choice("packed", "Stands there packed"), Choice("bench", "Is packed by each bench"),
+        ), "packed", "Packing takes a quarter of an hour and shows what a column is."),
         burette.INDICATOR,
         burette.FILLS,
         burette.DROPS,
@@ -60,6 +64,7 @@ METHOD = Method(
         Role("balance", "Balance", ("balance",), "balance-0.0001"),
         Role("flask", "Flask", ("flask",), "flask-50-a"),
         Role("pipette", "Pipette for the aliquots", ("pipette",), "pipette-10-a"),
+        Role("clock", "Clock", ("clock", "stopwatch"), "clock-1s"),
         Role("burette", "Burette for the base", ("burette", "piston burette"), "burette-50-b"),
     ),
     readings=(
@@ -67,9 +72,13 @@ METHOD = Method(
         Observation("reduced", "Colour over the zinc", (Choice("turned", "Turned: reduced"), Choice("not-yet", "Not yet: leave it longer")),
                     until=("turned",), scope="bench", hint="Swirl it in the water; the colour of the complex goes."),
         Reading("V_f", "Flask", "mL", "flask", "V_f", scope="bench", hint="Without the zinc; rinse it and the beaker into the flask."),
+        Observation("first_drops", "First drops, before it is rinsed", (
+            Choice("acid", "Acid: it is in its H⁺ form"), Choice("neutral", "Neutral: ask whether it was regenerated")),
+            scope="bench", hint="Litmus under the tip goes red at first. A column that was never acid sets no H⁺ free."),
         Observation("neutral_before", "Effluent before the aliquot", _NEUTRAL, until=("neutral",),
                     hint="Indicator paper against the water you pour on. It may take far more than 50 mL."),
         Reading("V_a", "Aliquot", "mL", "pipette", "V_a", hint="Down the wall, so that the resin is not stirred up."),
+        Reading("t_drops", "Time of 20 drops", "s", "clock", "t₂₀", optional=True, hint="Count 20 drops at the tip: 7 to 10 s."),
         Observation("column", "The column while it ran", (Choice("covered", "Liquid stood above the resin all the time"),
                     Choice("dry", "Ran dry, or air between the beads")), voids=("dry",), hint="2 to 3 drops each second."),
         Observation("neutral_after", "Effluent after rinsing", _NEUTRAL, until=("neutral",),
@@ -90,16 +99,20 @@ METHOD = Method(
         Step("labels", "Goggles, gloves, column", "Put goggles and gloves on and look at the column:", "no bubbles, liquid above the resin.",
              "Cation exchanger in its H⁺ form, flask, pipette, zinc, indicator paper, burette.", "setup",
              cautions=(cautions.GOGGLES, cautions.COBALT, cautions.DEFER), minutes=8, scene="ready"),
+        Step("pack", "Pack the column", "Push a 2 cm wad of wool down with a rod, then resin with much water through a funnel,", "the column held slanting.",
+             "Less wool lets resin through, more makes it drip for ever. Liquid stays above the resin; bubbles: close the top, shake gently. A wide column needs a wide clamp.",
+             "setup", when={"packed": "bench"}, minutes=15, scene="column"),
+        Step("first", "Is it in its H⁺ form?", "Let the first drops run onto litmus:", "red or blue?", "Then rinse it; it may take far more than 50 mL.", "setup", ("first_drops",), scene="column"),
         burette.FILL,
         Step("weigh", "Weigh the complex by difference", "Weigh the vial, tip the salt into a beaker,", "weigh the vial again.",
              "0.7 to 0.8 g is usual.", "setup", ("m_before", "m_after"), cautions=(cautions.COBALT,), scene="weigh-by-difference"),
-        Step("reduce", "Reduce with zinc", "Dissolve it in water, add zinc,", "wait until the colour has turned.",
-             "Swirl now and then.", "setup", ("reduced",), wait=Wait("Reducing", 300), cautions=(cautions.ZINC_ACID,), minutes=4, scene="reduce-with-zinc"),
+        Step("reduce", "Reduce with zinc", "Dissolve it in about 20 mL of water, add about 0.4 g of zinc,", "swirl until the murky green is dark red.",
+             "Another complex has other colours.", "setup", ("reduced",), wait=Wait("Reducing", 300), cautions=(cautions.ZINC_ACID,), minutes=4, scene="reduce-with-zinc"),
         Step("flask", "Make up the flask", "Pour it off the zinc into the flask, rinse,", "fill to the mark, turn it over ten times.", "", "setup", ("V_f",), minutes=5, scene="flask-to-mark"),
         Step("before", "Is the column neutral?", "Rinse the column with water", "until what runs out is neutral.",
              "Acid left over from the last user would count as yours.", reads=("neutral_before",), scene="column"),
         Step("aliquot", "Aliquot onto the column", "Run one aliquot down the wall onto the resin,", "2 to 3 drops each second.",
-             "Collect everything from now on.", reads=("V_a", "column"), minutes=8, scene="column"),
+             "Collect everything from now on.", reads=("V_a", "t_drops", "column"), minutes=8, scene="column"),
         Step("after", "Rinse until neutral", "Follow with 5 to 10 mL portions of water", "until it is neutral again.",
              "All into the same flask.", reads=("neutral_after",), minutes=6, scene="column"),
         Step("indicator", "Add indicator", "Add {drops} drops of {indicator} to all of the effluent.", "", minutes=1, scene="sample-indicator"),
@@ -114,6 +127,10 @@ METHOD = Method(
     ),
     hazards=(cautions.GOGGLES, cautions.COBALT, cautions.ZINC_ACID, "{burn}", cautions.BELOW_EYES, cautions.DEFER),
     checks=(
+        Whenever("drops-fast", "t_drops > 0 and t_drops < quickest", "20 drops in {t_drops}: more than three a second.", "What runs too fast has no time to meet the resin.",
+                 "Close the tap a little.", on="t_drops", limits={"quickest": "6.5 s"}),
+        Seen("first_drops", "neutral", "look", "Neutral from the start.", "A column in another form than H⁺ sets too little acid free, and nothing shows it later.",
+             "Ask whether it was regenerated with acid before you put anything on it."),
         SameStart("V_start"),
         UpsideDown("V", ("V_end", "V_start"), "agreement_limit"),
         Within("m", "Less gives a small titre.", "Weigh out a little more.", low="option:m_low", on="m_after"),
@@ -132,7 +149,7 @@ METHOD = Method(
     ),
     example=Example(
         (
-            ("m_before", None, None, "14.2285"), ("m_after", None, None, "13.4832"), ("reduced", None, None, "turned"), ("V_f", None, None, "50.00"),
+            ("first_drops", None, None, "acid"), ("m_before", None, None, "14.2285"), ("m_after", None, None, "13.4832"), ("reduced", None, None, "turned"), ("V_f", None, None, "50.00"),
             ("neutral_before", 1, None, "neutral"), ("V_a", 1, None, "10.00"), ("column", 1, None, "covered"), ("neutral_after", 1, None, "neutral"),
             ("V_start", 1, None, "0.35"), ("end_point", 1, None, "held"), ("V_end", 1, None, "33.51"),
             ("neutral_before", 2, None, "neutral"), ("V_a", 2, None, "10.00"), ("column", 2, None, "covered"), ("neutral_after", 2, None, "neutral"),

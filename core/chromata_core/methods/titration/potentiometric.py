@@ -63,6 +63,8 @@ def _example(options: dict[str, str], *portions: tuple[str, str, tuple[tuple[str
     return Example(tuple(rows), options)
 
 
+_PURITY, _MASS = {"asks": "purity"}, {"asks": "mass"}
+
 METHOD = Method(
     slug="potentiometric-titration",
     version=1,
@@ -72,6 +74,9 @@ METHOD = Method(
     reaction="6 Fe²⁺ + Cr₂O₇²⁻ + 14 H⁺ → 6 Fe³⁺ + 2 Cr³⁺ + 7 H₂O, or HA + OH⁻ → A⁻ + H₂O",
     options=(
         ChoiceOption("system", "What is titrated", _SYSTEMS, "iron", "Sets titrant, ratio and substance; all can be changed."),
+        ChoiceOption("asks", "What is asked", (
+            Choice("purity", "How pure is the salt? Each bench weighs its portions"), Choice("mass", "How much of it is in a portion that is given out?", {"agreement_limit": "0.010"}),
+        ), "purity"),
         ChoiceOption(
             "c_given", "Titrant's concentration is given as",
             (Choice("molarity", "Molarity, mol/L"), Choice("normality", "Normality, N: equivalents in a litre", {"c_t": "0.1000"})),
@@ -104,7 +109,7 @@ METHOD = Method(
         NumberOption("behind", "Readings behind the jump", "5", low="2", high="30", help="They belong to the curve: without them it has no end."),
         NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
         NumberOption("V_wanted", "Wanted titre", "28", "mL", low="1", planning=True),
-        *agreement_options("1", "%", "rsd", "1"),
+        *agreement_options("1", "", "rsd", "1"),
     ),
     roles=(
         Role("balance", "Balance", ("balance",), "balance-0.0001"),
@@ -113,7 +118,7 @@ METHOD = Method(
         Role("ph_meter", "pH meter and glass electrode", ("pH meter",), "ph-meter-0.01"),
     ),
     readings=(
-        *by_difference("Vial", "About the planned portion."),
+        *by_difference("Vial", "About the planned portion.", when=_PURITY),
         Observation("dissolved", "Before the electrode", (Choice("all", "All dissolved"), Choice("grains", "Grains are left: stir on")), until=("all",),
                     hint="What dissolves later moves the jump."),
         Series("V", "Burette", "mL", "burette", "V", paced=True, logged="curve", until=JumpPassed("V", "E", "behind"), starts=True, when={"until": "jump"}),
@@ -127,7 +132,7 @@ METHOD = Method(
     quantities=(
         Quantity("c", "Titrant, in moles", "c_t", "mol/L", "c", "bench", when={"c_given": "molarity"}),
         Quantity("c", "Titrant, in moles", "c_t / z_t", "mol/L", "c", "bench", when={"c_given": "normality"}),
-        difference("Sample", "Vial"),
+        difference("Sample", "Vial", when=_PURITY),
         Quantity("half_step", "Half the step at the jump", "step_at_end(V, E) / 2", "mL", "½ΔV"),
         Quantity("V_gran", "By Gran's line", "gran_redox_end(V, E)", "mL", "V_Gran", when={"system": "iron"}),
         Quantity("V_gran", "By Gran's line", "gran_end(V, E)", "mL", "V_Gran", when={"system": "acid", "strength": "weak"}),
@@ -144,9 +149,11 @@ METHOD = Method(
                  positive="The end point lies before the start; look at the volumes."),
         Quantity("n", "Amount of the substance", "z_t * c * V_eq / z_s", "mmol", "n"),
         Quantity("m_s", "Substance in this portion", "n * M_s", "g", "m_found", result=True),
-        Quantity("w_t", "Purity, this portion", "m_s / m", "%", "w"),
+        Quantity("w_t", "Purity, this portion", "m_s / m", "%", "w", when=_PURITY),
+        Quantity("w_t", "Substance, this portion", "m_s", "g", "m_found", when=_MASS),
         Quantity("pKa_t", "pH at half the end point", "value_at(V, E, first(V) + V_eq / 2)", "", "pKₐ", when={"system": "acid"}),
-        Quantity("w", "Purity of the sample", "mean(w_t)", "%", "w̄", "summary", result=True, accepted=True),
+        Quantity("w", "Purity of the sample", "mean(w_t)", "%", "w̄", "summary", result=True, accepted=True, when=_PURITY),
+        Quantity("w", "Substance in a portion", "mean(w_t)", "g", "m̄_found", "summary", result=True, accepted=True, when=_MASS),
         Quantity("pKa", "pKₐ of the acid", "mean(pKa_t)", "", "pKₐ", "summary", result=True, accepted=True, when={"system": "acid"}),
     ),
     steps=(
@@ -154,7 +161,8 @@ METHOD = Method(
              "Burette filled below eye level, funnel out, tip free of air.", "setup",
              cautions=(cautions.GOGGLES, "{burn}", cautions.BELOW_EYES, cautions.DEFER), scene="ready"),
         Step("weigh", "Weigh a portion by difference", "Weigh the vial, tip a portion into the beaker,", "weigh it again.", "",
-             reads=("m_before", "m_after"), minutes=4, scene="weigh-by-difference"),
+             reads=("m_before", "m_after"), minutes=4, when=_PURITY, scene="weigh-by-difference"),
+        Step("portion", "A portion that was given out", "Rinse all of the portion into the beaker:", "nothing of it is left behind.", "Each trial takes a portion of its own, of the same mass.", when=_MASS, minutes=3, scene="electrode"),
         Step("dissolve", "Dissolve it, dip the electrode", "Dissolve it in {medium}", "and start the stirrer.",
              "That volume does not enter the result. Electrode clear of the wall and of the stirring bar.", reads=("dissolved",), cautions=("{acid}",), minutes=5, scene="electrode"),
         Step("curve", "Record the curve", "Add titrant, count to five, read both,", "smaller steps within the jump.",
@@ -163,8 +171,8 @@ METHOD = Method(
         Step("curve", "Record the curve", "Add {step}, count to five, read both,", "in equal steps to {V_to}.",
              "When a reading runs away, wait until it stands: there lies the end.", reads=("V", "E"), cautions=("{burn}",), minutes=30, when={"until": "volume"}, scene="electrode"),
         Step("colour", "Colour", "Look at the solution", "and say its colour.", reads=("colour",), when={"system": "iron"}),
-        Step("own", "Own calculation", "Work out the purity yourself", "and compare.", "From the end point by your own reading of the curve.",
-             "closing", ("own.w",)),
+        *(Step("own", "Own calculation", f"Work out {wanted} yourself", "and compare.", "From the end point by your own reading of the curve.", "closing", ("own.w",), when=when)
+          for wanted, when in (("the purity", _PURITY), ("the mass of the substance", _MASS))),
         conclusion(3),
         Step("electrode", "Electrode, burette, waste", "Rinse the electrode, put it back into 3 mol/L KCl,", "empty and rinse the burette.", "", "closing",
              cautions=("{collect}", cautions.DEFER), scene="electrode"),
