@@ -14,7 +14,7 @@ from chromata_core.simulation.true_bench import retyped
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import ResultOut
 from chromata_core.workbench.bench import At
-from chromata_core.workbench.burette_station import Burette, coloured
+from chromata_core.workbench.burette_station import Burette
 from chromata_core.workbench.light_station import apparent
 from tests.hands import Hands
 
@@ -22,7 +22,7 @@ from tests.hands import Hands
 def truth_of(hands: Hands, result: ResultOut) -> float:
     """What ``result`` would be without any error: the hidden truth, or what hands have made where nothing answers."""
     truth = hands.bench.truth
-    made = {} if truth.wanted else {at: x for at, x in truth.made.items() if at in truth.values}
+    made = {} if truth.wanted else {at: truth.at(at) for at in truth.values}
     computed = compute(retyped(truth.bound, {**truth.values, **made}))
     column = computed.column(result.key, result.trial)
     assert column is not None
@@ -122,8 +122,8 @@ class ClumsyHands(TestCase):
         strong = hands.bench.view(RUN)
         assert pale and strong
         paints = [[shape.fill for shape in view.shapes] for view in (pale, strong)]
-        self.assertNotIn("deep", paints[0])
-        self.assertIn("deep", paints[1])
+        self.assertIn("pink", paints[0])
+        self.assertIn("magenta", paints[1])
 
     def test_a_burette_run_past_its_end_says_so(self) -> None:
         hands = titration()
@@ -189,18 +189,53 @@ class ClumsyHands(TestCase):
 
 
 class Physics(TestCase):
-    def test_phenolphthalein_turns_in_its_range(self) -> None:
-        """Range 8.2 to 10.0 (handbook value, from memory). At the end point, pH near 8.3 from the weak acid's anion,
-        it is hardly seen; one drop past it, clearly.
-        """
-        self.assertLess(coloured(-0.5, 70), 0.01)
-        self.assertLess(coloured(0.001, 70), 0.15)
-        drop = 0.1 * 0.05 / 70  # mol/L: pH 9.85
-        self.assertAlmostEqual(coloured(0.05, 70), 1 / (1 + 10 ** (9.4 - 14 - log10(drop))), delta=0.02)
-
     def test_stray_light_limits_what_can_be_seen(self) -> None:
         """A = 0 stays 0; nothing is darker than −log₁₀(s/(1 + s)); at A = 2 with 0.1 % it is 0.04 too small."""
         self.assertEqual(apparent(0.0, 0.001), 0.0)
         self.assertAlmostEqual(apparent(9.0, 0.001), log10(1001), places=4)
         self.assertAlmostEqual(apparent(2.0, 0.001), -log10((0.01 + 0.001) / 1.001), places=12)
         self.assertAlmostEqual(apparent(2.0, 0.001), 1.959, places=3)
+
+
+class LightAndCurrent(TestCase):
+    def test_standards_lie_on_one_line(self) -> None:
+        """Beer's law: whatever the worked example scattered, and wherever a pipette really stood."""
+        for slug, key in (("beer-lambert", "A_std"), ("solubility-product", "T_std")):
+            declared = method(slug)
+            truth = Hands(declared, declared.example.options, declared.example.instruments).bench.truth
+            volumes = (1.03, 2.51, 4.0, 6.7)
+            absorbed = []
+            for row, volume in enumerate(volumes, 1):
+                truth.make(Place("V_std", None, row), volume)
+                shown = truth.at(Place(key, None, row))
+                absorbed.append(shown if key == "A_std" else 2 - log10(shown))
+            slope, start = np.polyfit(volumes, absorbed, 1)
+            self.assertLess(max(abs(start + slope * x - y) for x, y in zip(volumes, absorbed, strict=True)), 1e-6)
+
+    def test_iodine_that_floats_is_not_in_the_light(self) -> None:
+        """A fifth floats when the current is off; 2.5 min of standing leave e⁻¹ of that."""
+        declared = method("coulometry-iodine")
+        current, rest = At("current", Place("I", 1, 1)), At("rest", Place("dissolved", 1))
+        at = At("read", Place("A_x", 1, 1))
+        shown = {}
+        for minutes in (0, 1, 12):
+            hands = Hands(declared, declared.example.options, declared.example.instruments)
+            hands.prepare(At("blank", Place("zero")))
+            hands.do(current, "on")
+            hands.do(rest, *["wait"] * minutes)
+            hands.do(at, "blank", "wipe", "turn", "zero", "in", "wipe", "turn")
+            shown[minutes] = float(hands.read(at))
+        self.assertAlmostEqual(shown[0] / shown[12], 0.8, delta=0.02)
+        self.assertAlmostEqual(shown[1] / shown[12], 1 - 0.2 * exp(-1 / 2.5), delta=0.02)
+
+    def test_a_cuvette_the_other_way_round_absorbs_more(self) -> None:
+        declared = method("beer-lambert")
+        at = At("standards", Place("A_std", None, 2))
+        seen = set()
+        for seed in range(12):
+            hands = Hands(declared, declared.example.options, declared.example.instruments, seed)
+            hands.do(at, "warm", "blank", "wipe", "turn", "zero", "in", "wipe")
+            aside = float(hands.read(at))
+            hands.do(at, "turn")
+            seen.add(round((aside - float(hands.read(at))) / 0.012))
+        self.assertEqual(seen, {0, 1})

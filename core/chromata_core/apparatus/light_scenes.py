@@ -98,8 +98,17 @@ ELECTROLYSIS = Scene(
         Move("Clock and current together. Hold the needle on its mark the whole time.",
              (*_CELL, Bubbles((82, 170), (82, 130), 4), Display((142, 40), (46, 26), "0:00")),
              "Every second without current is charge that did not flow."),
-        Move("Current off. Wait without stirring until the solid has dissolved or sunk, then take the clear liquid.",
-             (Vessel("wide beaker", (100, 118), ((0.1, "solid"), (0.7, "colour"))), Vessel("dropper", (100, 90), ((0.6, "colour"),)), Line(((46, 188), (154, 188))), Note((146, 140), "clear", "accent", to=(112, 146)))),
+    ),
+)  # fmt: skip
+
+REST = Scene(
+    "electrolysis-rest", "What floats dissolves",
+    (
+        Move("Current off. A dark solid floats: iodine that is made, and not yet in the light.",
+             (*_CELL, Drops((64, 112), 2, "deep", 6), Drops((96, 114), 2, "deep", 6), Note((146, 112), "floats", "accent", to=(104, 118)))),
+        Move("Wait five minutes: part of it dissolves, part sinks, the brown deepens. Take the clear liquid.",
+             (Vessel("wide beaker", (100, 118), ((0.1, "solid"), (0.7, "colour"))), Vessel("dropper", (100, 90), ((0.6, "colour"),)), Line(((46, 188), (154, 188))), Note((146, 140), "clear", "accent", to=(112, 146))),
+             "Who does not wait finds less iodine than the current made."),
     ),
 )  # fmt: skip
 

@@ -9,6 +9,7 @@ from chromata_core.apparatus.profiles import VesselKind
 # What an area is filled with; the page says which ink that is, on paper and in the dark too.
 Paint = Literal[
     "", "water", "colour", "deep", "acid", "solid", "metal", "other metal", "flame", "sheet", "skin", "stopper",
+    "pink", "magenta", "red", "orange", "yellow", "green", "blue", "violet",
 ]  # fmt: skip
 Pen = Literal["", "line", "fine", "dashed", "accent", "warn", "heavy"]
 Word = Literal["plain", "soft", "accent", "warn", "figure"]

@@ -25,6 +25,7 @@ from chromata_core.declaration.names import (
     ValueName,
     When,
 )
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import ONCE, Choice, Option, Trials
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
 from chromata_core.declaration.preparation import Shared, Stores, Supply, Target
@@ -314,6 +315,7 @@ class Method:
     waste: str = ""
     more_examples: tuple[Example, ...] = ()
     shared: tuple[Shared, ...] = ()
+    titrated: Titrated | None = None
 
     @property
     def all_options(self) -> tuple[Option, ...]:

@@ -1,10 +1,9 @@
 """A line through points with a reading off it, and the curve of a titration."""
 
 from dataclasses import replace
-from math import log10, sqrt
+from math import sqrt
 
-from scipy.optimize import brentq
-
+from chromata_core.chemistry.acid_and_base import PROTOLYTES, Protolyte, ph_of
 from chromata_core.curves.line import line
 from chromata_core.desk.calculator import Calculator, FieldOf, Said, WorkedOut, WorkedStep, si_of
 from chromata_core.errors import ReadingError
@@ -16,7 +15,6 @@ from chromata_core.telling.lay_out import lay_out
 from chromata_core.uncertainty.budget import coverage_factor
 
 _MOST_POINTS, _CURVE_POINTS = 100, 161
-_WATER = 1.0e-14  # ion product at 25 °C
 _STRONGEST = 20.0  # mol/L: above any acid or base that can be bought
 _STRONG = -3.0  # pKₐ of an acid that is all H⁺ at any concentration used here
 
@@ -91,13 +89,7 @@ def titration_ph(acid: float, volume: float, pka: float, base: float, added: flo
     [H⁺] + [Na⁺] = [OH⁻] + [A⁻], activities taken as concentrations.
     """
     whole = volume + added
-    c_acid, c_base, ka = acid * volume / whole, base * added / whole, 10.0**-pka
-
-    def charge(ph: float) -> float:
-        h = 10.0**-ph
-        return float(h + c_base - _WATER / h - c_acid * ka / (ka + h))
-
-    return float(brentq(charge, -2.0, 16.0, xtol=1e-10))
+    return ph_of((Protolyte((pka,)), acid * volume / whole), (PROTOLYTES["NaOH"], base * added / whole))
 
 
 def _titration(said: Said) -> WorkedOut:
@@ -127,7 +119,7 @@ def _titration(said: Said) -> WorkedOut:
             "Jump",
             f"{steep:.1f} in pH within ± 0.1 % of the end" + (": too small for an indicator" if steep < 1 else ""),
         ),
-        WorkedStep("Basis", f"charge balance, K_w = 10^{log10(_WATER):.0f}, activities taken as concentrations"),
+        WorkedStep("Basis", "charge balance, K_w = 10^-14, activities taken as concentrations"),
     ]
     marks = [ChartMark(f"{with_figures(end, 4)} mL", x=end), ChartMark(f"pH {at_end:.1f}", y=at_end)]
     sentence = f"pH from {points[0][1]:.1f} to {points[-1][1]:.1f}, with its jump at {with_figures(end, 4)} mL."

@@ -83,7 +83,7 @@ def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
     each = float(bound.number(supply.equivalents)) if supply.equivalents else 1.0
     amount = bench_amount(bound, supply) * benches * SPARE
     found = []
-    for named in _formulas(bound, supply.substance):
+    for named in formulas_of(bound, supply.substance):
         per = each * units_in(named)  # of a metal's ion the salt may hold several
         for number, (stated, value, limit, feeds) in enumerate(_concentrations(bound, supply.concentration)):
             if value <= 0 or per <= 0:  # a plan that says nothing of it asks for nothing
@@ -97,7 +97,7 @@ def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
     return found
 
 
-def _formulas(bound: Bound, named: str) -> Sequence[str]:
+def formulas_of(bound: Bound, named: str) -> Sequence[str]:
     """Formulas that a supply names: by an option that is chosen, by words of a choice, or as they stand."""
     text = bound.options.get(named) or bound.worded(named)
     names = text.replace("/", ";").split(";")  # metals may be written in pairs

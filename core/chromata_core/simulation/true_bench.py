@@ -125,7 +125,7 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
             if result.scope == "trial":
                 wanted[trial] = (telling, here if true is None else true)
             elif now is not None and _number(now):
-                wanted[trial] = (telling, (here if text else _same(computed, telling)) * _ratio(true, _number(now)))
+                wanted[trial] = (telling, _same(computed, telling) * _ratio(true, _number(now)))
         if wanted:
             return wanted
     return {}

@@ -15,6 +15,7 @@ from chromata_core.sheet.bound import Sheet
 from chromata_core.simulation.readings import calibration_of
 from chromata_core.workbench.balance_station import Balance
 from chromata_core.workbench.burette_station import Burette
+from chromata_core.workbench.cell_station import Cell
 from chromata_core.workbench.clocks_station import Clock, Stopwatch
 from chromata_core.workbench.crucible_station import Crucible
 from chromata_core.workbench.gas_station import GasTube
@@ -37,9 +38,10 @@ _AT_STEPS = {
     "burette-fill": ("burette", "piston burette"), "burette-run": ("burette", "piston burette"),
     "lamp-on": ("spectrophotometer",), "blank": ("spectrophotometer",), "gas-tube-brim": ("gas tube",),
     "beaker-ready": ("gas tube",), "cell-leads": ("voltmeter",), "crucible": ("balance",),
+    "electrolysis-rest": ("ammeter",),
 }  # fmt: skip
 # Steps at which something is done that only the next weighing shows.
-_SCENES: dict[str, type[Station]] = {"crucible": Crucible}
+_SCENES: dict[str, type[Station]] = {"crucible": Crucible, "electrolysis-rest": Cell}
 MOST_ACTS = 4000
 
 

@@ -1,8 +1,7 @@
 """A burette over a flask: filled, its tip cleared, run out by stream and drop; the flask shows when it is enough.
 
-The colour follows from what is in excess. Past the end an excess of titrant sets the pH, [OH⁻] = c·(V − V_eq)/(V₀ + V);
-before it the analyte's buffer keeps it far away. Phenolphthalein, pK_In 9.4 (from memory; handbooks give 9.3 to 9.7),
-shows by its coloured share, α = 1/(1 + [H⁺]/K_In). An acid run into a base is seen the same way, from the other side.
+The colour follows from the pH of what is in the flask (workbench/titration.py), so that an indicator that does not suit
+the acid changes where nothing ends.
 """
 
 from dataclasses import dataclass, field
@@ -17,17 +16,8 @@ from chromata_core.workbench.station import Control, Station
 
 _STREAMS = {"much": 5.0, "stream": 1.0, "little": 0.2, "drop": 0.05, "half": 0.025}  # mL
 _TIP = 0.30  # mL of air under the tap of a burette that was just filled
-_K_IN, _K_W = 10**-9.4, 1e-14
-_TITRANT, _AROUND = 0.1, 50.0  # mol/L and mL of a usual flask
-_PALE, _FULL = 0.08, 0.85  # coloured shares at which an eye sees it, and sees it full; common practice
 _SPARE = 2.0  # mL: with so little to spare it is filled up first
 _NEAR = 1.5  # mL: from here on colour lingers where the titrant falls
-
-
-def coloured(excess: float, volume: float) -> float:
-    """The coloured share of phenolphthalein ``excess`` mL of 0.1 mol/L titrant past the end, in ``volume`` mL."""
-    hydroxide = max(_TITRANT * excess / volume, 0.0) + 2e-6 if excess > 0 else 1e-7
-    return 1 / (1 + _K_W / hydroxide / _K_IN)
 
 
 @dataclass
@@ -138,15 +128,12 @@ class Burette(Station):
         return self.flask.get(self.place.trial, 0.0) - (self._end_level() - begun)
 
     def _colour(self) -> tuple[Paint, str]:
-        past = self.past
-        share = coloured(past, _AROUND + self.flask.get(self.place.trial, 0.0))
-        if share > _FULL:
-            return "deep", "Strongly coloured: this is past it."
-        if share > _PALE:
-            return "colour", "Pale, and it stays: this is the end."
-        if not self.swirled and past > -_NEAR:
-            return "water", "Colour lingers where it falls, and goes as you swirl."
-        return "water", "It has no colour yet." if self.flask.get(self.place.trial) else ""
+        run_in = self.flask.get(self.place.trial, 0.0)
+        found = self.truth.titration.seen(run_in, run_in - self.past)
+        paint: Paint = "water" if found.colour == "none" else found.colour
+        if found.where == "before" and not self.swirled and self.past > -_NEAR:
+            return paint, "Colour lingers where it falls, and goes as you swirl."
+        return paint, found.sentence if run_in else ""
 
     def seen(self) -> str:
         if self.empty or self.level < 0:

@@ -12,7 +12,9 @@ from chromata_core.apparatus.things import Area, Arrow, Display, Line, Paint, Th
 from chromata_core.workbench.station import Control, Station
 
 _STRAY = 0.0005
-_COLD, _SMEAR = 0.03, 0.03  # absorbance: how far a cold lamp wanders, what a fingerprint adds
+# Absorbance: how far a cold lamp wanders, what a fingerprint adds, and a cuvette the other way round.
+_COLD, _SMEAR, _TURNED = 0.03, 0.03, 0.012
+_CARELESS = 0.35  # how often it goes in with its arrow aside
 
 
 def apparent(absorbance: float, stray: float = _STRAY) -> float:
@@ -29,6 +31,7 @@ class Photometer(Station):
     base: float | None = None
     inside: str = ""
     wiped: bool = False
+    aside: bool = False
 
     def begin(self) -> None:
         self.inside = "" if self.inside == "solution" else self.inside
@@ -41,9 +44,11 @@ class Photometer(Station):
         if self.inside != "blank":
             found.append(Control("blank", "Blank in", usual=self.warm and (not self.zero or not reads)))
         if self.inside:
-            smeared = Control("wipe", "Wipe its clear faces", usual=not self.wiped)
-            zero = Control("zero", "Zero", usual=self.inside == "blank" and self.wiped and not self.zero)
-            found += [*((smeared,) if not self.wiped else ()), zero, Control("out", "Take it out")]
+            ready = self.wiped and not self.aside
+            found += [] if self.wiped else [Control("wipe", "Wipe its clear faces", usual=True)]
+            found += [Control("turn", "Turn its arrow to the light", usual=self.wiped)] if self.aside else []
+            zero = Control("zero", "Zero", usual=self.inside == "blank" and ready and not self.zero)
+            found += [zero, Control("out", "Take it out")]
         if reads and self.inside != "solution":
             found.append(Control("in", "This solution in", usual=bool(self.zero)))
         return found
@@ -55,7 +60,10 @@ class Photometer(Station):
                 self.warm = True
             case "blank" | "in":
                 self.inside, self.wiped = ("blank" if act == "blank" else "solution"), False
+                self.aside = float(self.random.random()) < _CARELESS
                 self.said = "There is a fingerprint on it."
+            case "turn" if self.inside:
+                self.aside = False
             case "wipe" if self.inside:
                 self.wiped = True
             case "out":
@@ -74,9 +82,11 @@ class Photometer(Station):
             true = self.true
             if self.tool.unit == "%T":
                 true = -log10(max(true, 1e-3) / 100)
+            true *= self.truth.in_solution.get(self.place.trial, 1.0)
         smear = _SMEAR if self.inside and not self.wiped else 0.0
+        turned = _TURNED if self.inside and self.aside else 0.0
         cold = 0.0 if self.warm else float(self.random.normal(0, _COLD))
-        return (self.base or 0.0) + apparent(max(true, 0.0)) + smear + cold
+        return (self.base or 0.0) + apparent(max(true, 0.0)) + smear + turned + cold
 
     def seen(self) -> str:
         net = self._absorbance() - self.zero
@@ -88,7 +98,9 @@ class Photometer(Station):
         paint: Paint = "water" if self.inside == "blank" else "colour"
         inside: tuple[Thing, ...] = ()
         if self.inside:
-            inside = (Vessel("cuvette", (140, 66), ((0.8, paint),)), Arrow((140, 118), (140, 132)))
+            # the mark that is etched into it: against the light, or aside
+            mark = Arrow((140, 104), (158, 104)) if not self.aside else Arrow((140, 112), (140, 92))
+            inside = (Vessel("cuvette", (140, 66), ((0.8, paint),)), mark)
         return (
             Area(((30, 120), (170, 120), (176, FLOOR), (24, FLOOR)), "sheet"),
             Display((40, 146), (72, 30), self.shows() or "over"), Line(((124, 120), (156, 120)), "heavy"),

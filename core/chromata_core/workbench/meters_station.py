@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from chromata_core.apparatus.scene import FLOOR, TABLE
 from chromata_core.apparatus.things import Area, Bubbles, Display, Line, Note, Thing, Vessel
 from chromata_core.declaration.vocabulary import Series
+from chromata_core.workbench.cell_station import FLOATS
 from chromata_core.workbench.station import Control, Station
 
 _POOR = (0.06, 0.18)  # V lost at a corroded or loosely held contact
@@ -128,6 +129,7 @@ class Ammeter(Station):
     def do(self, act: str) -> None:
         if act == "on":
             self.now = (self._meant or 0.1) * float(self.random.uniform(0.8, 1.2))
+            self.truth.in_solution[self.place.trial] = 1 - FLOATS
         elif act in ("more", "less"):
             self.now *= 1 + (_STEP if act == "more" else -_STEP) * float(self.random.uniform(0.6, 1.2))
         elif act == "off":

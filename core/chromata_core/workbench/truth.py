@@ -1,14 +1,18 @@
 """The truth behind a worked bench: what is there to be read, once others chose how much they take."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
+from functools import cached_property
+from math import log10
 
 import numpy as np
 
+from chromata_core.curves.line import line
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Reading, Series
 from chromata_core.engine.differences import differences
 from chromata_core.engine.numeric_pass import compute
+from chromata_core.quantity.units import unit
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.simulation.true_bench import (
@@ -21,6 +25,9 @@ from chromata_core.simulation.true_bench import (
     wanted_of,
 )
 from chromata_core.uncertainty.columns import value_of
+from chromata_core.workbench.titration import Titration
+
+_BEAKER = 100.0  # mL: what an electrode stands in, common practice
 
 
 @dataclass
@@ -36,6 +43,7 @@ class Truth:
     result: str  # that is worked from what the trials tell and from readings of the bench; empty for none
     made: Values = field(default_factory=dict)
     heated: dict[int | None, tuple[float, float]] = field(default_factory=dict)
+    in_solution: dict[int | None, float] = field(default_factory=dict)  # the share that is dissolved, all if not said
     _answers: dict[tuple[object, ...], Values] = field(default_factory=dict)
 
     @classmethod
@@ -81,6 +89,9 @@ class Truth:
         """
         trial = self._near(place).trial
         moved = self._answers_of(place.trial, trial)
+        if self.reading(place.key) is not None and self._at_electrode(place.key):
+            begun = self.made.get(Place(beside, place.trial, 1), self.values[Place(beside, trial, 1)])
+            return self._signal(place.key, beside, trial, moved, x - begun)
         points = sorted(
             (moved.get(along, self.values[along]), moved.get(at, y))
             for at, y in self.values.items()
@@ -89,8 +100,48 @@ class Truth:
         if not points:
             return 0.0
         xs, ys = zip(*points, strict=True)
+        reading = self.reading(place.key)
+        if reading is not None and self._kind(reading) == "spectrophotometer" and len(points) > 1:
+            return self._by_beer(reading.unit, xs, ys, x)
         begun = self.made.get(Place(beside, place.trial, 1), xs[0]) if self._starts(beside) else xs[0]
         return float(np.interp(x - begun + xs[0], xs, ys))
+
+    @staticmethod
+    def _by_beer(symbol: str, xs: Sequence[float], ys: Sequence[float], x: float) -> float:
+        """Absorbance grows straight with what is dissolved, whatever the worked example scattered about that."""
+        percent = symbol == "%T"
+        absorbed = [2 - log10(y) for y in ys] if percent else ys
+        found = line(xs, absorbed).at(x)
+        return 100 * 10**-found if percent else found
+
+    def _at_electrode(self, key: str) -> bool:
+        said, reading = self.method.titrated, self.reading(key)
+        return bool(said and said.end) and reading is not None and self._kind(reading) in ("voltmeter", "pH meter")
+
+    def _kind(self, reading: Reading) -> str:
+        return self.bound.instruments[reading.role].kind
+
+    def _signal(self, key: str, beside: str, trial: int | None, moved: Values, run_in: float) -> float:
+        """What an electrode shows after ``run_in`` mL: its jump lies where the true curve has it."""
+        rows = sorted(at.row or 0 for at in self.values if (at.key, at.trial) == (beside, trial))
+        first, last = (Place(beside, trial, row) for row in (rows[0], rows[-1]))
+        began = self.values[first]
+        stretched = (moved.get(last, self.values[last]) - began) / (self.values[last] - began)
+        reading, said = self.reading(key), self.method.titrated
+        assert reading is not None and said is not None
+        column = compute(self.bound).column(said.end, trial)
+        end = 0.0 if column is None else unit(self._unit(beside)).from_si(value_of(column))
+        return self.titration.signal(run_in, end * stretched, _BEAKER, reading.unit)
+
+    def _unit(self, key: str) -> str:
+        reading = self.reading(key)
+        assert reading is not None
+        return reading.unit
+
+    @cached_property
+    def titration(self) -> Titration:
+        """What is in the flask."""
+        return Titration.of(self.bound)
 
     def _heated(self, place: Place) -> float:
         """The dry mass with the water that is still there, less what was thrown out: what stood there before any

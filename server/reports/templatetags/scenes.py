@@ -12,7 +12,8 @@ register = template.Library()
 _FILLS: dict[Paint, str] = {
     "": "none", "water": "#EEEEEE", "colour": "#C9C9C9", "deep": "#8C8C8C", "acid": "#DADADA", "solid": "#B4B4B4",
     "metal": "#9A9A9A", "other metal": "#6E6E6E", "flame": "#A8A8A8", "sheet": "#FFFFFF", "skin": "#F4F4F4",
-    "stopper": "#D4D4D4",
+    "stopper": "#D4D4D4", "pink": "#E6E6E6", "magenta": "#8C8C8C", "red": "#9C9C9C", "orange": "#B4B4B4",
+    "yellow": "#DCDCDC", "green": "#A8A8A8", "blue": "#949494", "violet": "#848484",
 }  # fmt: skip
 _PENS: dict[Pen, tuple[str, float, str]] = {
     "": ("none", 0, "none"), "line": ("#1C2530", 2, "none"), "fine": ("#566071", 1, "none"),

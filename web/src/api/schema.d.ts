@@ -2828,9 +2828,17 @@ export interface components {
          *     * `sheet` - sheet
          *     * `skin` - skin
          *     * `stopper` - stopper
+         *     * `pink` - pink
+         *     * `magenta` - magenta
+         *     * `red` - red
+         *     * `orange` - orange
+         *     * `yellow` - yellow
+         *     * `green` - green
+         *     * `blue` - blue
+         *     * `violet` - violet
          * @enum {string}
          */
-        FillEnum: "water" | "colour" | "deep" | "acid" | "solid" | "metal" | "other metal" | "flame" | "sheet" | "skin" | "stopper";
+        FillEnum: "water" | "colour" | "deep" | "acid" | "solid" | "metal" | "other metal" | "flame" | "sheet" | "skin" | "stopper" | "pink" | "magenta" | "red" | "orange" | "yellow" | "green" | "blue" | "violet";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Finding: {
             code: string;

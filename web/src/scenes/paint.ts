@@ -19,6 +19,15 @@ export const fills = (colour: string): Record<Shape['fill'], string> => ({
   sheet: ink.sheet,
   skin: mixed(ink.calorimetry, 16),
   stopper: ink.rule,
+  // What an indicator shows is what it is: these are the same in every family.
+  pink: '#F6C9DC',
+  magenta: '#C2357F',
+  red: '#D9534A',
+  orange: '#E8923C',
+  yellow: '#EBD152',
+  green: '#5FA866',
+  blue: '#4B83C3',
+  violet: '#7B5BB0',
 });
 
 /** What a line is drawn with. */

@@ -107,7 +107,7 @@ METHOD = Method(
              "Stir. Brown streams from one wire, bubbles from the other.", reads=("t", "I", "pole"), wait=Wait("Current", 300), cautions=(cautions.CURRENT, cautions.IODINE),
              minutes=2, scene="electrolysis"),  # set up; the readings are made while it runs
         Step("rest", "Switch off, let it dissolve", "Switch off and {rest} five minutes,", "until nothing floats.", "", reads=("solid", "dissolved"), wait=Wait("Dissolving", 300),
-             cautions=(cautions.IODINE,), minutes=1, scene="electrolysis"),
+             cautions=(cautions.IODINE,), minutes=1, scene="electrolysis-rest"),
         light.read_step("Read the iodine", "{rinse} the cuvette with the brown solution,"),
         *(Step("own", "Own calculation", "Work out the {wanted} yourself", "and compare.", "Charge is current times time; divide by the Faraday constant.", "closing",
                (f"own.{result}",), when={"question": question})

@@ -1,6 +1,7 @@
 """Concentration of an unknown acid or base by titration against a standard, with an indicator."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -178,5 +179,6 @@ METHOD = Method(
         Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="titrant", concentration="c_t"),
         Supply("Sample, diluted as planned", "c_t * V_wanted * z_t / (z_s * c_expected)", "mL"),
     ),
+    titrated=Titrated("M_s", "titrant", "c_t", "z_s", "indicator"),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

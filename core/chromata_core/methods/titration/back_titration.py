@@ -1,6 +1,7 @@
 """Neutralising power of an antacid tablet: more acid than it can take, the rest titrated back with base."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -220,5 +221,6 @@ METHOD = Method(
         Supply("Base in the burette", "c_a * V_acid * (1 - used_up) / c_b", "mL", note="{burn}", substance="titrant", concentration="c_b"),
         Supply("Tablets", "1", "", "bench"),
     ),
+    titrated=Titrated("HCl", "titrant", "c_b", indicator="indicator"),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip

@@ -4,6 +4,7 @@ By electroneutrality the H⁺ set free equals the charge of the anions that pass
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -183,5 +184,6 @@ METHOD = Method(
         Supply("Sodium hydroxide of the plan's concentration", "V_wanted", "mL", substance="titrant", concentration="c_t"),
         Supply("Complex salt", "c_t * V_wanted / z * V_flask_plan / V_aliquot_plan * M_expected", "g", "bench", note=cautions.COBALT),
     ),
+    titrated=Titrated("HCl", "titrant", "c_t", indicator="indicator"),
     waste=cautions.COBALT,
 )  # fmt: skip

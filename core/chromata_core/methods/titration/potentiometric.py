@@ -4,6 +4,7 @@ Points are kept as they are read; the end point is where the second derivative p
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -233,5 +234,6 @@ METHOD = Method(
         Supply("Sample: {sample}", "z_t * c_t * V_wanted / z_s * M_s", "g", when={"c_given": "molarity"}),
         Supply("Sample: {sample}", "c_t * V_wanted / z_s * M_s", "g", when={"c_given": "normality"}),
     ),
+    titrated=Titrated("M_s", "{titrant_formula}", "c", "z_s", end="V_eq"),
     waste="Chromium goes to hazardous waste; neutral salt solution down the sink only where local rules allow it.",
 )  # fmt: skip

@@ -1,6 +1,7 @@
 """Concentration of a titrant against a weighed primary standard. Published check: EURACHEM/CITAC CG4, example A2."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Titrated
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, SubstanceOption, Trials
 from chromata_core.declaration.preparation import Stores, Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -161,5 +162,6 @@ METHOD = Method(
         Supply("Titrant: {titrant}", "V_wanted", "mL", note="{burn}", substance="titrant", concentration="c_expected"),
     ),
     stores=Stores("c_mean", solution="{titrant}"),
+    titrated=Titrated("M_p", "titrant", "c_expected", "z_p", "indicator"),
     waste=cautions.NEUTRAL_WASTE,
 )  # fmt: skip
