@@ -152,7 +152,7 @@ class ChoicesOfWays(TestCase):
             read += [("V", 1, n + 1, f"{v:.2f}"), ("E", 1, n + 1, f"{e:.1f}")]
         bench = Bench("potentiometric-titration", options, read, {"voltmeter": "voltmeter-0.1mv"})
         self.assertNotIn("m_before", [one.key for one in bench.entries])
-        [found] = [one for one in bench.report.results if one.key == "w"]
+        [found] = [one for one in bench.report.results if one.key == "m_mean"]
         self.assertEqual(found.unit, "g")
         self.assertAlmostEqual(found.value, 6 * 0.016667 * 28.25 / 1000 * 278.01, delta=0.008)
 

@@ -13,7 +13,7 @@ from chromata_core.practice.calculation_drill import (
     line_of,
 )
 from chromata_core.practice.fault_hunt import NOTHING, can_be_hunted, hunt, judge_hunt
-from chromata_core.practice.scale_drill import DRILLED, ScaleTask, judge_scale, scale_task
+from chromata_core.practice.scale_drill import DRIFTING, DRILLED, ScaleTask, judge_scale, scale_task
 
 
 class Scales(TestCase):
@@ -45,6 +45,24 @@ class Scales(TestCase):
     def test_mercury_is_read_at_the_top_of_its_curve(self) -> None:
         """A barometer at 752.3 mm: its rim stands lower, and its scale runs upwards."""
         self.assertEqual(self.kinds("barometer-mmhg", 752.3, "752.3", "751.8", "767.7"), ["right", "rim", "direction"])
+        self.assertEqual(self.kinds("barometer-mmhg", 752.3, "752.5", "752"), ["near", "decimals"])
+
+    def test_a_needle_over_two_per_cent(self) -> None:
+        """It stands at 46.4: 50 divisions of 2 %; counted as single ones it is 43.2, from 40 the wrong way 33.6."""
+        self.assertEqual(
+            self.kinds("photometer-t-needle", 46.4, "46.4", "46", "43.2", "33.6"),
+            ["right", "decimals", "division", "direction"],
+        )
+
+    def test_a_display_is_copied_once_it_stands(self) -> None:
+        task = scale_task(DRIFTING, 5)
+        self.assertEqual(task.course[-1], f"{task.at:.3f}")
+        self.assertEqual(len(set(task.course[-4:])), 1, "it stands before it is told to")
+        self.assertNotEqual(task.course[0], task.course[-1])
+        told = [judge_scale(task, text).kind for text in (task.course[-1], task.course[1], "999", "12 mL")]
+        self.assertEqual(told, ["right", "early", "off", "none"])
+        round_one = next(t for t in (scale_task(DRIFTING, n) for n in range(200)) if t.course[-1].endswith("0"))
+        self.assertEqual(judge_scale(round_one, round_one.course[-1].rstrip("0")).kind, "decimals")
 
     def test_what_stands_there_is_right_and_mistakes_never_are(self) -> None:
         for slug in DRILLED:

@@ -20,7 +20,7 @@ class Session(models.Model):
     ``all_samples``: each bench works with all of its samples, one after the other, instead of with one in turn.
     ``origin`` says of a session that came in an archive from where; empty: it was held here.
     ``simulated``: nobody stood in a room: a made-up ``class`` wrote it, or it is ``worked`` at drawn instruments; their
-    truth and all chance follow from its ``seed``. Empty: it was held.
+    truth and all chance follow from its ``seed``, and its clock may run at another ``pace``. Empty: it was held.
     ``turns`` at what benches share, as they were last solved, with their pins (labs/turns.py); empty: never.
     """
 
@@ -62,6 +62,7 @@ class Session(models.Model):
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     origin = models.CharField(max_length=200, blank=True)
+    pace = models.PositiveSmallIntegerField(default=1)
     simulated = models.CharField(max_length=8, choices=Simulated.choices, blank=True)
     seed = models.PositiveIntegerField(default=0)
     turns = models.JSONField(default=dict)

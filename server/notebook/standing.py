@@ -68,6 +68,7 @@ def sheet_with(bench: Bench, given: tuple[Given, ...], handed: Handing = ()) -> 
     return Sheet(
         bench.options, bench.session.instruments, given, stock_of(bench.session),
         opened.timestamp() if opened else None, own_work_of(bench.session), dict(handed),
+        bench.session.pace,
     )  # fmt: skip
 
 

@@ -45,9 +45,9 @@ def rehearse_class(session: Session, person: Person, benches: int, minutes: int)
 
 
 @transaction.atomic
-def work_simulated(session: Session, person: Person, students: Sequence[int]) -> Session:
+def work_simulated(session: Session, person: Person, students: Sequence[int], pace: int = 1) -> Session:
     """A copy of ``session`` at drawn instruments: a bench for each of these students of its, or one for the instructor
-    alone. Refused for who is not expected there.
+    alone. Its clock runs ``pace`` times as fast. Refused for who is not expected there.
     """
     expected = {one.pk: one for one in session.roster}
     if not expected.keys() >= set(students):
@@ -55,6 +55,8 @@ def work_simulated(session: Session, person: Person, students: Sequence[int]) ->
     chosen = [expected[one] for one in dict.fromkeys(students)]
     title = f"{session.title}, {'simulated' if chosen else 'dry run'}"
     copy = _copy(session, person, Session.Simulated.WORKED, session.section, max(len(chosen), 1), title)
+    copy.pace = pace
+    copy.save(update_fields=["pace"])
     copy.guests.set(session.guests.all())
     for bench in copy.benches.all():
         bench.team.set(chosen[bench.number - 1 : bench.number])

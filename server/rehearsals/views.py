@@ -30,9 +30,10 @@ class RehearsedSerializer(serializers.Serializer[Any]):
 
 
 class WorkedSerializer(serializers.Serializer[Any]):
-    """Who works at drawn instruments; nobody: a dry run of the instructor's own."""
+    """Who works at drawn instruments; nobody: a dry run of the instructor's own. How many times as fast waits pass."""
 
     students = ShortList(child=serializers.IntegerField(), default=list, max_length=48)
+    pace = serializers.ChoiceField(choices=(1, 10, 60), default=1)
 
 
 class InHandSerializer(serializers.Serializer[Any]):
@@ -73,7 +74,7 @@ class WorkedSimulated(APIView):
         """A new session, marked so, for students who missed this one, or as a dry run. Only by its instructor."""
         person = person_of(request)
         session, said = own_session_for(person, session_id), asked(WorkedSerializer, request)
-        return _made(session_plan(work_simulated(session, person, said["students"]), person))
+        return _made(session_plan(work_simulated(session, person, **said), person))
 
 
 def _made(plan: SessionPlan) -> Response:

@@ -126,6 +126,7 @@ LABELS = {
     "titrated.end": "Volume to the jump of a curve",
     "along": "Goes with the list",
     "told": "Said with numbers of this bench",
+    "target.told": "Shown at the bench too",
     "example": "Worked example",
     "errors": "Errors of judgement",
     "photo": "A picture is offered of",

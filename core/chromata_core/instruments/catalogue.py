@@ -15,6 +15,7 @@ from chromata_core.instruments.glassware import (
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.instruments.meters import (
     GLASS_THERMOMETER,
+    PERCENT_NEEDLE,
     RULER,
     THERMOMETER,
     ammeter,
@@ -159,6 +160,7 @@ CATALOGUE: dict[str, Instrument] = {
             "2",
             "The wavelength that is set, approached from the same side.",
         ),
+        PERCENT_NEEDLE,
         *(
             ammeter(scale, tuple(scales), divisions, decimals)
             for scales, divisions in _AMMETERS

@@ -117,6 +117,17 @@ def ammeter(scale: str, scales: tuple[str, ...], divisions: int, decimals: int) 
     )  # fmt: skip
 
 
+PERCENT_NEEDLE = Instrument(
+    "photometer-t-needle", "spectrophotometer", "the needle of the spectrophotometer, %T",
+    "Spectrophotometer with a needle, %T", "%T", "0", "100", "2", 1,
+    "Eye straight before the needle: it covers its own image in the mirror. To a fifth of a division or so: 46.4.",
+    (
+        ErrorTerm("Spectrophotometer", "tolerance", "1", "rectangular", shared=True, basis=_TYPICAL),
+        ErrorTerm("Reading the needle", "readability", "0.5", "triangular", basis=f"a quarter of a division; {_TYPICAL}"),
+    ),
+    numbers_run="up", scales=("100",),
+)  # fmt: skip
+
 RULER = Instrument(
     "ruler-300", "ruler", "the ruler, 1 mm", "Ruler 300 mm", "mm", "0", "300", "1", 1,
     "Zero at one end, eye straight before the other. Judge to half a millimetre: 134.5.",

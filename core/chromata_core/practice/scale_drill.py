@@ -3,8 +3,9 @@ read. What people do with scales is common practice, no published source.
 """
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from decimal import ROUND_HALF_EVEN, Decimal
+from math import exp
 
 import numpy as np
 
@@ -12,27 +13,35 @@ from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
 from chromata_core.quantity.given import read_in
+from chromata_core.quantity.rounding import plain
 
-# What is read off marks or a needle; a display needs no practice.
+# What is read off marks or a needle, and a display that has to be waited for.
+DRIFTING = "balance-0.001"
 DRILLED = (
     "burette-50-b", "cylinder-100-a", "cylinder-25-b", "gas-tube-50", "pipette-graduated-10", "thermometer-glass-1",
     "barometer-mmhg", "barometer-cmhg", "ruler-300", "ammeter-0.15", "ammeter-0.6", "ammeter-3",
+    "photometer-t-needle", DRIFTING,
 )  # fmt: skip
 _NEAR = 0.25  # of a division: as well as an eye reads
+_VERNIER = 0.15  # of a division: a vernier tells a tenth
+_COURSE = 30  # half seconds until a drifting display is told to stand; it stands before
 _RIM = 0.46  # of a division: how far the rim of a curve stands from where it is read, as it is drawn
 
 
 @dataclass(frozen=True, slots=True)
 class ScaleTask:
-    """An ``instrument`` that stands at ``at`` in its unit, exactly."""
+    """An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half a
+    second each.
+    """
 
     instrument: Instrument
     at: float
+    course: list[str] = field(default_factory=list)
 
 
 @dataclass(frozen=True, slots=True)
 class ScaleVerdict:
-    """What came of a reading. ``kind``: right, decimals, direction, division, rim, tens, scale, near, off or none.
+    """What came of a reading. ``kind``: right, decimals, direction, division, rim, tens, scale, early, near, off, none.
     ``answer`` is what would be written.
     """
 
@@ -45,12 +54,22 @@ class ScaleVerdict:
 def scale_task(slug: str, seed: int) -> ScaleTask:
     """One of endlessly many; the same for the same seed."""
     tool, random = CATALOGUE[slug], np.random.default_rng(seed)
+    if slug == DRIFTING:
+        return _drifting(tool, random)
     low, high, step = float(tool.low), float(tool.high), _division(tool)
     room = (high - low) * 0.06
     at = random.uniform(low + room, high - room)
     if abs(at / (10 * step) - round(at / (10 * step))) < 0.08:  # on a numbered mark there is nothing to get wrong
         at += 3.3 * step if at < (low + high) / 2 else -3.3 * step
     return ScaleTask(tool, float(at))
+
+
+def _drifting(tool: Instrument, random: np.random.Generator) -> ScaleTask:
+    """A pan that was just loaded, a little warm or in a draught: it runs for some seconds, then it stands."""
+    at = round(float(random.uniform(0.4, 40)), tool.decimals)
+    away, slow = float(random.choice((-1, 1)) * random.uniform(0.012, 0.05)), float(random.uniform(2.5, 5))
+    shown = [plain(at + away * exp(-n / slow), tool.decimals) for n in range(_COURSE)]
+    return ScaleTask(tool, at, [*shown, plain(at, tool.decimals)])
 
 
 def _division(tool: Instrument) -> float:
@@ -61,7 +80,9 @@ def _division(tool: Instrument) -> float:
 def judge_scale(task: ScaleTask, text: str) -> ScaleVerdict:
     """What ``text`` shows of how the scale was read."""
     tool, step = task.instrument, _division(task.instrument)
-    near = max(_NEAR * step, 0.6 * 10.0**-tool.decimals)
+    if task.course:
+        return _judged_display(task, text)
+    near = _VERNIER * step if tool.kind == "barometer" else max(_NEAR * step, 0.6 * 10.0**-tool.decimals)
     answer = f"{Decimal(repr(task.at)).quantize(Decimal(1).scaleb(-tool.decimals), ROUND_HALF_EVEN)}"
     try:
         typed = read_in(text, tool.unit)
@@ -77,6 +98,27 @@ def judge_scale(task: ScaleTask, text: str) -> ScaleVerdict:
         side = "more" if away > 0 else "less"
         return ScaleVerdict(False, "near", f"Within a division, but {side} than there is. {_eye(tool)}", answer)
     return ScaleVerdict(False, "off", f"It stands at {answer}. Find the numbered marks on both sides first.", answer)
+
+
+def _judged_display(task: ScaleTask, text: str) -> ScaleVerdict:
+    """Every digit of what stands at last, zeros too."""
+    tool, answer = task.instrument, task.course[-1]
+    try:
+        typed = read_in(text, tool.unit)
+    except ChromataError as error:
+        return ScaleVerdict(False, "none", error.message, "")
+    if f"{typed.value}" == answer:
+        return ScaleVerdict(True, "right", f"Right: it stands at {answer}.", answer)
+    if typed.value == Decimal(answer):
+        said = f"Right so far; copy every digit, zeros too: {answer}."
+        return ScaleVerdict(False, "decimals", said, answer)
+    low, high = sorted((Decimal(task.course[0]), Decimal(answer)))
+    if low <= typed.value <= high:
+        said = (
+            "It was still running. Wait until the same digits stand for some seconds; draughts and warm vessels drift."
+        )
+        return ScaleVerdict(False, "early", said, answer)
+    return ScaleVerdict(False, "off", "No such number stood there. Copy digit by digit.", answer)
 
 
 def _finished(tool: Instrument, decimals: int, answer: str) -> ScaleVerdict:
@@ -117,6 +159,8 @@ def _mistaken(task: ScaleTask) -> Iterator[tuple[str, float, str]]:
 
 
 def _eye(tool: Instrument) -> str:
+    if tool.kind == "barometer":
+        return "The vernier tells the tenths: which of its lines runs straight into a line of the scale?"
     if tool.scales:
         return "Look at the needle straight from the front."
     if tool.meniscus == "top":

@@ -37,7 +37,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         method, options, instruments, readings, observations,
         active(_with_lines(method, sheet.own_work), options),
         active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, _planned(method, options), sheet.own_work, {}, handed, awaited,
+        _units(method, options), sheet.opened, sheet.pace, _planned(method, options), sheet.own_work, {}, handed, awaited,
     )  # fmt: skip
     problems += own_work_problems(method, sheet.own_work)
     bound = replace(
@@ -59,7 +59,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
             texts[given.place] = understood
     if problems:
         raise SheetError(problems)
-    times = {given.place: given.at for given in sheet.given if given.at is not None}
+    times = {given.place: sheet.passed(given.at) for given in sheet.given if given.at is not None}
     written = {given.place: given.tries for given in sheet.given}
     return replace(bound, typed=typed, texts=texts, times=times, written=written)
 

@@ -52,7 +52,8 @@ class Sheet:
 
     ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated. ``opened`` is when the
     session began, epoch seconds, None if it did not. ``own_work`` is what students work out themselves, ``handed``
-    numbers of the plan that are taken from another sheet, by their option.
+    numbers of the plan that are taken from another sheet, by their option. ``pace``: how many times as fast time runs, at
+    a bench worked on the screen.
     """
 
     options: Mapping[str, str] = field(default_factory=dict)
@@ -62,6 +63,11 @@ class Sheet:
     opened: float | None = None
     own_work: OwnWork = field(default_factory=OwnWork)
     handed: Mapping[str, Handed] = field(default_factory=dict)
+    pace: int = 1
+
+    def passed(self, real: float) -> float:
+        """What the clock of this bench says at ``real``, epoch seconds."""
+        return real if self.opened is None else self.opened + (real - self.opened) * self.pace
 
 
 @dataclass(frozen=True)
@@ -81,6 +87,7 @@ class Bound:
     words: Mapping[str, str]
     units: Mapping[str, str]  # the class's, by the declared ones
     opened: float | None
+    pace: int
     planned: int | None  # how many trials are planned one by one; None where one measures until trials agree
     own_work: OwnWork
     written: Mapping[Place, int]  # how often each place was written by now

@@ -1,6 +1,7 @@
 """The steps of the rail, and the task in hand with its words."""
 
 from decimal import Decimal
+from math import ceil
 
 from chromata_core.declaration.vocabulary import Observation, Reading, Series, Wait
 from chromata_core.engine.context import Context
@@ -22,7 +23,7 @@ def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
     for (key, trial, turn), group in grouped.items():
         step = group[0].step
         done = all(task.done or task.optional for task in group)
-        begun = at.begun(step, trial, turn)
+        begun = _really(at, at.begun(step, trial, turn))
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial, now.turn) == (key, trial, turn) else state
         minutes = 0.0 if state == "void" else minutes_of(at, group)
@@ -46,8 +47,8 @@ def _step(at: Context, task: Task, state: str, begun: float | None, minutes: flo
         trial_name=trial_title(at, trial),
         trial_short="" if trial is None else short_name(at, trial),
         state=state,
-        wait_label=worded(step.wait.label) if step.wait else "",
-        wait_seconds=_wait(step.wait, task.turn) if step.wait else 0,
+        wait_label=f"{worded(step.wait.label)}{_quickly(at)}" if step.wait else "",
+        wait_seconds=ceil(_wait(step.wait, task.turn) / at.bound.pace) if step.wait else 0,
         begun=begun,
         meanwhile=step.meanwhile,
         cautions=[worded(caution) for caution in step.cautions],
@@ -56,6 +57,16 @@ def _step(at: Context, task: Task, state: str, begun: float | None, minutes: flo
         minutes=minutes,
         early=bool(step.early),
     )
+
+
+def _really(at: Context, begun: float | None) -> float | None:
+    """When that was by the clock on the wall, where the bench's own runs faster."""
+    opened = at.bound.opened
+    return begun if begun is None or opened is None else opened + (begun - opened) / at.bound.pace
+
+
+def _quickly(at: Context) -> str:
+    return f", {at.bound.pace} times as fast" if at.bound.pace > 1 else ""
 
 
 def _wait(wait: Wait, turn: int | None) -> int:

@@ -3442,6 +3442,13 @@ export interface components {
             tries: number;
             lines?: string[];
         };
+        /**
+         * @description * `1` - 1
+         *     * `10` - 10
+         *     * `60` - 60
+         * @enum {integer}
+         */
+        PaceEnum: 1 | 10 | 60;
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         PartHere: {
             bench: number;
@@ -4143,11 +4150,15 @@ export interface components {
             /** @default  */
             note: string;
         };
-        /** @description An ``instrument`` that stands at ``at`` in its unit, exactly. */
+        /**
+         * @description An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half a
+         *     second each.
+         */
         ScaleTask: {
             instrument: components["schemas"]["Instrument"];
             /** Format: double */
             at: number;
+            course: string[];
         };
         /** @description A drawing by its key, with its title and how many moves it has. */
         SceneCard: {
@@ -4835,9 +4846,11 @@ export interface components {
             limit: string;
             unit: string;
         };
-        /** @description Who works at drawn instruments; nobody: a dry run of the instructor's own. */
+        /** @description Who works at drawn instruments; nobody: a dry run of the instructor's own. How many times as fast waits pass. */
         WorkedRequest: {
             students?: number[];
+            /** @default 1 */
+            pace: components["schemas"]["PaceEnum"];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         WorkedStep: {

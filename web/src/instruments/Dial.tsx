@@ -3,7 +3,6 @@ import { asText, FIGURES, ink } from '../identity/tokens';
 
 const CENTRE = { x: 150, y: 190 };
 const REACH = 118;
-const DIVISIONS = 30;
 // the needle swings from upper left to upper right
 const FROM = -50;
 const SWING = 100;
@@ -17,6 +16,7 @@ interface Props {
 
 /** A needle over several scales. The one of the terminal in use is dark, the others pale. */
 export function Dial({ tool, value, text, colour }: Props) {
+  const divisions = Math.round(Number(tool.high) / Number(tool.graduation));
   const share = value === null ? 0 : Math.min(Math.max(value / Number(tool.high), -0.03), 1.04);
   const needle = spot(share, REACH - 4);
   return (
@@ -40,37 +40,45 @@ export function Dial({ tool, value, text, colour }: Props) {
         stroke={ink.inkSoft}
         strokeWidth={2}
       />
-      {Array.from({ length: DIVISIONS + 1 }, (_, n) => {
+      {Array.from({ length: divisions + 1 }, (_, n) => {
         const long = n % 5 === 0;
-        const [a, b] = [spot(n / DIVISIONS, REACH), spot(n / DIVISIONS, REACH + (long ? 13 : 7))];
+        const [a, b] = [spot(n / divisions, REACH), spot(n / divisions, REACH + (long ? 13 : 7))];
         return (
           <line key={n} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={ink.ink} strokeWidth={long ? 1.8 : 1} />
         );
       })}
       {tool.scales.map((scale, row) => (
-        <Scale key={scale} full={Number(scale)} row={row} used={scale === tool.high} colour={colour} />
+        <Scale
+          key={scale}
+          parts={divisions % 3 === 0 ? 3 : 5}
+          full={Number(scale)}
+          row={row}
+          used={scale === tool.high}
+          colour={colour}
+        />
       ))}
       {value !== null && (
         <line x1={CENTRE.x} y1={CENTRE.y} x2={needle.x} y2={needle.y} stroke={colour} strokeWidth={2.4} />
       )}
       <circle cx={CENTRE.x} cy={CENTRE.y} r={7} fill={ink.inkSoft} />
       <text x={CENTRE.x} y={216} textAnchor="middle" fill={ink.ink} style={{ fontSize: 13 }}>
-        terminal in use: {tool.high} {tool.unit}
+        {tool.scales.length > 1 ? `terminal in use: ${tool.high} ${tool.unit}` : tool.unit}
       </text>
     </svg>
   );
 }
 
 interface ScaleProps {
+  parts: number;
   full: number;
   row: number;
   used: boolean;
   colour: string;
 }
 
-/** The numbers of one scale, three of them at thirds of its swing and both ends. */
-function Scale({ full, row, used, colour }: ScaleProps) {
-  return [0, 1 / 3, 2 / 3, 1].map((share) => {
+/** The numbers of one scale, at equal parts of its swing. */
+function Scale({ parts, full, row, used, colour }: ScaleProps) {
+  return Array.from({ length: parts + 1 }, (_, n) => n / parts).map((share) => {
     const at = spot(share, REACH - 16 - 19 * row);
     return (
       <text

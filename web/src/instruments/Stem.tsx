@@ -16,8 +16,9 @@ interface Props {
 /** A column beside its scale: the thread of a thermometer, the mercury of a barometer, water beside a ruler. */
 export function Stem({ tool, value, text, colour }: Props) {
   const wide = tool.kind === 'ruler';
-  const [left, right] = wide ? [28, 82] : tool.kind === 'barometer' ? [52, 82] : [62, 74];
-  const graduation = tool.kind === 'barometer' ? Number(tool.graduation) * 10 : Number(tool.graduation);
+  const vernier = tool.kind === 'barometer';
+  const [left, right] = wide ? [28, 82] : vernier ? [26, 52] : [62, 74];
+  const graduation = vernier ? Number(tool.graduation) * 10 : Number(tool.graduation);
   const low = Number(tool.low);
   const high = Number(tool.high);
   const inside = value !== null && value >= low && value <= high;
@@ -63,8 +64,36 @@ export function Stem({ tool, value, text, colour }: Props) {
         anchor="start"
         sizes={[17, 13]}
       />
+      {inside && vernier && <Vernier y={y} step={window.at(0) - window.at(graduation)} />}
       {inside && text && <ReadHere from={left - 8} {...{ y, text, colour }} unit={tool.unit} />}
     </svg>
+  );
+}
+
+/** A slide whose zero is set to the top of the column; its ten divisions are nine of the scale's. */
+function Vernier({ y, step }: { y: number; step: number }) {
+  const lines = Array.from({ length: 11 }, (_, n) => ({ n, at: y - n * 0.9 * step }));
+  return (
+    <g>
+      <rect
+        x={58}
+        y={y - 9 * step - 10}
+        width={34}
+        height={9 * step + 20}
+        fill={ink.ground}
+        stroke={ink.rule}
+      />
+      {lines.map(({ n, at }) => (
+        <line key={n} x1={n % 5 ? 82 : 76} x2={92} y1={at} y2={at} stroke={ink.ink} strokeWidth={1.1} />
+      ))}
+      {lines
+        .filter(({ n }) => n % 5 === 0)
+        .map(({ n, at }) => (
+          <text key={n} x={73} y={at + 4} textAnchor="end" fill={ink.ink} style={{ fontSize: 11 }}>
+            {n}
+          </text>
+        ))}
+    </g>
   );
 }
 

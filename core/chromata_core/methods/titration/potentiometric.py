@@ -76,8 +76,9 @@ METHOD = Method(
     options=(
         ChoiceOption("system", "What is titrated", _SYSTEMS, "iron", "Sets titrant, ratio and substance; all can be changed."),
         ChoiceOption("asks", "What is asked", (
-            Choice("purity", "How pure is the salt? Each bench weighs its portions"), Choice("mass", "How much of it is in a portion that is given out?", {"agreement_limit": "0.010"}),
+            Choice("purity", "How pure is the salt? Each bench weighs its portions"), Choice("mass", "How much of it is in a portion that is given out?"),
         ), "purity"),
+        NumberOption("m_nom", "Nominal portion", "0.80", "g", "m_nom", "Against it portions are compared: do they agree?", low="0.001", when=_MASS),
         ChoiceOption(
             "c_given", "Titrant's concentration is given as",
             (Choice("molarity", "Molarity, mol/L"), Choice("normality", "Normality, N: equivalents in a litre", {"c_t": "0.1000"})),
@@ -110,7 +111,7 @@ METHOD = Method(
         NumberOption("behind", "Readings behind the jump", "5", low="2", high="30", help="They belong to the curve: without them it has no end."),
         NumberOption("least_titre", "Smallest useful titre", "10", "mL", help="Below it the burette's errors weigh too much."),
         NumberOption("V_wanted", "Wanted titre", "28", "mL", low="1", planning=True),
-        *agreement_options("1", "", "rsd", "1"),
+        *agreement_options("1", "%", "rsd", "1"),
     ),
     roles=(
         Role("balance", "Balance", ("balance",), "balance-0.0001"),
@@ -151,10 +152,10 @@ METHOD = Method(
         Quantity("n", "Amount of the substance", "z_t * c * V_eq / z_s", "mmol", "n"),
         Quantity("m_s", "Substance in this portion", "n * M_s", "g", "m_found", result=True),
         Quantity("w_t", "Purity, this portion", "m_s / m", "%", "w", when=_PURITY),
-        Quantity("w_t", "Substance, this portion", "m_s", "g", "m_found", when=_MASS),
+        Quantity("w_t", "Of the nominal portion", "m_s / m_nom", "%", "w", when=_MASS),
         Quantity("pKa_t", "pH at half the end point", "value_at(V, E, first(V) + V_eq / 2)", "", "pKₐ", when={"system": "acid"}),
         Quantity("w", "Purity of the sample", "mean(w_t)", "%", "w̄", "summary", result=True, accepted=True, when=_PURITY),
-        Quantity("w", "Substance in a portion", "mean(w_t)", "g", "m̄_found", "summary", result=True, accepted=True, when=_MASS),
+        Quantity("m_mean", "Substance in a portion", "mean(m_s)", "g", "m̄_found", "summary", result=True, accepted=True, when=_MASS),
         Quantity("pKa", "pKₐ of the acid", "mean(pKa_t)", "", "pKₐ", "summary", result=True, accepted=True, when={"system": "acid"}),
     ),
     steps=(
@@ -172,8 +173,8 @@ METHOD = Method(
         Step("curve", "Record the curve", "Add {step}, count to five, read both,", "in equal steps to {V_to}.",
              "When a reading runs away, wait until it stands: there lies the end.", reads=("V", "E"), cautions=("{burn}",), minutes=30, when={"until": "volume"}, scene="electrode"),
         Step("colour", "Colour", "Look at the solution", "and say its colour.", reads=("colour",), when={"system": "iron"}),
-        *(Step("own", "Own calculation", f"Work out {wanted} yourself", "and compare.", "From the end point by your own reading of the curve.", "closing", ("own.w",), when=when)
-          for wanted, when in (("the purity", _PURITY), ("the mass of the substance", _MASS))),
+        *(Step("own", "Own calculation", f"Work out {wanted} yourself", "and compare.", "From the end point by your own reading of the curve.", "closing", (f"own.{result}",), when=when)
+          for wanted, result, when in (("the purity", "w", _PURITY), ("the mass of the substance", "m_mean", _MASS))),
         conclusion(3),
         Step("electrode", "Electrode, burette, waste", "Rinse the electrode, put it back into 3 mol/L KCl,", "empty and rinse the burette.", "", "closing",
              cautions=("{collect}", cautions.DEFER), scene="electrode"),

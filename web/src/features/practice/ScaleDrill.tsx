@@ -1,5 +1,8 @@
 import Box from '@mui/material/Box';
+import { useState } from 'react';
+import type { Shapes } from '../../api/client';
 import { Drawn } from '../../instruments/Drawn';
+import { useNow } from '../../identity/useNow';
 import { Loaded } from '../../identity/Page';
 import { Answer } from './Answer';
 import { useDrill } from './usePractice';
@@ -9,10 +12,14 @@ export function ScaleDrill({ slug, colour }: { slug: string; colour: string }) {
   const drill = useDrill('scales', slug);
   return (
     <Loaded of={drill.task}>
-      {({ instrument, at }) => (
+      {({ instrument, at, course }) => (
         <Box sx={SIDE_BY_SIDE}>
           <Box sx={{ maxWidth: 300 }}>
-            <Drawn tool={instrument} text={String(at)} colour={colour} silent />
+            {course.length > 0 ? (
+              <Running key={at} tool={instrument} course={course} colour={colour} />
+            ) : (
+              <Drawn tool={instrument} text={String(at)} colour={colour} silent />
+            )}
           </Box>
           <Box sx={{ display: 'grid', gap: 2 }}>
             <Box sx={{ fontSize: 19, fontWeight: 700 }}>What does it show?</Box>
@@ -24,6 +31,22 @@ export function ScaleDrill({ slug, colour }: { slug: string; colour: string }) {
     </Loaded>
   );
 }
+
+interface RunningProps {
+  tool: Shapes['Instrument'];
+  course: string[];
+  colour: string;
+}
+
+/** A display that runs for a while and then stands. */
+function Running({ tool, course, colour }: RunningProps) {
+  const [begun] = useState(Date.now);
+  const now = useNow(HALF_A_SECOND);
+  const place = Math.min(Math.max(Math.floor((now - begun) / HALF_A_SECOND), 0), course.length - 1);
+  return <Drawn tool={tool} text={course[place] ?? ''} colour={colour} />;
+}
+
+const HALF_A_SECOND = 500;
 
 const SIDE_BY_SIDE = {
   display: 'grid',

@@ -12,22 +12,38 @@ import { VerdictLine } from '../../identity/Verdict';
 import { useRehearsal } from './useRehearsal';
 
 type Plan = Shapes['SessionPlan'];
+type Pace = NonNullable<Shapes['WorkedRequest']['pace']>;
 
 /** What can be done with this session without anybody in the room: tried alone, by who missed it, by a made-up class. */
 export function Rehearse({ plan }: { plan: Plan }) {
   const { play, work, played } = useRehearsal(plan.card.id);
+  const [pace, setPace] = useState<Pace>(1);
   const busy = play.isPending || work.isPending;
   const error = play.error ?? work.error;
   return (
     <Sheet title="Without the room" note="simulated, and marked so">
       <Box sx={{ display: 'grid', gap: 2 }}>
         <Box>
-          <Box sx={{ color: ink.inkSoft, mb: 0.5 }}>Try it yourself, at drawn instruments.</Box>
-          <Button variant="outlined" disabled={busy} onClick={() => work.mutate([])}>
-            Dry run
-          </Button>
+          <Box sx={{ color: ink.inkSoft, mb: 1 }}>Try it yourself, at drawn instruments.</Box>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <TextField
+              select
+              size="small"
+              label="Waits pass"
+              value={pace}
+              onChange={(event) => setPace(Number(event.target.value) as Pace)}
+              sx={{ width: 180 }}
+            >
+              <MenuItem value={1}>as in the room</MenuItem>
+              <MenuItem value={10}>10 times as fast</MenuItem>
+              <MenuItem value={60}>60 times as fast</MenuItem>
+            </TextField>
+            <Button variant="outlined" disabled={busy} onClick={() => work.mutate({ students: [], pace })}>
+              Dry run
+            </Button>
+          </Box>
         </Box>
-        <Missed plan={plan} busy={busy} onWork={work.mutate} />
+        <Missed plan={plan} busy={busy} onWork={(students) => work.mutate({ students, pace })} />
         <MadeUp plan={plan} busy={busy} onPlay={play.mutate} />
         {play.isPending && (
           <Box role="status">

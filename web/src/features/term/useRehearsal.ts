@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, said } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 
 /** Makes simulated sessions from this one: worked at drawn instruments, or played by a made-up class. */
 export function useRehearsal(id: number) {
@@ -25,9 +25,9 @@ export function useRehearsal(id: number) {
     onSettled: made,
   });
   const work = useMutation({
-    mutationFn: (students: number[]) =>
-      said(api.POST('/api/sessions/{session_id}/worked', { params: { path }, body: { students } })),
-    onSuccess: (plan, students) =>
+    mutationFn: (asked: Shapes['WorkedRequest']) =>
+      said(api.POST('/api/sessions/{session_id}/worked', { params: { path }, body: asked })),
+    onSuccess: (plan, { students = [] }) =>
       void go(students.length > 0 ? `/sessions/${plan.card.id}` : `/benches/${plan.benches[0]?.id ?? 0}`),
     onSettled: made,
   });
