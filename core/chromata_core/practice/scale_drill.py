@@ -30,8 +30,8 @@ _RIM = 0.46  # of a division: how far the rim of a curve stands from where it is
 
 @dataclass(frozen=True, slots=True)
 class ScaleTask:
-    """An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half a
-    second each.
+    """An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half
+    a second each.
     """
 
     instrument: Instrument

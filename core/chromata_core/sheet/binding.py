@@ -37,7 +37,8 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         method, options, instruments, readings, observations,
         active(_with_lines(method, sheet.own_work), options),
         active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, sheet.pace, _planned(method, options), sheet.own_work, {}, handed, awaited,
+        _units(method, options), sheet.opened, sheet.pace, _planned(method, options), sheet.own_work, {}, handed,
+        awaited,
     )  # fmt: skip
     problems += own_work_problems(method, sheet.own_work)
     bound = replace(

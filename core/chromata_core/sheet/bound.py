@@ -52,8 +52,8 @@ class Sheet:
 
     ``stock`` holds instruments beside the catalogue's, by slug: those that were calibrated. ``opened`` is when the
     session began, epoch seconds, None if it did not. ``own_work`` is what students work out themselves, ``handed``
-    numbers of the plan that are taken from another sheet, by their option. ``pace``: how many times as fast time runs, at
-    a bench worked on the screen.
+    numbers of the plan that are taken from another sheet, by their option. ``pace``: how many times as fast time runs,
+    at a bench worked on the screen.
     """
 
     options: Mapping[str, str] = field(default_factory=dict)
