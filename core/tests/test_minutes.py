@@ -70,6 +70,19 @@ class Minutes(TestCase):
         self.assertAlmostEqual(whole - minutes_left(running, _NOW), max(over - 4, 0) - max(over - 4 - 4, 0), 6)
         self.assertGreater(boil.wait_seconds, 0)
 
+    def test_a_faster_clock_shortens_waits_and_warms_lamps_sooner(self) -> None:
+        """At 60 times the pace 20 minutes of warming up are 20 s: a reading after 25 s comes late enough."""
+        declared, opened = method("beer-lambert"), 1_000_000.0
+        plan = {"on_before": "0"}
+        written = (Given("timer.warmup", "", at=opened), Given("A_x", "0.412", 1, 1, at=opened + 25))
+        said = {
+            pace: [f.code for f in evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=pace)).findings]
+            for pace in (1, 60)
+        }
+        self.assertEqual(["not-warm" in codes for codes in said.values()], [True, False], said)
+        warm = _step(evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=60)), "warmup")
+        self.assertEqual((warm.wait_seconds, warm.begun), (20, opened))
+
     def test_what_is_ticked_or_waited_for_is_not_left(self) -> None:
         declared = method("acid-base-titration")
         fresh = evaluate(declared, Sheet())

@@ -81,6 +81,8 @@ def told(kind: Kind, row: Model) -> dict[str, Any]:
 
 
 Known = Mapping[type[Model], Mapping[str, Any]]
+# What older archives do not say: it is as it was before there was a choice.
+_LATER = frozenset({"simulated", "seed", "turns", "pace", "instead"})
 
 
 def read(kind: Kind, said: Mapping[str, Any], known: Known) -> Model:
@@ -96,7 +98,7 @@ def read(kind: Kind, said: Mapping[str, Any], known: Known) -> Model:
         if isinstance(field, ForeignKey):
             setattr(row, field.attname, _other(field, said[field.name], known))
         else:
-            value = said[field.name]
+            value = said[field.name] if field.name not in _LATER else said.get(field.name, field.get_default())
             setattr(row, field.name, value if isinstance(field, JSONField) else field.to_python(value))
     row.clean_fields(exclude=[field.name for field in row._meta.fields if not _looked_at(kind, field, row)])
     return row

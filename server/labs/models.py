@@ -1,5 +1,6 @@
 """Sessions and benches. Nothing here that can be computed from the entries."""
 
+from django.core.validators import MaxValueValidator, MinValueValidator
 from django.db import models
 
 from experiments.models import Declaration
@@ -62,7 +63,7 @@ class Session(models.Model):
     released = models.BooleanField(default=False)
     revision = models.PositiveIntegerField(default=0)
     origin = models.CharField(max_length=200, blank=True)
-    pace = models.PositiveSmallIntegerField(default=1)
+    pace = models.PositiveSmallIntegerField(default=1, validators=[MinValueValidator(1), MaxValueValidator(60)])
     simulated = models.CharField(max_length=8, choices=Simulated.choices, blank=True)
     seed = models.PositiveIntegerField(default=0)
     turns = models.JSONField(default=dict)
@@ -114,7 +115,8 @@ class Deed(models.Model):
 
 class Remark(models.Model):
     """What an instructor adds to a step of a method: for one session, or (no session) from now on in all sessions of
-    their sections. ``photo`` is the hash of its picture, if it has one. A remark that ``ended`` is shown no more.
+    their sections. ``photo`` is the hash of its picture, if it has one; it stands beside the step's drawing, or
+    ``instead`` of it. A remark that ``ended`` is shown no more.
     """
 
     owner = models.ForeignKey(Person, on_delete=models.CASCADE, related_name="remarks")
@@ -123,6 +125,7 @@ class Remark(models.Model):
     step = models.CharField(max_length=60)
     text = models.CharField(max_length=300)
     photo = models.CharField(max_length=64, blank=True)
+    instead = models.BooleanField(default=False)
     ended = models.BooleanField(default=False)
 
     class Meta:

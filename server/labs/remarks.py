@@ -24,7 +24,9 @@ def remarks_on(session: Session) -> list[RemarkOut]:
     always = Q(session=None, owner=session.section.owner_id, method=session.method)
     found = Remark.objects.filter(Q(session=session) | always, ended=False).select_related("owner")
     return [
-        RemarkOut(one.pk, one.step, titles[one.step], one.text, one.owner.name, one.session_id is None, one.photo)
+        RemarkOut(
+            one.pk, one.step, titles[one.step], one.text, one.owner.name, one.session_id is None, one.photo, one.instead
+        )
         for one in found[:MOST]
         if one.step in titles
     ]

@@ -136,12 +136,15 @@ class DealSerializer(serializers.Serializer[Any]):
 
 
 class RemarkSerializer(serializers.Serializer[Any]):
-    """A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted."""
+    """A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted, beside
+    the drawing or instead of it.
+    """
 
     step = serializers.CharField(max_length=60)
     text = serializers.CharField(max_length=300)
     always = serializers.BooleanField(default=False)
     image = serializers.CharField(max_length=2_400_000, allow_blank=True, default="")
+    instead = serializers.BooleanField(default=False)
 
 
 class ArrangementSerializer(serializers.Serializer[Any]):

@@ -130,7 +130,9 @@ class Done:
 
 @dataclass(frozen=True, slots=True)
 class RemarkOut:
-    """What an instructor adds to a step; ``always``: in this method from now on; ``photo`` names its picture."""
+    """What an instructor adds to a step; ``always``: in this method from now on; ``photo`` names its picture, which is
+    shown ``instead`` of the drawing or beside it.
+    """
 
     id: int
     step: str
@@ -139,6 +141,7 @@ class RemarkOut:
     author: str
     always: bool
     photo: str
+    instead: bool
 
 
 @dataclass(frozen=True, slots=True)

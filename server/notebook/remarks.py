@@ -7,7 +7,9 @@ from notebook.photos import keep_picture, picture_problem
 from people.models import Person
 
 
-def remark(session: Session, author: Person, step: str, text: str, always: bool, image: str = "") -> Remark:
+def remark(
+    session: Session, author: Person, step: str, text: str, always: bool, image: str = "", instead: bool = False
+) -> Remark:
     """Adds one; Refused for a step that this session has not, for no picture, or where there are too many."""
     if step not in [one.key for one in steps_of(session)]:
         raise Refused("This session has no such step. Reload the page.", 422)
@@ -17,5 +19,5 @@ def remark(session: Session, author: Person, step: str, text: str, always: bool,
         raise Refused(problem, 422)
     return Remark.objects.create(
         owner=author, session=None if always else session, method=session.method, step=step, text=text.strip(),
-        photo=keep_picture(image) if image else "",
+        photo=keep_picture(image) if image else "", instead=instead and bool(image),
     )  # fmt: skip

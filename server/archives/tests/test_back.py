@@ -141,6 +141,21 @@ class Archived(Room):
 
 
 class ComesBackWhole(Archived):
+    def test_one_of_an_earlier_release_opens_as_it_was(self) -> None:
+        """Without the kinds and fields that came later: simulated benches, turns, photos instead of drawings."""
+
+        def earlier(rows: dict[str, Any]) -> None:
+            for kind in ("act", "made", "ready"):
+                rows.pop(kind)
+            for row in (*rows["session"], *rows["remark"]):
+                for field in ("simulated", "seed", "turns", "pace", "instead"):
+                    row.pop(field, None)
+
+        section = self.brought(changed(self.archive, earlier))
+        session = self.first(section).session
+        self.assertEqual((session.simulated, session.turns, session.pace), ("", {}, 1))
+        self.assertEqual([one.instead for one in session.remarks.all()], [False])
+
     def test_every_row_says_what_it_said(self) -> None:
         before = self.rows(self.archive)
         section = self.brought(self.archive)

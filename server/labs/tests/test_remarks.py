@@ -49,6 +49,11 @@ class Remarks(Room):
         self.assertEqual(self.as_(self.instructor).delete(ended).status_code, 200)
         self.assertEqual(self.as_(self.student).get(address).status_code, 404, "shown no more")
 
+    def test_a_picture_may_stand_in_place_of_the_drawing(self) -> None:
+        self.assertEqual((self.add(instead=True), self.add(image=picture(), instead=True)), (200, 200))
+        told = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["remarks"]
+        self.assertEqual([one["instead"] for one in told], [False, True], "only a picture can")
+
     def test_what_went_wrong_last_time(self) -> None:
         later = planned(self.section)
         address = f"/api/sessions/{later.pk}/last"

@@ -187,6 +187,19 @@ class Worked(Simulated):
         write(self.as_(self.neighbour), session.benches.get(), entry("V_s", "20.00"))
         self.assertEqual(self.delete(self.instructor, session), 409)
 
+    def test_waits_pass_as_fast_as_was_chosen(self) -> None:
+        """Half a minute for the colour to hold is 3 s when time runs ten times as fast; any other pace is refused."""
+        path = f"sessions/{self.session.pk}/worked"
+        waits = {}
+        for pace in (1, 10):
+            _, made = self.post(self.instructor, path, pace=pace)
+            told = self.as_(self.instructor).get(f"/api/benches/{made['benches'][0]['id']}").json()
+            step = next(one for one in told["evaluation"]["steps"] if one["key"] == "run")
+            waits[pace] = (step["wait_seconds"], "10 times as fast" in step["wait_label"])
+        self.assertEqual(waits, {1: (30, False), 10: (3, True)})
+        for wrong in (0, 7, -1, 10**9, "fast"):
+            self.assertEqual(self.post(self.instructor, path, pace=wrong)[0], 400)
+
     def test_a_dry_run_is_the_instructors_alone(self) -> None:
         _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked")
         session = Session.objects.get(pk=made["card"]["id"])

@@ -3939,8 +3939,12 @@ export interface components {
             author: string;
             always: boolean;
             photo: string;
+            instead: boolean;
         };
-        /** @description A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted. */
+        /**
+         * @description A remark on a step: for this session, or from now on; with a picture (base64 of a JPEG or PNG), if wanted, beside
+         *     the drawing or instead of it.
+         */
         RemarkRequest: {
             step: string;
             text: string;
@@ -3948,6 +3952,8 @@ export interface components {
             always: boolean;
             /** @default  */
             image: string;
+            /** @default false */
+            instead: boolean;
         };
         /**
          * @description A bench's report. ``record`` says what of its record was verified; ``each`` of whom there is one of their own for
@@ -4151,8 +4157,8 @@ export interface components {
             note: string;
         };
         /**
-         * @description An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half a
-         *     second each.
+         * @description An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half
+         *     a second each.
          */
         ScaleTask: {
             instrument: components["schemas"]["Instrument"];

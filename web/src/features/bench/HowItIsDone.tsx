@@ -3,10 +3,13 @@ import { Folded } from '../../identity/Folded';
 import { Scene } from '../../scenes/Scene';
 import { stepOf, type Bench, type Task } from './hand';
 
+const photoInstead = (bench: Bench, step: string) =>
+  bench.remarks.some((one) => one.step === step && one.instead);
+
 /** The drawing of the step in hand: open where nothing is read off an instrument and it is done for the first time. */
 export function HowItIsDone({ bench, task, colour }: { bench: Bench; task: Task; colour: string }) {
   const step = stepOf(bench, task);
-  if (!step?.scene) return null;
+  if (!step?.scene || photoInstead(bench, step.key)) return null;
   const done = bench.evaluation.steps.some(
     (one) => one.scene === step.scene && one.trial !== step.trial && one.state === 'done',
   );

@@ -84,10 +84,11 @@ function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: Retu
   const [text, setText] = useState('');
   const [always, setAlways] = useState(false);
   const [image, setImage] = useState('');
+  const [instead, setInstead] = useState(false);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     change.mutate(
-      { step, text, always, image },
+      { step, text, always, image, instead },
       {
         onSuccess: () => {
           setText('');
@@ -112,11 +113,17 @@ function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: Retu
         slotProps={{ htmlInput: { maxLength: 300 } }}
       />
       {image && (
-        <img
-          src={`data:image/jpeg;base64,${image}`}
-          alt="goes with the remark"
-          style={{ maxWidth: 168, borderRadius: 8 }}
-        />
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+          <img
+            src={`data:image/jpeg;base64,${image}`}
+            alt="goes with the remark"
+            style={{ maxWidth: 168, borderRadius: 8 }}
+          />
+          <FormControlLabel
+            label="In place of the drawing of this step"
+            control={<Checkbox checked={instead} onChange={(_, checked) => setInstead(checked)} />}
+          />
+        </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <FormControlLabel
