@@ -1,8 +1,8 @@
 import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query';
 import { openDB, type IDBPDatabase } from 'idb';
 
-// What a bench needs to open without network: who I am, where, and the bench as it was seen last.
-const KEPT = ['me', 'department', 'benches', 'bench'];
+// What a bench needs to open without network: who I am, where, the bench as it was seen last, how its steps are drawn.
+const KEPT = ['me', 'department', 'benches', 'bench', 'scene'];
 const SOON = 500; // ms
 const BUILD = import.meta.url; // has the hash of the code: what another version kept may have another shape
 

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { show } from '../testing/room';
 import { Scene } from './Scene';
+import { useScenesAhead } from './useScene';
 
 const move = (text: string, mind = '') => ({
   text,
@@ -11,6 +12,11 @@ const move = (text: string, mind = '') => ({
   shapes: [{ path: 'M0.0 0.0L9.0 9.0', fill: 'colour', pen: 'line' }],
   words: [{ x: 10, y: 20, text: 'above', word: 'accent', anchor: 'start' }],
 });
+
+function Ahead({ of }: { of: string[] }) {
+  useScenesAhead(of);
+  return null;
+}
 
 describe('a scene', () => {
   beforeEach(() => {
@@ -28,6 +34,20 @@ describe('a scene', () => {
     expect(await screen.findByText('Acid first.')).toBeTruthy();
     expect(screen.getByText('No bubble.')).toBeTruthy();
     expect(screen.getAllByRole('img', { name: 'above' })).toHaveLength(3);
+  });
+
+  it('is asked for ahead, each once and not at once', async () => {
+    vi.useFakeTimers();
+    const asked: string[] = [];
+    vi.stubGlobal('fetch', async (request: Request) => {
+      asked.push(new URL(request.url).pathname);
+      return Response.json({ key: 'k', title: 'Fill it', width: 200, height: 210, moves: [] });
+    });
+    show(<Ahead of={['ready', 'pipette', '', 'ready']} />);
+    await act(() => vi.advanceTimersByTimeAsync(3000));
+    expect(asked).toEqual([]);
+    await act(() => vi.advanceTimersByTimeAsync(3000));
+    expect(asked).toEqual(['/api/scenes/ready', '/api/scenes/pipette']);
   });
 
   it('is gone through by keys and by touch', async () => {

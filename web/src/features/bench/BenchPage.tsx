@@ -8,6 +8,7 @@ import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
 import type { Author } from '../../queue/store';
 import { WaitingOfOthers } from '../../queue/Waiting';
+import { useScenesAhead } from '../../scenes/useScene';
 import { BenchDialogs } from './BenchDialogs';
 import { BenchHeader } from './BenchHeader';
 import { BenchFooter, NextSentence, Said } from './BenchLines';
@@ -39,6 +40,7 @@ const PAGE = {
 
 function AtTheBench({ bench, me }: { bench: Bench; me: Author }) {
   const at = useAtBench(bench, me);
+  useScenesAhead(bench.evaluation.steps.map((step) => step.scene));
   const narrow = useMediaQuery('(max-width: 699px)');
   const { outbox, task } = at;
   return (
