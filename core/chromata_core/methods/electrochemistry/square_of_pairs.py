@@ -36,8 +36,8 @@ class SquareOfPairs(Draws):
         ]
         square = Square(self.reading, _CORNER, metals, [METALS[metal] for metal in metals], cells)
         sentence = (
-            f"Above: {reading.label.lower()}, {reading.unit}, and the metal that is the cathode (+). "
-            "Below: the standard value, and how far off."
+            f"Red in the row, black in the column: {reading.label.lower()}, {reading.unit}, and the metal that is the "
+            "cathode (+). The other way round, pale: the standard value, and how far off."
         )
         return Chart(self.key, self.title, "", reading.unit, sentence, [], [], [], square=square)
 
