@@ -1,5 +1,6 @@
 """The chemistry behind a worked titration: balances that close, textbook points, solvers that work otherwise."""
 
+from dataclasses import replace
 from math import log, log10
 from unittest import TestCase
 
@@ -8,6 +9,7 @@ import numpy as np
 from chromata_core.chemistry.acid_and_base import PROTOLYTES, Protolyte, charge_left, ph_of
 from chromata_core.chemistry.indicators import INDICATORS
 from chromata_core.chemistry.redox_curve import DICHROMATE_FORMAL, IRON_FORMAL, SILVER_CHLORIDE, iron_potential
+from chromata_core.declaration.nature import Titrated
 from chromata_core.methods.registry import method
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
@@ -109,7 +111,7 @@ class Flasks(TestCase):
         wrong = self.flask({"indicator": "methyl-orange"})
         self.assertEqual(wrong.seen(10, 20).where, "past")
         carbonate = {"M_s": "Na2CO3", "titrant": "HCl", "indicator": "methyl-orange"}
-        seen = [self.flask(carbonate).seen(v, 20).colour for v in (0, 19, 20.05, 21)]
+        seen = [self.flask(carbonate).seen(v, 20).colour for v in (0, 19, 20.15, 21)]
         self.assertEqual(seen, ["yellow", "yellow", "orange", "red"])
 
     def test_an_acid_run_into_a_base_takes_the_colour_away(self) -> None:
@@ -123,3 +125,18 @@ class Flasks(TestCase):
                 self.assertIn(self.flask(options).seen(5, 20).where, ("before", "end", "past"))
         self.assertEqual(self.flask({}, "back-titration").seen(0, 10).colour, "none")
         self.assertEqual(self.flask({"system": "acid"}, "potentiometric-titration").titrant, "NaOH")
+
+    def test_nothing_that_can_be_declared_leaves_a_flask_without_colour(self) -> None:
+        """Formulas nobody knows, nothing at all, an indicator of one's own, amounts beyond any flask."""
+        declared = method("acid-base-titration")
+        for said in (
+            Titrated("", "", ""),
+            Titrated("X", "Y", "c_t", "z_s", "titrant"),
+            Titrated("M_s", "K2Cr2O7", "c_t"),
+        ):
+            with self.subTest(said):
+                flask = Titration.of(bind(replace(declared, titrated=said), Sheet({})))
+                for run_in, end in ((0, 0), (0, 1e-9), (1e6, 1), (1, 1e6)):
+                    self.assertLess(abs(flask.signal(run_in, end, 100, "mV")), 1e4)
+        for ph_at in ((HCL, 1e4), (NAOH, 1e4), (HCL, 0.0)):
+            self.assertTrue(-8 < ph_of(ph_at) < 22)

@@ -59,4 +59,4 @@ def charge_left(ph: float, *parts: tuple[Protolyte, float]) -> float:
 
 def ph_of(*parts: tuple[Protolyte, float]) -> float:
     """The pH of a solution of ``parts`` with their concentrations in mol/L."""
-    return float(brentq(charge_left, -2.0, 16.0, args=parts, xtol=1e-10))
+    return float(brentq(charge_left, -8.0, 22.0, args=parts, xtol=1e-10))

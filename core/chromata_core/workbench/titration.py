@@ -45,15 +45,16 @@ class Titration:
     def of(cls, bound: Bound) -> "Titration":
         """As the method declares it. What no table knows behaves as a strong acid or base."""
         said = bound.method.titrated or _USUAL
-        titrant = formulas_of(bound, said.titrant)[0]
-        substance = formulas_of(bound, said.substance)[0]
+        titrant = next(iter(formulas_of(bound, said.titrant)), "")
+        substance = next(iter(formulas_of(bound, said.substance)), "")
         if titrant not in PROTOLYTES and titrant != _DICHROMATE:
             titrant = "NaOH"
         if titrant != _DICHROMATE and (substance not in PROTOLYTES or (substance in BASES) == (titrant in BASES)):
             substance = "HCl" if titrant in BASES else "NaOH"
         chosen = bound.options.get(said.indicator, "phenolphthalein")
-        per = float(bound.number(said.per)) if said.per else 1.0
-        return cls(substance, titrant, _concentration(bound, said.concentration), per, INDICATORS[chosen])
+        per = max(float(bound.number(said.per)), 0.1) if said.per else 1.0
+        indicator = INDICATORS.get(chosen, INDICATORS["phenolphthalein"])
+        return cls(substance, titrant, _concentration(bound, said.concentration), per, indicator)
 
     @property
     def base_added(self) -> bool:
@@ -114,4 +115,5 @@ class Titration:
 
 def _concentration(bound: Bound, key: str) -> float:
     column = compute(bound).column(key, None) if key else None
-    return unit("mol/L").from_si(value_of(column)) if column is not None else _TENTH
+    found = unit("mol/L").from_si(value_of(column)) if column is not None else _TENTH
+    return found if found > _TRACE else _TENTH

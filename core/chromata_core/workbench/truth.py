@@ -101,7 +101,7 @@ class Truth:
             return 0.0
         xs, ys = zip(*points, strict=True)
         reading = self.reading(place.key)
-        if reading is not None and self._kind(reading) == "spectrophotometer" and len(points) > 1:
+        if reading is not None and self._kind(reading) == "spectrophotometer" and len(points) > 2:
             return self._by_beer(reading.unit, xs, ys, x)
         begun = self.made.get(Place(beside, place.trial, 1), xs[0]) if self._starts(beside) else xs[0]
         return float(np.interp(x - begun + xs[0], xs, ys))
@@ -126,7 +126,8 @@ class Truth:
         rows = sorted(at.row or 0 for at in self.values if (at.key, at.trial) == (beside, trial))
         first, last = (Place(beside, trial, row) for row in (rows[0], rows[-1]))
         began = self.values[first]
-        stretched = (moved.get(last, self.values[last]) - began) / (self.values[last] - began)
+        span = self.values[last] - began
+        stretched = (moved.get(last, self.values[last]) - began) / span if span else 1.0
         reading, said = self.reading(key), self.method.titrated
         assert reading is not None and said is not None
         column = compute(self.bound).column(said.end, trial)
