@@ -29,7 +29,9 @@ _PLAIN_NUMBER = re.compile(r"[+-]?\d+([.,]\d+)?([eE][+-]?\d{1,3})?")
 
 def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
     """The readings that stand, with who and when, under what they were made with; the command line reads it."""
+    simulated = bench.session.simulated
     rows: list[Sequence[object]] = [
+        *([["# simulated", simulated]] if simulated else []),
         *csv_head(bench.session.method, replace(sheet_of(bench, entries), options=_options(bench, entries))),
         [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
     ]
@@ -73,12 +75,14 @@ def _harmless(value: object) -> str:
 
 
 def results_csv(report: Report) -> str:
-    """The results: value, standard and expanded uncertainty, k, comparison."""
-    rows: list[list[object]] = [["key", "trial", "result", "value", "u", "U", "k", "unit", "stated", "percent_error"]]
+    """The results: value, standard and expanded uncertainty, k, comparison; marked where nobody measured them."""
+    marked = ["simulated"] if report.session.simulated else []
+    head = ["key", "trial", "result", "value", "u", "U", "k", "unit", "stated", "percent_error", *marked]
+    rows: list[list[object]] = [[*head]]
     for r in report.evaluation.results:
         error = f"{r.comparison.percent_error:.4g}" if r.comparison else ""
         figures = [f"{r.value:.10g}", f"{r.u:.4g}", f"{r.expanded:.4g}", f"{r.k:.4g}"]
-        rows.append([r.key, r.trial, r.label, *figures, r.unit, r.line, error])
+        rows.append([r.key, r.trial, r.label, *figures, r.unit, r.line, error, *marked])
     return as_csv(rows)
 
 
@@ -87,7 +91,8 @@ def spectrum_jdx(report: Report) -> str:
     chart = next((chart for chart in report.evaluation.charts if chart.key == "spectrum"), None)
     if chart is None:
         raise Refused("No spectrum was recorded at this bench.", 404)
-    return write_spectrum(chart.lines[0].points, f"{report.session.title}, bench {report.number}")
+    simulated = ", simulated" if report.session.simulated else ""
+    return write_spectrum(chart.lines[0].points, f"{report.session.title}, bench {report.number}{simulated}")
 
 
 def data_json(bench: Bench, entries: list[Entry], report: Report) -> str:

@@ -156,7 +156,8 @@ def _csv_rows(text: str) -> Iterator[tuple[int, list[str]]]:
 
 
 # What a CSV says of its sheet before the readings: “# option,c_t,0.1026”; “# method,hydrate”.
-HEAD = ("method", "option", "instrument", "accepted")
+HEAD = ("method", "option", "instrument", "accepted", "simulated")
+_ALONE = ("method", "simulated")  # of which there is one, without a name of its own
 
 
 def _head(rows: list[tuple[int, list[str]]], problems: list[str]) -> dict[str, dict[str, str]]:
@@ -164,7 +165,7 @@ def _head(rows: list[tuple[int, list[str]]], problems: list[str]) -> dict[str, d
     for number, row in rows:
         kind, *rest = (cell.strip() for cell in row)
         kind = kind.lstrip("# ")
-        key, said = ("", rest[:1]) if kind == "method" else (rest[0] if rest else "", rest[1:])
+        key, said = ("", rest[:1]) if kind in _ALONE else (rest[0] if rest else "", rest[1:])
         if kind not in HEAD or len(said) != 1:
             problems.append(f"Line {number}: a line with # names one of {', '.join(HEAD)}: # option,c_t,0.1026.")
         elif key in found[kind]:

@@ -140,6 +140,10 @@ class MadeUpClass(Simulated):
         self.assertIn("Simulated: nobody measured this in a laboratory.", paper)
         data = client.get(f"{path}/data.json").json()
         self.assertEqual(data["simulated"], "class")
+        readings = client.get(f"{path}/readings.csv").content.decode()
+        self.assertTrue(readings.startswith("# simulated,class"))
+        self.assertEqual(read_sheet(readings).method, self.session.method, "and the command line reads it")
+        self.assertIn("simulated", client.get(f"{path}/results.csv").content.decode().splitlines()[0])
         self.assertTrue(read_sheet(json.dumps(data)).sheet.given)  # and the command line still reads it
         book = load_workbook(BytesIO(client.get(f"{path}/workbook.xlsx").content))
         self.assertIn("simulated", str([cell.value for cell in next(iter(book))[2]]))

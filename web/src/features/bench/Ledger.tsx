@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { Shapes } from '../../api/client';
 import { BudgetBars } from '../../identity/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
@@ -73,19 +74,7 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
       {others.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           {others.map((result) => (
-            <Box
-              key={result.key}
-              sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14 }}
-            >
-              <span>{result.label}</span>
-              <span>
-                <Figure text={result.shown.text} doubtful={result.shown.doubtful} />{' '}
-                <span style={{ fontFamily: FIGURES, color: ink.inkSoft, whiteSpace: 'nowrap' }}>
-                  ± {result.uncertainty}
-                  {result.power ? ` × ${result.power}` : ''} {result.unit}
-                </span>
-              </span>
-            </Box>
+            <OtherResult key={result.key} result={result} />
           ))}
         </Box>
       )}
@@ -102,6 +91,22 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
         <ChartView key={one.key} chart={one} colour={colour} />
       ))}
       {bench.comparison && <OtherProduct comparison={bench.comparison} />}
+    </Box>
+  );
+}
+
+/** A result beside the one that is looked at, in a line. */
+function OtherResult({ result }: { result: Shapes['ResultOut'] }) {
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14 }}>
+      <span>{result.label}</span>
+      <span>
+        <Figure text={result.shown.text} doubtful={result.shown.doubtful} />{' '}
+        <span style={{ fontFamily: FIGURES, color: ink.inkSoft, whiteSpace: 'nowrap' }}>
+          ± {result.uncertainty}
+          {result.power ? ` × ${result.power}` : ''} {result.unit}
+        </span>
+      </span>
     </Box>
   );
 }

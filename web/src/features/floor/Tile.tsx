@@ -85,14 +85,7 @@ export function Tile({ bench, colour, unit, now, large, closed, sample }: Props)
       <Trials bench={bench} />
       <Box sx={{ mt: 'auto', fontSize: 12.5, color: ink.inkSoft }}>
         <Samples bench={bench} />
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap' }}>
-          <span title="The last entry">
-            {bench.last_at ? `entry ${ago(bench.last_at, now)}` : 'nothing written yet'}
-          </span>
-          {!closed && bench.minutes_left > 0 && (
-            <span title="Work that is still before them, about">{bench.minutes_left} min to go</span>
-          )}
-        </Box>
+        <When bench={bench} now={now} closed={closed} />
         {sample && bench.sample}
       </Box>
       <Box aria-hidden sx={{ height: 6, borderRadius: 3, bgcolor: ink.ruleSoft, overflow: 'hidden' }}>
@@ -100,6 +93,20 @@ export function Tile({ bench, colour, unit, now, large, closed, sample }: Props)
           sx={{ height: '100%', width: `${bench.progress * 100}%`, bgcolor: colour, transition: 'width .5s' }}
         />
       </Box>
+    </Box>
+  );
+}
+
+/** When something was written last, and how much is still before them. */
+function When({ bench, now, closed }: Pick<Props, 'bench' | 'now' | 'closed'>) {
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', columnGap: 1, flexWrap: 'wrap' }}>
+      <span title="The last entry">
+        {bench.last_at ? `entry ${ago(bench.last_at, now)}` : 'nothing written yet'}
+      </span>
+      {!closed && bench.minutes_left > 0 && (
+        <span title="Work that is still before them, about">{bench.minutes_left} min to go</span>
+      )}
     </Box>
   );
 }

@@ -31,25 +31,7 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
             <Solution key={line.recipe.key} {...{ session, line }} onTick={onTick(line.recipe.key)} />
           ))}
           {data.weighed.map((line) => (
-            <Box
-              key={line.label}
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: 'minmax(0, 1fr) auto',
-                columnGap: 1,
-                py: 1,
-                pl: '42px',
-                borderTop: `1px solid ${ink.ruleSoft}`,
-              }}
-            >
-              <span>
-                {line.label}
-                <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13 }}>
-                  {line.note}
-                </Box>
-              </span>
-              <span>{line.whole_class}</span>
-            </Box>
+            <Weighed key={line.label} line={line} />
           ))}
           <Papers session={session} />
         </Sheet>
@@ -92,6 +74,30 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
         {data.waste && <Box sx={{ mt: 1, color: ink.inkSoft, fontSize: 14 }}>Waste: {data.waste}</Box>}
       </Sheet>
     </>
+  );
+}
+
+/** What is weighed or counted out as it is: nothing is made of it. */
+function Weighed({ line }: { line: Shapes['Preparation']['weighed'][number] }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr) auto',
+        columnGap: 1,
+        py: 1,
+        pl: '42px',
+        borderTop: `1px solid ${ink.ruleSoft}`,
+      }}
+    >
+      <span>
+        {line.label}
+        <Box component="span" sx={{ display: 'block', color: ink.inkSoft, fontSize: 13 }}>
+          {line.note}
+        </Box>
+      </span>
+      <span>{line.whole_class}</span>
+    </Box>
   );
 }
 

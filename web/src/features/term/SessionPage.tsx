@@ -46,27 +46,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
       <Heading
         colour={accent(card.family)}
         title={card.title}
-        below={
-          <>
-            <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
-            {' · '}
-            <Simulated how={card.simulated} />{' '}
-            {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
-            {' · '}
-            <a href={`/api/sessions/${card.id}/form.pdf`} target="_blank" rel="noreferrer">
-              form to fill in by hand
-            </a>
-            {mine && (
-              <>
-                {' · '}
-                <a href={`/api/sessions/${card.id}/archive.zip`} download>
-                  save as a file
-                </a>
-              </>
-            )}
-            <PartLinks parts={plan.together} here={card.id} to={(id) => `/sessions/${id}`} />
-          </>
-        }
+        below={<Below plan={plan} mine={mine} />}
         actions={<Actions card={card} mine={mine} change={change} />}
       />
       {change.error && (
@@ -116,6 +96,32 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         </Box>
       </Box>
     </Box>
+  );
+}
+
+/** What the session is, and where else it leads. */
+function Below({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boolean }) {
+  const { card } = plan;
+  return (
+    <>
+      <Link to={`/methods/${card.method}`}>{card.method_title}</Link>
+      {' · '}
+      <Simulated how={card.simulated} />{' '}
+      {dotted(card.section, card.room, day(card.starts_at), `${card.minutes} min`, card.state)}
+      {' · '}
+      <a href={`/api/sessions/${card.id}/form.pdf`} target="_blank" rel="noreferrer">
+        form to fill in by hand
+      </a>
+      {mine && (
+        <>
+          {' · '}
+          <a href={`/api/sessions/${card.id}/archive.zip`} download>
+            save as a file
+          </a>
+        </>
+      )}
+      <PartLinks parts={plan.together} here={card.id} to={(id) => `/sessions/${id}`} />
+    </>
   );
 }
 
