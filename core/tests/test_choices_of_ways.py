@@ -9,6 +9,8 @@ from unittest import TestCase
 from chromata_core.errors import SheetError
 from chromata_core.methods.registry import method
 from chromata_core.planning.solutions import solutions
+from chromata_core.planning.timetable import drawn, orders_of, solved_at_once
+from chromata_core.planning.turns import problem_of
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
@@ -140,6 +142,30 @@ class ChoicesOfWays(TestCase):
         self.assertEqual((begun.key, begun.lead), ("V_set", "Draw to your mark for 1.00 mL,"))
         adjustable = Bench("volumetric-calibration", {**options, "pipette_is": "adjustable"}, read, tools)
         self.assertIn("is more than 0.015 mL", said(adjustable))
+
+    @practice(WAYS[16])
+    def test_thermostats_hold_some_temperatures_and_benches_make_the_others(self) -> None:
+        """Two benches, two thermostats at 40 and 60 with one place each, 12 minutes a turn: each is at both within 24;
+        room temperature and 70 °C wait for nobody and come after.
+        """
+        plan = {"T_plan": "22; 40; 60; 70", "T_fixed": "40.0; 60", "bath_is": "mixed", "baths": "2", "bath_places": "1"}
+        bound = bind(method("rate-temperature"), Sheet(plan))
+        problem = problem_of(bound, 2)
+        [one] = problem.equipment
+        self.assertEqual((one.values, one.own, one.free), (("40", "60"), ("22", "70"), None))
+        told = drawn(problem, solved_at_once(problem))
+        self.assertEqual((told.minutes, told.least), (24, 24))
+        self.assertEqual(
+            sorted(order.values for order in told.orders), [["40", "60", "22", "70"], ["60", "40", "22", "70"]]
+        )
+        for benches in (3, 8):  # who has to wait works meanwhile at what nobody shares
+            problem = problem_of(bound, benches)
+            for own in orders_of(problem, solved_at_once(problem).placed).values():
+                self.assertEqual(sorted(own["T_plan"].split("; ")), ["22", "40", "60", "70"])
+        last = max(solved_at_once(problem).placed, key=lambda turn: turn.start)
+        self.assertEqual(orders_of(problem, solved_at_once(problem).placed)[last.bench]["T_plan"][:2], "22")
+        none = bind(method("rate-temperature"), Sheet({**plan, "T_fixed": "50"}))
+        self.assertEqual(problem_of(none, 2).equipment, ())
 
     @practice(WAYS[17])
     def test_how_much_salt_was_given_out(self) -> None:

@@ -125,6 +125,7 @@ LABELS = {
     "titrated.indicator": "Indicator, by",
     "titrated.end": "Volume to the jump of a curve",
     "along": "Goes with the list",
+    "shared.only": "Only for the values that stand in",
     "told": "Said with numbers of this bench",
     "target.told": "Shown at the bench too",
     "example": "Worked example",

@@ -55,11 +55,12 @@ class Shared:
     (``places``), how long one needs it (``minutes``), and how long it takes to set it anew (``change``).
 
     With ``planned`` it stands at one value of that list at a time, and benches take the values in different orders;
-    ``free_first``: the first value needs none of it, and is worked at ``free_label``. ``after`` says how many minutes
-    of work come before anybody needs it. ``meanwhile`` is for who waits. ``kind`` is the kind of instrument it is, if
-    readings are made with it, or of equipment (bath, centrifuge, hood), so that it is counted; ``follows`` the label of
-    what a bench uses before. ``used_in`` are the steps and readings of a turn: from them the floor knows who is in one
-    and who is through.
+    ``free_first``: the first value needs none of it, and is worked at ``free_label``. With ``only`` just those
+    values need it that stand in that list too; the others a bench sees to itself, between its turns. ``after`` says
+    how many minutes of work come before anybody needs it. ``meanwhile`` is for who waits. ``kind`` is the kind of
+    instrument it is, if readings are made with it, or of equipment (bath, centrifuge, hood), so that it is counted;
+    ``follows`` the label of what a bench uses before. ``used_in`` are the steps and readings of a turn: from them
+    the floor knows who is in one and who is through.
     """
 
     label: str
@@ -68,6 +69,7 @@ class Shared:
     minutes: NumberName
     change: NumberName = ""
     planned: PlanName = ""
+    only: PlanName = ""
     free_first: bool = False
     free_label: str = "Without it"
     after: NumberName = ""

@@ -95,13 +95,21 @@ def orders_of(problem: Problem, placed: Sequence[Placed]) -> dict[int, dict[str,
     for place, one in enumerate(problem.equipment):
         if one.planned:
             for bench in found:
-                found[bench][one.planned] = "; ".join(_taken(placed, place, bench))
+                found[bench][one.planned] = "; ".join(_order(problem, placed, place, bench))
     return found
 
 
-def _taken(placed: Sequence[Placed], place: int, bench: int) -> list[str]:
-    mine = sorted((one.start, one.value) for one in placed if (one.equipment, one.bench) == (place, bench))
-    return [value for _, value in mine]
+def _order(problem: Problem, placed: Sequence[Placed], place: int, bench: int) -> list[str]:
+    """In which order a bench works: its turns, and what it sees to itself wherever that fits in between."""
+    one, clock, found = problem.equipment[place], problem.begins[bench], list[str]()
+    own = list(one.own)
+    for turn in sorted((t for t in placed if (t.equipment, t.bench) == (place, bench)), key=lambda t: t.start):
+        while own and clock + one.minutes <= turn.start:
+            found.append(own.pop(0))
+            clock += one.minutes
+        found.append(turn.value)
+        clock = turn.end
+    return [*found, *own]
 
 
 def drawn(problem: Problem, solved: Solved) -> Timetable:
@@ -110,7 +118,7 @@ def drawn(problem: Problem, solved: Solved) -> Timetable:
     lanes = [lane for place, one in enumerate(problem.equipment) for lane in _lanes(problem, solved.placed, place, one)]
     hands = _hands(lanes, problem)
     planned = next((place for place, one in enumerate(problem.equipment) if one.planned), 0)
-    orders = [Order(bench, _taken(solved.placed, planned, bench)) for bench in problem.benches]
+    orders = [Order(bench, _order(problem, solved.placed, planned, bench)) for bench in problem.benches]
     wait = max((_wait(solved.placed, bench) for bench in problem.benches), default=0)
     meanwhile = problem.equipment[0].meanwhile if len(problem.benches) > _at_once(problem) else ""
     return Timetable(

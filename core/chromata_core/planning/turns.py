@@ -18,7 +18,8 @@ class Equipment:
     """So many ``pieces``, with so many ``places`` each, used for ``minutes``. Each stands at one of ``values`` at a
     time, and once at each; setting it anew takes ``change`` minutes. Nobody comes before minute ``after``.
 
-    ``free`` is the value that needs no piece: every bench begins with it. ``follows`` is what a bench uses before.
+    ``free`` is the value that needs no piece: every bench begins with it. ``own`` are planned values that a bench sees
+    to itself. ``follows`` is what a bench uses before.
     """
 
     label: str
@@ -34,6 +35,7 @@ class Equipment:
     meanwhile: str = ""
     planned: str = ""
     follows: str = ""
+    own: tuple[str, ...] = field(default=(), repr=False)  # turns that were solved do not hang on it
 
     @property
     def at_pieces(self) -> tuple[str, ...]:
@@ -118,25 +120,31 @@ def problem_of(bound: Bound, benches: int, groups: int = 1, apart: int = 0) -> P
     """
     shared = active(bound.method.shared, bound.options)
     labels = {one.label for one in shared}
-    equipment = tuple(_equipment(bound, one, labels) for one in shared)
+    equipment = tuple(one for one in (_equipment(bound, one, labels) for one in shared) if one.values)
     each = ceil(benches / max(groups, 1)) or 1
     return Problem(equipment, {bench: (bench - 1) // each * apart for bench in range(1, benches + 1)})
 
 
 def _equipment(bound: Bound, shared: Shared, labels: set[str]) -> Equipment:
     pieces, places = (max(1, int(bound.number(key))) for key in (shared.number, shared.places))
-    values, unit = values_of(bound, shared)
+    planned, unit = values_of(bound, shared.planned)
+    values = planned
+    if shared.only and shared.planned:
+        only = {float(value) for value in values_of(bound, shared.only)[0]}
+        values = [value for value in planned if float(value) in only]
     change = int(bound.number(shared.change)) if shared.change else 0
+    free = values[0] if shared.free_first and values else None
     return Equipment(
         shared.label, pieces, places, max(1, int(bound.number(shared.minutes))), change, tuple(dict.fromkeys(values)),
-        unit, int(bound.number(shared.after)) if shared.after else 0, values[0] if shared.free_first else None,
+        unit, int(bound.number(shared.after)) if shared.after else 0, free,
         shared.free_label, shared.meanwhile, shared.planned, shared.follows if shared.follows in labels else "",
+        tuple(value for value in dict.fromkeys(planned) if value not in values),
     )  # fmt: skip
 
 
-def values_of(bound: Bound, shared: Shared) -> tuple[list[str], str]:
-    """At what it stands, with the unit; one nameless value where it is not set."""
-    option = next((o for o in bound.method.all_options if o.key == shared.planned), None)
+def values_of(bound: Bound, planned: str) -> tuple[list[str], str]:
+    """What that list plans, with its unit; one nameless value where equipment is not set to any."""
+    option = next((o for o in bound.method.all_options if o.key == planned), None)
     if not isinstance(option, ListOption):
         return ["use"], ""
     return [str(value) for value in listed(option, bound.options[option.key])], option.unit

@@ -20,6 +20,8 @@ from chromata_core.methods import natural_constants
 from chromata_core.methods.kinetics import cross
 from chromata_core.telling.line_charts import AcrossLine
 
+_MIXED = {"bath_is": "mixed"}
+
 METHOD = Method(
     slug="rate-temperature",
     version=1,
@@ -35,6 +37,7 @@ METHOD = Method(
             Choice("thermostat", "Thermostats", words={"bath_words": "The thermostat at the planned one, tubes in it"}),
             Choice("mixed", "Thermostats for some temperatures, beakers for the others", words={"bath_words": "The thermostat, if one stands at it; else a beaker about 5 °C above it"}),
         ), "beaker", "A beaker cools while the tubes warm up; a thermostat does not."),
+        ListOption("T_fixed", "Thermostats stand at", "40; 60", "°C", "T_fixed", "Every other temperature a bench makes in a beaker of its own.", when=_MIXED),
         *cross.AGREE,
         NumberOption("baths", "Water baths", "2", low="1", high="8", planning=True),
         NumberOption("bath_places", "Benches at a bath", "4", low="1", high="24", planning=True),
@@ -117,7 +120,9 @@ METHOD = Method(
     ),
     shared=(
         Shared("Bath", "baths", "bath_places", "bath_minutes", "bath_change", "T_plan", free_first=True, free_label="At room temperature", used_in=("bath", "pour"), kind="bath",
-               meanwhile="Draw the cross, label tubes, work out 1/T of what is done."),
+               meanwhile="Draw the cross, label tubes, work out 1/T of what is done.", when={"bath_is": ("beaker", "thermostat")}),
+        Shared("Thermostat", "baths", "bath_places", "bath_minutes", "bath_change", "T_plan", only="T_fixed", used_in=("bath", "pour"), kind="bath",
+               meanwhile="Work at a temperature that you make yourself: room temperature first.", when=_MIXED),
     ),
     waste=cross.WASTE,
 )  # fmt: skip
