@@ -155,6 +155,7 @@ class ChoicesOfWays(TestCase):
         self.assertEqual((one.values, one.own, one.free), (("40", "60"), ("22", "70"), None))
         told = drawn(problem, solved_at_once(problem))
         self.assertEqual((told.minutes, told.least), (24, 24))
+        self.assertIn("sees to 22 °C and 70 °C itself", told.sentence)
         self.assertEqual(
             sorted(order.values for order in told.orders), [["40", "60", "22", "70"], ["60", "40", "22", "70"]]
         )

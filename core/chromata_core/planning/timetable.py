@@ -138,9 +138,9 @@ def _sentence(problem: Problem, solved: Solved, wait: int) -> str:
     said = f"{benches} bench{'es are' if benches > 1 else ' is'} through after {solved.minutes} minutes"
     said += f", the first {begins} of them without the {label}" if begins else ""
     said += f"; between turns nobody waits longer than {wait}." if wait else "; nobody waits between turns."
-    if solved.proven:
-        return f"{said} Proven: no other order is faster."
-    return f"{said} No order is through before {solved.least}."
+    said += " Proven: no other order is faster." if solved.proven else f" No order is through before {solved.least}."
+    own = [f"{value} {one.unit}".rstrip() for one in problem.equipment for value in one.own]
+    return f"{said} Each bench sees to {joined(own)} itself, besides these turns." if own else said
 
 
 def _wait(placed: Sequence[Placed], bench: int) -> int:
