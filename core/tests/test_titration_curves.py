@@ -114,6 +114,11 @@ class Flasks(TestCase):
         seen = [self.flask(carbonate).seen(v, 20).colour for v in (0, 19, 20.15, 21)]
         self.assertEqual(seen, ["yellow", "yellow", "orange", "red"])
 
+    def test_it_is_as_strong_as_the_plan_says(self) -> None:
+        """A number for planning alone, 0.02 mol/L: the titrant that is to be standardised."""
+        self.assertAlmostEqual(self.flask({"c_expected": "0.02"}, "standardisation").c, 0.02, 9)
+        self.assertAlmostEqual(self.flask({"c_t": "0.25"}).c, 0.25, 9)
+
     def test_an_acid_run_into_a_base_takes_the_colour_away(self) -> None:
         one = self.flask({"M_s": "NaOH", "titrant": "HCl"})
         self.assertEqual([one.seen(v, 20).colour for v in (0, 19.5, 20.3)], ["magenta", "magenta", "none"])

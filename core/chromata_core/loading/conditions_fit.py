@@ -29,6 +29,7 @@ def unfit_conditions(method: Method) -> Iterator[str]:
     """A sentence for every condition of the method's checks that cannot be asked, or not be told."""
     questions = [part for part in method.readings if isinstance(part, Observation) and part.right]
     asked = sum(isinstance(check, Whenever) for check in method.checks) + sum(len(part.right) for part in questions)
+    asked += sum(isinstance(step.guide, Told) for step in method.steps)
     if asked > _MOST:
         yield f"More than {_MOST} conditions are asked at every reading. Make two methods of it."
         return

@@ -8,6 +8,7 @@ from chromata_core.chemistry.acid_and_base import BASES, PROTOLYTES, Protolyte, 
 from chromata_core.chemistry.indicators import INDICATORS, Chart, Colour, Indicator
 from chromata_core.chemistry.redox_curve import iron_potential
 from chromata_core.declaration.nature import Titrated
+from chromata_core.declaration.option_kinds import NumberOption
 from chromata_core.engine.numeric_pass import compute
 from chromata_core.planning.solutions import formulas_of
 from chromata_core.quantity.units import unit
@@ -114,6 +115,8 @@ class Titration:
 
 
 def _concentration(bound: Bound, key: str) -> float:
-    column = compute(bound).column(key, None) if key else None
-    found = unit("mol/L").from_si(value_of(column)) if column is not None else _TENTH
+    number = next((o for o in bound.method.all_options if o.key == key and isinstance(o, NumberOption)), None)
+    column = compute(bound).column(key, None) if key and number is None else None
+    si = unit(number.unit).to_si(float(bound.number(key))) if number else None if column is None else value_of(column)
+    found = _TENTH if si is None else unit("mol/L").from_si(si)
     return found if found > _TRACE else _TENTH
