@@ -82,7 +82,7 @@ def told(kind: Kind, row: Model) -> dict[str, Any]:
 
 Known = Mapping[type[Model], Mapping[str, Any]]
 # What older archives do not say: it is as it was before there was a choice.
-_LATER = frozenset({"simulated", "seed", "turns", "pace", "instead"})
+_LATER = frozenset({"simulated", "seed", "turns", "pace", "instead", "device"})
 
 
 def read(kind: Kind, said: Mapping[str, Any], known: Known) -> Model:

@@ -10,15 +10,19 @@ from devices.line import shown_by
 from labs.declared import method_of
 from labs.models import Bench
 from notebook.desks import desks
+from notebook.slips import slip_for
 
 
 @dataclass(frozen=True, slots=True)
 class FromDevice:
-    """The text to be written, and whether the device stands still; ``simulated``: it is a stand-in."""
+    """The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. ``slip`` goes with
+    the reading, and says on the record where it comes from.
+    """
 
     text: str
     stable: bool
     simulated: bool
+    slip: str
 
 
 def taken(bench: Bench, key: str) -> FromDevice:
@@ -37,7 +41,9 @@ def taken(bench: Bench, key: str) -> FromDevice:
             f"The {tool.kind} shows {shown.value} {shown.unit}, and here {part.unit} are written. Set its unit, or "
             "type the reading.",
         ) from None
-    return FromDevice(f"{typed.value:.{max(typed.decimals, 0)}f}", shown.stable, shown.simulated)
+    text = f"{typed.value:.{max(typed.decimals, 0)}f}"
+    device = f"{tool.kind} (simulated)" if shown.simulated else tool.kind
+    return FromDevice(text, shown.stable, shown.simulated, slip_for(bench, key, text, device))
 
 
 def _same_kind(shown: str, wanted: str) -> None:

@@ -23,6 +23,7 @@ from notebook.models import Entry
 from notebook.photos import keep_picture, picture_problem
 from notebook.remembered import entries_at, remember
 from notebook.seals import BROKEN, end_holds, seal_entry
+from notebook.slips import device_on
 from notebook.standing import begun, place, sheet_with, standing
 from people.models import Person
 from prelab.asked import waiting_sentence, waits_for
@@ -48,6 +49,7 @@ class Draft:
     supersedes: UUID | None
     reason: str
     image: str = ""
+    slip: str = ""
 
     @property
     def place(self) -> Place:
@@ -209,6 +211,7 @@ class _Record:
             reason=draft.reason.strip(),
             previous_hash=self._before(last),
             photo=keep_picture(draft.image) if draft.key == "photo" else "",
+            device=device_on(draft.slip, self.bench, draft.key, draft.text.strip()),
         )
         seal_entry(entry)
         self.entries.append(entry)

@@ -19,7 +19,8 @@ class Photo(models.Model):
 class Entry(models.Model):
     """One thing written at a bench. The id is made by the client, so that sending it twice does no harm.
 
-    ``photo`` is the hash of a picture that belongs to it, empty for none; ``hash`` its seal (notebook/seals.py).
+    ``photo`` is the hash of a picture that belongs to it, empty for none; ``device`` what it was taken from, empty where
+    it was typed; ``hash`` its seal (notebook/seals.py).
     """
 
     id = models.UUIDField(primary_key=True)
@@ -35,6 +36,7 @@ class Entry(models.Model):
     supersedes = models.ForeignKey("self", null=True, on_delete=models.PROTECT, related_name="+")
     reason = models.CharField(max_length=300, blank=True)
     photo = models.CharField(max_length=64, blank=True)
+    device = models.CharField(max_length=80, blank=True)
     previous_hash = models.CharField(max_length=64)
     hash = models.CharField(max_length=64)
 

@@ -95,7 +95,7 @@ def _said(entry: Entry) -> list[Any]:
     return [
         str(entry.id), entry.bench_id, entry.sequence, entry.key, entry.trial, entry.index, entry.text, entry.author_id,
         _instant(entry.written_at), _instant(entry.received_at), str(entry.supersedes_id or ""), entry.reason,
-        entry.previous_hash, entry.photo,
+        entry.previous_hash, entry.photo, *filter(None, [entry.device]),
     ]  # fmt: skip
 
 

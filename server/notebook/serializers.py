@@ -27,6 +27,7 @@ class DraftSerializer(serializers.Serializer[Any]):
     supersedes = serializers.UUIDField(allow_null=True, default=None)
     reason = serializers.CharField(max_length=300, allow_blank=True, default="")
     image = serializers.CharField(max_length=2_000_000, allow_blank=True, default="", help_text="base64 of a photo")
+    slip = serializers.CharField(max_length=500, allow_blank=True, default="", help_text="what a device gave with it")
 
 
 @dataclass(frozen=True, slots=True)
@@ -112,5 +113,5 @@ class EntrySerializer(serializers.ModelSerializer[Entry]):
         model = Entry
         fields = (
             "id", "sequence", "key", "trial", "index", "text", "author", "by_staff",
-            "written_at", "received_at", "supersedes", "reason", "photo", "hash",
+            "written_at", "received_at", "supersedes", "reason", "photo", "device", "hash",
         )  # fmt: skip

@@ -1,5 +1,6 @@
 """A bench's report, put together from its record on request; nothing of it is stored."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -24,7 +25,7 @@ from notebook.handed import handed_to
 from notebook.looked import looked_at
 from notebook.models import Entry
 from notebook.seals import check_record
-from notebook.standing import Handing, by_id, entries_of, given_of, place, superseded
+from notebook.standing import Handing, by_id, entries_of, given_of, place, standing, superseded
 from people.models import Person
 from reports.shapes import Answered, Correction, InstrumentUsed, Member, Picture, Report
 from results.samples_here import beside_samples, label_of, samples_here
@@ -58,6 +59,7 @@ def report_of(bench: Bench, person: Person) -> Report:
         draws=worked.draws if whole else [],
         what_if=worked.what_if if whole else [],
         corrections=[_correction(worked.bound, e, old[0].text) for e in entries if (old := superseded(e, written))],
+        taken=_taken(worked.bound, standing(entries)),
         answers=[
             Answered(question, text, wrote.get(answer(number), ""))
             for number, (question, text) in enumerate(zip(chosen.questions, evaluation.answers, strict=True), 1)
@@ -113,8 +115,23 @@ _WORDS: dict[Kind, str] = {
 }  # fmt: skip
 
 
-def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
+def _called(bound: Bound, entry: Entry) -> str:
     part = bound.part(entry.key) or bound.bottle(entry.key)
     label = part.label if part else _WORDS[place(entry).kind]
     trial = f", {bound.method.trials.noun.lower()} {entry.trial}" if entry.trial is not None else ""
-    return Correction(f"{label}{trial}", old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat())
+    return f"{label}{trial}"
+
+
+def _taken(bound: Bound, entries: Iterable[Entry]) -> list[str]:
+    """For each device, which of the readings that stand were taken from it."""
+    by_device: dict[str, dict[str, None]] = {}
+    for entry in entries:
+        if entry.device:
+            by_device.setdefault(entry.device, {})[_called(bound, entry)] = None
+    return [f"Taken from the {device}: {'; '.join(called)}." for device, called in by_device.items()]
+
+
+def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
+    return Correction(
+        _called(bound, entry), old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat()
+    )

@@ -33,7 +33,7 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
     rows: list[Sequence[object]] = [
         *([["# simulated", simulated]] if simulated else []),
         *csv_head(bench.session.method, replace(sheet_of(bench, entries), options=_options(bench, entries))),
-        [*COLUMNS, "author", "written_at", "corrected_from", "reason"],
+        [*COLUMNS, "author", "written_at", "corrected_from", "reason", "device"],
     ]
     written = by_id(entries)
     for entry in standing(entries):
@@ -48,6 +48,7 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
                 entry.written_at.isoformat(),
                 old[0].text if old else "",
                 entry.reason,
+                entry.device,
             ]
         )
     return as_csv(rows)

@@ -81,7 +81,7 @@ class Picture:
 
 @dataclass(frozen=True, slots=True)
 class Report:
-    """A bench's report. ``record`` says what of its record was verified; ``each`` of whom there is one of their own for
+    """A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified; ``each`` of whom there is one of their own for
     who asks; ``student`` is what makes it one.
     """
 
@@ -99,6 +99,7 @@ class Report:
     draws: list[DrawnResult]
     what_if: list[Effect]
     corrections: list[Correction]
+    taken: list[str]
     answers: list[Answered]
     notes: list[str]
     photos: list[Picture]

@@ -40,8 +40,10 @@ class Chart:
         return next(colour for top, colour in self.steps if ph <= top)
 
 
+_PHENOLPHTHALEIN = Indicator(9.4, "none", "pink", "magenta")
 INDICATORS: Mapping[str, Indicator | Chart] = {
-    "phenolphthalein": Indicator(9.4, "none", "pink", "magenta"),
+    "phenolphthalein": _PHENOLPHTHALEIN,
+    "phenolphthalein-gone": _PHENOLPHTHALEIN,
     "methyl-orange": Indicator(3.4, "red", "orange", "yellow"),
     "bromothymol-blue": Indicator(7.1, "yellow", "green", "blue"),
     "universal": Chart(

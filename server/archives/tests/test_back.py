@@ -142,13 +142,13 @@ class Archived(Room):
 
 class ComesBackWhole(Archived):
     def test_one_of_an_earlier_release_opens_as_it_was(self) -> None:
-        """Without the kinds and fields that came later: simulated benches, turns, photos instead of drawings."""
+        """Without the kinds and fields that came later: simulated benches, turns, photos instead of drawings, devices."""
 
         def earlier(rows: dict[str, Any]) -> None:
             for kind in ("act", "made", "ready"):
                 rows.pop(kind)
-            for row in (*rows["session"], *rows["remark"]):
-                for field in ("simulated", "seed", "turns", "pace", "instead"):
+            for row in (*rows["session"], *rows["remark"], *rows["entry"]):
+                for field in ("simulated", "seed", "turns", "pace", "instead", "device"):
                     row.pop(field, None)
 
         section = self.brought(changed(self.archive, earlier))

@@ -14,7 +14,9 @@ from django.test import SimpleTestCase, override_settings
 from chromata_core.errors import UnitError
 from devices.line import devices
 from devices.taken import _same_kind
-from labs.tests.room import Room, filled, unhurried
+from labs.models import Bench
+from labs.tests.room import Room, entry, filled, record, unhurried, write
+from notebook.models import Entry
 from standins.stand_in import KINDS, StandIn, served
 
 
@@ -73,6 +75,31 @@ class Taken(Room):
         self.assertRegex(found["text"], r"^18\.4[34]\d\d$")
         self.assertEqual((found["stable"], found["simulated"]), (True, True))
         self.assertEqual(self.client.get("/api/devices").json(), ["balance", "thermometer"])
+
+    def test_the_record_says_which_readings_were_taken(self) -> None:
+        found = self.take("m_crucible").json()
+        other = filled(self.section, "hydrate")
+        for bench, text, slip in (
+            (self.bench, found["text"], found["slip"]), (other, found["text"], found["slip"]),
+            (self.bench, "17.0000", found["slip"]), (self.bench, found["text"], found["slip"] + "x"), (self.bench, found["text"], ""),
+        ):  # fmt: skip
+            first = self.standing_at(bench)
+            correction = entry("m_crucible", text, 1, supersedes=str(first.pk), reason="Weighed anew", slip=slip)
+            self.assertTrue(write(self.client, bench, correction)[0]["kept"])
+            taken = (bench, text, slip) == (self.bench, found["text"], found["slip"])
+            self.assertEqual(self.standing_at(bench).device, "balance (simulated)" if taken else "")
+            report = self.client.get(f"/api/benches/{bench.pk}/report").json()
+            self.assertEqual(
+                report["taken"], ["Taken from the balance (simulated): Crucible and lid, crucible 1."] if taken else []
+            )
+        self.assertTrue(record(self.bench).whole)
+
+    def test_who_writes_a_device_into_the_database_breaks_the_seal(self) -> None:
+        Entry.objects.filter(pk=self.standing_at(self.bench).pk).update(device="balance")
+        self.assertFalse(record(self.bench).whole)
+
+    def standing_at(self, bench: Bench) -> Entry:
+        return Entry.objects.filter(bench=bench, key="m_crucible", trial=1).latest("sequence")
 
     def test_it_says_that_it_does_not_stand_yet(self) -> None:
         self.standing.say("balance", {"put": 12.0})

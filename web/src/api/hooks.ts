@@ -352,6 +352,7 @@ export function useWriteAt(sessionId: number) {
         supersedes: null,
         reason: '',
         image: '',
+        slip: '',
       }));
       const { kept } = await said(
         api.POST('/api/benches/{bench_id}/entries', {

@@ -2663,6 +2663,11 @@ export interface components {
              * @default
              */
             image: string;
+            /**
+             * @description what a device gave with it
+             * @default
+             */
+            slip: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         DrawnResult: {
@@ -2712,6 +2717,7 @@ export interface components {
             supersedes?: string | null;
             reason?: string;
             photo?: string;
+            device?: string;
             hash: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
@@ -2918,11 +2924,15 @@ export interface components {
             before_class: components["schemas"]["Offered"][];
             recipes: components["schemas"]["PlannedSolution"][];
         };
-        /** @description The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. */
+        /**
+         * @description The text to be written, and whether the device stands still; ``simulated``: it is a stand-in. ``slip`` goes with
+         *     the reading, and says on the record where it comes from.
+         */
         FromDevice: {
             text: string;
             stable: boolean;
             simulated: boolean;
+            slip: string;
         };
         /**
          * @description * `asked` - asked
@@ -3956,7 +3966,7 @@ export interface components {
             instead: boolean;
         };
         /**
-         * @description A bench's report. ``record`` says what of its record was verified; ``each`` of whom there is one of their own for
+         * @description A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified; ``each`` of whom there is one of their own for
          *     who asks; ``student`` is what makes it one.
          */
         Report: {
@@ -3974,6 +3984,7 @@ export interface components {
             draws: components["schemas"]["DrawnResult"][];
             what_if: components["schemas"]["Effect"][];
             corrections: components["schemas"]["Correction"][];
+            taken: string[];
             answers: components["schemas"]["Answered"][];
             notes: string[];
             photos: components["schemas"]["Picture"][];

@@ -12,6 +12,7 @@ const draft = (id: number, length = 0): Draft => ({
   written_at: '',
   supersedes: null,
   reason: '',
+  slip: '',
   image: 'x'.repeat(length),
 });
 

@@ -4,6 +4,9 @@ import { newId } from './newId';
 
 export type Draft = Shapes['DraftRequest'];
 
+/** Keeps a text where the hand is; beside it what it corrects, and where it was taken from. */
+export type Keep = (text: string, beside?: Partial<Draft>) => void;
+
 /** Who wrote it: a shared device keeps what belongs to several. */
 export interface Author {
   id: number;
@@ -58,6 +61,7 @@ export async function keep(
     supersedes: null,
     reason: '',
     image: '',
+    slip: '',
     written_at: new Date().toISOString(),
     ...written,
   };

@@ -12,7 +12,7 @@ const device = vi.hoisted(() => new Map<string, unknown>());
 vi.mock('./store', () => ({
   of: () => Promise.resolve([...device.values()]),
   keep: (bench: number, author: unknown, written: object) => {
-    const draft = { id: 'a', trial: 1, index: null, image: '', ...written };
+    const draft = { id: 'a', trial: 1, index: null, image: '', slip: '', ...written };
     device.set('a', { id: 'a', bench, author, order: 1, draft, held: '' });
     return Promise.resolve(draft);
   },

@@ -29,8 +29,8 @@ OPTIONS = (
         (
             Choice("NaOH", "Sodium hydroxide", {"z_t": "1"}, {"titrant": "sodium hydroxide", "burn": cautions.BASE_BURNS}),
             Choice("KOH", "Potassium hydroxide", {"z_t": "1"}, {"titrant": "potassium hydroxide", "burn": cautions.BASE_BURNS}),
-            Choice("HCl", "Hydrochloric acid", {"z_t": "1"}, {"titrant": "hydrochloric acid", "burn": cautions.ACID_BURNS}),
-            Choice("H2SO4", "Sulfuric acid", {"z_t": "2"}, {"titrant": "sulfuric acid", "burn": cautions.ACID_BURNS}),
+            Choice("HCl", "Hydrochloric acid", {"z_t": "1", "indicator": "methyl-orange"}, {"titrant": "hydrochloric acid", "burn": cautions.ACID_BURNS}),
+            Choice("H2SO4", "Sulfuric acid", {"z_t": "2", "indicator": "methyl-orange"}, {"titrant": "sulfuric acid", "burn": cautions.ACID_BURNS}),
         ),
         "NaOH",
     ),

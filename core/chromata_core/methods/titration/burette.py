@@ -5,18 +5,34 @@ from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberO
 from chromata_core.declaration.vocabulary import Fault, Observation, OwnError, Quantity, Reading, Step, Wait
 from chromata_core.judging.guides import RunIn
 
+
+def _until(indicator: str, colour: str) -> dict[str, str]:
+    return {
+        "indicator": indicator, "colour": colour, "until": f"a {colour} holds", "held": f"the {colour} has held",
+        "first": f"The first {colour} that stays for 30 s while you swirl. Darker than that is too far.",
+        "asked": f"Is the {colour} holding?",
+    }  # fmt: skip
+
+
+_GONE = {
+    "indicator": "phenolphthalein", "colour": "pink", "until": "the pink is gone and stays away",
+    "held": "the pink has stayed away", "asked": "Is it still without colour?",
+    "first": "The drop that takes the pink away for 30 s. Nothing shows what comes after it: go slowly.",
+}  # fmt: skip
+
 INDICATOR = ChoiceOption(
     "indicator",
     "Indicator",
     (
-        Choice("phenolphthalein", "Phenolphthalein", words={"indicator": "phenolphthalein", "colour": "pink"}),
-        Choice("methyl-orange", "Methyl orange", words={"indicator": "methyl orange", "colour": "orange"}),
-        Choice("bromothymol-blue", "Bromothymol blue", words={"indicator": "bromothymol blue", "colour": "green"}),
+        Choice("phenolphthalein", "Phenolphthalein", words=_until("phenolphthalein", "pink")),
+        Choice("phenolphthalein-gone", "Phenolphthalein, an acid run in: the pink goes", words=_GONE),
+        Choice("methyl-orange", "Methyl orange", words=_until("methyl orange", "orange")),
+        Choice("bromothymol-blue", "Bromothymol blue", words=_until("bromothymol blue", "green")),
         Choice(
             "universal",
             "Universal, with its chart",
             {"end_point_limit": "0.15", "drops": "5"},
-            {"indicator": "universal indicator", "colour": "chart green"},
+            _until("universal indicator", "chart green"),
         ),
     ),
     "phenolphthalein",
@@ -46,7 +62,7 @@ READINGS = (
         "End point",
         (Choice("held", "The colour held for 30 s"), Choice("overshot", "Overshot: too much colour")),
         voids=("overshot",),
-        hint="The first {colour} that stays for 30 s while you swirl. Darker than that is too far.",
+        hint="{first}",
     ),
     Reading("V_end", "Burette, end", "mL", "burette", "V_end", echo="V", response=True),
     Reading("V_stop", "Burette, stopped for a refill", "mL", "burette", "V_stop", optional=True,
@@ -76,15 +92,15 @@ START = (
 )  # fmt: skip
 
 RUN = Step(
-    "run", "Run in the titrant", "Run in titrant, swirling,", "until a {colour} holds for 30 s.",
+    "run", "Run in the titrant", "Run in titrant, swirling,", "until {until} for 30 s.",
     "Quickly for the rough trial; later slowly, then drop by drop, half a drop at the end. Rinse the wall down with a little water before the last drops.",
-    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("Is the {colour} holding?", 30), guide=RunIn("V_start", "V"), minutes=5, scene="burette-run")  # fmt: skip
+    reads=("V_stop", "V_refilled", "end_point"), wait=Wait("{asked}", 30), guide=RunIn("V_start", "V"), minutes=5, scene="burette-run")  # fmt: skip
 
 END = Step(
     "end",
     "Read the end",
     "Read the burette",
-    "after the {colour} has held for 30 s.",
+    "after {held} for 30 s.",
     reads=("V_end",),
     scene="burette-read",
 )

@@ -5,7 +5,7 @@ import { RemarkPhoto } from '../../identity/RemarkPhoto';
 import { TakePhoto } from '../../identity/TakePhoto';
 import { VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
-import type { Draft } from '../../queue/store';
+import type { Draft, Keep } from '../../queue/store';
 import {
   asSlot,
   begun,
@@ -38,7 +38,7 @@ interface Props {
   pending: Draft[];
   onTimer: (step: Step) => void;
   onChoose: (slot: Slot) => void;
-  onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
+  onKeep: Keep;
   onPhoto: (caption: string, image: string) => void;
   onLetter: (letter: string) => boolean;
   typedAhead: () => string;
@@ -226,10 +226,10 @@ function Form(props: Props) {
         />
       );
     case 'answer':
-      return <AnswerInHand bench={bench} task={task} onKeep={(text) => onKeep(text, null)} />;
+      return <AnswerInHand bench={bench} task={task} onKeep={onKeep} />;
     case 'finished':
       return <FinishedInHand bench={bench} />;
     default:
-      return <TickInHand task={task} onDone={() => onKeep('done', null)} />;
+      return <TickInHand task={task} onDone={() => onKeep('done')} />;
   }
 }

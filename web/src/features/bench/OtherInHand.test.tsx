@@ -36,7 +36,7 @@ describe('something seen', () => {
   it('has the usual choice under Enter', async () => {
     const onKeep = inHand();
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('held', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('held', undefined);
   });
 
   it('has no usual choice where it is a question, and says its choices in the words of this trial', async () => {
@@ -54,7 +54,7 @@ describe('something seen', () => {
     await userEvent.keyboard('2');
     expect(screen.getByRole('button', { name: 'Cu → Cu²⁺ + 2 e⁻' })).toBe(document.activeElement);
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', undefined);
   });
 
   it('says why an answer does not fit, and takes another one without a reason', async () => {
@@ -77,7 +77,7 @@ describe('something seen', () => {
     expect(screen.getByRole('button', { name: 'Overshot' })).toBe(document.activeElement);
     expect(onKeep).not.toHaveBeenCalled();
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', undefined);
   });
 
   it('stays where it is at a digit that no choice has', async () => {

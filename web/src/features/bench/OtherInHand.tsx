@@ -5,14 +5,13 @@ import { Link } from 'react-router';
 import { useState, type KeyboardEvent } from 'react';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import type { Keep } from '../../queue/store';
 import { useChoiceKeys } from './useChoiceKeys';
 import { partOf, sameSlot, standing, type Bench, type Task } from './hand';
 import { Reason } from './Reason';
 
 /** Where the keys are, seen from an arm's length. */
 const RING = { '&:focus-visible': { outline: `4px solid ${ink.liquid}`, outlineOffset: 2 } };
-
-type Correction = { supersedes: string; reason: string } | null;
 
 /** Enter held down is one Enter: what follows is not chosen by the same press. */
 const onlyOnce = (event: KeyboardEvent) => event.key === 'Enter' && event.repeat && event.preventDefault();
@@ -28,7 +27,7 @@ export function ObservationInHand({
   task: Task;
   /** Chosen, and on its way to be judged. */
   waiting?: boolean;
-  onKeep: (text: string, correction: Correction) => void;
+  onKeep: Keep;
 }) {
   const [reason, setReason] = useState('');
   const before = standing(bench, task);
@@ -59,7 +58,7 @@ export function ObservationInHand({
           key={choice.key}
           variant={place === 0 && !asks ? 'contained' : 'outlined'}
           disabled={waiting || (Boolean(before) && !why)}
-          onClick={() => onKeep(choice.key, before ? { supersedes: before.id, reason: why } : null)}
+          onClick={() => onKeep(choice.key, before && { supersedes: before.id, reason: why })}
           data-choice
           sx={{
             minHeight: 72,

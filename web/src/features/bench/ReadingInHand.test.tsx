@@ -64,7 +64,7 @@ describe('the reading in hand', () => {
     expect(onKeep).not.toHaveBeenCalled();
     await screen.findByText('Delivered 22.4 mL.');
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.50', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.50', {});
   });
 
   it('leaves what is offered alone when something else is read', async () => {
@@ -73,7 +73,7 @@ describe('the reading in hand', () => {
     await userEvent.type(field, '12.10');
     await screen.findByText('Delivered 22.4 mL.');
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.10', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('12.10', {});
   });
 
   it('has the focus, says how it is read, and keeps what was typed with Enter', async () => {
@@ -84,7 +84,7 @@ describe('the reading in hand', () => {
     await userEvent.type(field, '22.40');
     await screen.findByText('Delivered 22.4 mL.');
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledWith('22.40', null);
+    expect(onKeep).toHaveBeenCalledWith('22.40', {});
   });
 
   it('offers what was read for another sample of this bench, where it is the same for all', async () => {
@@ -108,7 +108,7 @@ describe('the reading in hand', () => {
     expect(onKeep).not.toHaveBeenCalled();
     await screen.findByText('Delivered 22.4 mL.');
     await userEvent.keyboard('{Enter}');
-    expect(onKeep).toHaveBeenCalledExactlyOnceWith('4.00', null);
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('4.00', {});
   });
 
   it('begins with what was typed before it was there', async () => {

@@ -79,7 +79,7 @@ function Written({ bench, task, colour, online, reading }: WrittenProps) {
         </Box>
       </Box>
       {tool?.digital && online && (
-        <TakeFromDevice bench={bench.id} reading={task.key} kind={tool.kind} onTake={reading.setText} />
+        <TakeFromDevice bench={bench.id} reading={task.key} kind={tool.kind} onTake={reading.take} />
       )}
       {tool?.kind === 'stopwatch' && (
         <Stopwatch

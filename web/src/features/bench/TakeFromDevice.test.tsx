@@ -5,7 +5,9 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { serve, show } from '../../testing/room';
 import { TakeFromDevice } from './TakeFromDevice';
 
-const at = (onTake: (text: string) => void, kind = 'balance') =>
+const SHOWN = { text: '18.4402', stable: false, simulated: true, slip: 'signed' };
+
+const at = (onTake: (shown: typeof SHOWN) => void, kind = 'balance') =>
   show(<TakeFromDevice bench={7} reading="m" kind={kind} onTake={onTake} />);
 
 describe('a reading from a device', () => {
@@ -17,14 +19,14 @@ describe('a reading from a device', () => {
   it('goes into the field, and says while the device does not stand', async () => {
     serve({
       'GET /api/devices': ['balance'],
-      'POST /api/benches/7/device': { text: '18.4402', stable: false, simulated: true },
+      'POST /api/benches/7/device': SHOWN,
     });
     const onTake = vi.fn();
     at(onTake);
     await userEvent.click(await screen.findByRole('button', { name: 'Take it from the balance' }));
     expect(await screen.findByText('It does not stand yet.')).toBeTruthy();
     expect(screen.getByText('a simulated device')).toBeTruthy();
-    expect(onTake).toHaveBeenCalledExactlyOnceWith('18.4402');
+    expect(onTake.mock.calls[0]?.[0]).toEqual(SHOWN);
   });
 
   it('is not offered where nothing of its kind is connected', async () => {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, said, sentence } from '../../api/client';
+import { api, said, sentence, type Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 
@@ -9,7 +9,7 @@ interface Props {
   bench: number;
   reading: string;
   kind: string;
-  onTake: (text: string) => void;
+  onTake: (shown: Shapes['FromDevice']) => void;
 }
 
 const useDevices = () =>
@@ -26,7 +26,7 @@ export function TakeFromDevice({ bench, reading, kind, onTake }: Props) {
           body: { key: reading },
         }),
       ),
-    onSuccess: (found) => onTake(found.text),
+    onSuccess: onTake,
   });
   if (!devices.data?.includes(kind)) return null;
   return (

@@ -56,7 +56,7 @@ it('shows every line of the step, those of a trial and those of all trials', () 
 it('is written with unit and power as people type them, and kept with Enter', async () => {
   const { onKeep, field } = sheet(1);
   await userEvent.type(field, '1.49e-3 mol{Enter}');
-  expect(onKeep).toHaveBeenCalledWith('1.49e-3 mol', null);
+  expect(onKeep).toHaveBeenCalledWith('1.49e-3 mol', {});
 });
 
 it('goes to the line before and after with the arrows', async () => {

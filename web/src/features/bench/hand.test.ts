@@ -32,6 +32,7 @@ const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T1
   supersedes: null,
   reason: '',
   image: '',
+  slip: '',
 });
 const FINISHED: Task = { ...task('', true, null), kind: 'finished' };
 

@@ -80,14 +80,14 @@ export function useAtBench(bench: Bench, me: Author) {
       void outbox.write({ key: rejected ? 'void' : what, text, trial: rejected ? task.trial : null });
       if (rejected) setChosen(null);
     },
-    keep: (text: string, correction: { supersedes: string; reason: string } | null) => {
+    keep: (text: string, beside: Partial<Draft> = {}) => {
       // what is made only if needed may call for more, which the server knows; else one goes on in the step
       const onward = chosen && !task.done && !task.optional;
       const next = task.kind === 'own' ? lineToMend(bench, task) : undefined;
       setChosen(next ?? (onward ? nextInStep(bench, task, outbox.pending) : undefined) ?? null);
       const { key, trial, index } = task;
       setKept({ title: task.title, text: saidAs(bench, task, text), slot: { key, trial, index } });
-      ahead.begin(outbox.write({ key, text, trial, index, ...(correction ?? {}) }));
+      ahead.begin(outbox.write({ key, text, trial, index, ...beside }));
     },
   };
 }

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Shapes } from '../../api/client';
-import type { Draft } from '../../queue/store';
+import type { Draft, Keep } from '../../queue/store';
 import { offerOf, partOf, standing, toolOf, type Bench, type Task } from './hand';
 import { useStrayDigits } from './useStrayDigits';
 import { useTry } from './useTry';
@@ -11,7 +11,7 @@ export interface ReadingProps {
   colour: string;
   online: boolean;
   pending: Draft[];
-  onKeep: (text: string, correction: { supersedes: string; reason: string } | null) => void;
+  onKeep: Keep;
   onLetter: (letter: string) => boolean;
   typedAhead: () => string;
 }
@@ -20,6 +20,7 @@ export interface ReadingProps {
 export function useReading({ bench, task, pending, onKeep, onLetter, typedAhead }: ReadingProps) {
   const [text, setText] = useState(typedAhead);
   const [reason, setReason] = useState('');
+  const [slip, setSlip] = useState('');
   const field = useRef<HTMLInputElement>(null);
   // Before the browser paints: who types on at once must not lose a digit.
   useLayoutEffect(() => field.current?.focus({ preventScroll: true }), []);
@@ -35,7 +36,8 @@ export function useReading({ bench, task, pending, onKeep, onLetter, typedAhead 
   const verdict = useTry(bench, task, text, pending);
   const ready = text.trim() !== '' && !verdict?.refused && (!corrected || reason.trim() !== '');
   const keep = () => {
-    if (ready) onKeep(text.trim(), corrected ? { supersedes: corrected.id, reason } : null);
+    if (ready)
+      onKeep(text.trim(), { ...(slip && { slip }), ...(corrected && { supersedes: corrected.id, reason }) });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') {
@@ -48,6 +50,10 @@ export function useReading({ bench, task, pending, onKeep, onLetter, typedAhead 
   return {
     text,
     setText,
+    take: (shown: Shapes['FromDevice']) => {
+      setText(shown.text);
+      setSlip(shown.slip);
+    },
     reason,
     setReason,
     type,

@@ -44,6 +44,11 @@ export function Readings({ report }: { report: Shapes['Report'] }) {
           </tbody>
         </table>
       )}
+      {report.taken.map((line) => (
+        <Box key={line} sx={{ mt: 1, fontSize: 13.5, color: ink.inkSoft }}>
+          {line}
+        </Box>
+      ))}
       {report.corrections.map((one) => (
         <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
           {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> →{' '}
