@@ -38,6 +38,17 @@ class Scales(TestCase):
             with self.subTest(text):
                 self.assertEqual(self.kinds("burette-50-b", 23.64, text), [kind])
 
+    def test_an_eye_that_is_not_at_the_height(self) -> None:
+        """By hand: from above the level is against a mark 0.6 higher up, 0.06 mL less on a burette; from below a
+        cylinder of 1 mL divisions says 0.9 mL less. Common practice, no published source.
+        """
+        burette = ScaleTask(CATALOGUE["burette-50-b"], 23.64, eye=0.6)
+        found = [judge_scale(burette, text) for text in ("23.58", "23.64", "24.36")]
+        self.assertEqual([one.kind for one in found], ["parallax", "right", "direction"])
+        self.assertIn("Lower your eye", found[0].sentence)
+        cylinder = ScaleTask(CATALOGUE["cylinder-100-a"], 57.3, eye=-0.9)
+        self.assertIn("Raise your eye", judge_scale(cylinder, "56.4").sentence)
+
     def test_a_needle_over_three_scales(self) -> None:
         """Half of the swing is 0.30 A at the 0.6 A terminal; 1.5 A on the 3 A scale, 0.075 A on that of 0.15 A."""
         self.assertEqual(self.kinds("ammeter-0.6", 0.302, "0.30", "1.51", "0.076"), ["right", "scale", "scale"])

@@ -19,8 +19,8 @@ class Photo(models.Model):
 class Entry(models.Model):
     """One thing written at a bench. The id is made by the client, so that sending it twice does no harm.
 
-    ``photo`` is the hash of a picture that belongs to it, empty for none; ``device`` what it was taken from, empty where
-    it was typed; ``hash`` its seal (notebook/seals.py).
+    ``photo`` is the hash of a picture that belongs to it, empty for none; ``device`` what it was taken from, empty
+    where it was typed; ``hash`` its seal (notebook/seals.py).
     """
 
     id = models.UUIDField(primary_key=True)

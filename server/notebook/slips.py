@@ -14,7 +14,7 @@ def slip_for(bench: Bench, key: str, text: str, device: str) -> str:
 
 
 def device_on(slip: str, bench: Bench, key: str, text: str) -> str:
-    """The device a reading was taken from. Empty for a slip that is none of ours, or of another number, or old: that is typed."""
+    """The device a reading was taken from. Empty for a slip that is old, of another number, or none of ours."""
     try:
         *shown, device = signing.loads(slip, salt=_SALT, max_age=_GOOD_FOR) if slip else ("",)
     except signing.BadSignature:

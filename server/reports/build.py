@@ -132,6 +132,5 @@ def _taken(bound: Bound, entries: Iterable[Entry]) -> list[str]:
 
 
 def _correction(bound: Bound, entry: Entry, old: str) -> Correction:
-    return Correction(
-        _called(bound, entry), old, entry.text, entry.reason, entry.author.name, entry.written_at.isoformat()
-    )
+    label, at = _called(bound, entry), entry.written_at.isoformat()
+    return Correction(label, old, entry.text, entry.reason, entry.author.name, at)

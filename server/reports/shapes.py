@@ -81,8 +81,8 @@ class Picture:
 
 @dataclass(frozen=True, slots=True)
 class Report:
-    """A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified; ``each`` of whom there is one of their own for
-    who asks; ``student`` is what makes it one.
+    """A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified;
+    ``each`` of whom there is one of their own for who asks; ``student`` is what makes it one.
     """
 
     bench_id: int

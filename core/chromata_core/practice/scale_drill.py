@@ -12,6 +12,7 @@ import numpy as np
 from chromata_core.errors import ChromataError
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.instruments.parallax import eye_at, seen_by
 from chromata_core.quantity.given import read_in
 from chromata_core.quantity.rounding import plain
 
@@ -30,19 +31,20 @@ _RIM = 0.46  # of a division: how far the rim of a curve stands from where it is
 
 @dataclass(frozen=True, slots=True)
 class ScaleTask:
-    """An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half
-    a second each.
+    """An ``instrument`` that stands at ``at`` in its unit, exactly, seen from ``eye`` (instruments/parallax.py). A
+    display that drifts shows ``course`` before, half a second each.
     """
 
     instrument: Instrument
     at: float
     course: list[str] = field(default_factory=list)
+    eye: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
 class ScaleVerdict:
-    """What came of a reading. ``kind``: right, decimals, direction, division, rim, tens, scale, early, near, off, none.
-    ``answer`` is what would be written.
+    """What came of a reading. ``kind``: right, decimals, parallax, direction, division, rim, tens, scale, early,
+    near, off, none. ``answer`` is what would be written.
     """
 
     right: bool
@@ -61,7 +63,7 @@ def scale_task(slug: str, seed: int) -> ScaleTask:
     at = random.uniform(low + room, high - room)
     if abs(at / (10 * step) - round(at / (10 * step))) < 0.08:  # on a numbered mark there is nothing to get wrong
         at += 3.3 * step if at < (low + high) / 2 else -3.3 * step
-    return ScaleTask(tool, float(at))
+    return ScaleTask(tool, float(at), eye=eye_at(tool, random))
 
 
 def _drifting(tool: Instrument, random: np.random.Generator) -> ScaleTask:
@@ -140,6 +142,10 @@ def _mistaken(task: ScaleTask) -> Iterator[tuple[str, float, str]]:
     below = numbered * (at // numbered)
     above = below + numbered
     run = {"down": "Here the numbers grow downwards.", "up": "Here the numbers grow upwards."}.get(tool.numbers_run, "")
+    if task.eye:
+        where, way = ("above", "Lower") if task.eye > 0 else ("below", "Raise")
+        said = f"That is read from {where}. {way} your eye until the ring’s far side lies behind its near side."
+        yield "parallax", seen_by(tool, at, task.eye), said
     for other in tool.scales:
         if other != tool.high:
             read = at * float(other) / float(tool.high)

@@ -64,7 +64,8 @@ class Act:
 @dataclass(frozen=True, slots=True)
 class WorkedView:
     """How the instrument in hand looks and what can be done with it. ``shows`` is where its scale or display stands,
-    empty where there is nothing to be read yet; ``tool`` is that instrument.
+    empty where there is nothing to be read yet, seen from ``eye`` (instruments/parallax.py); ``tool`` is that
+    instrument.
     """
 
     title: str
@@ -74,6 +75,7 @@ class WorkedView:
     words: list[Words]
     tool: Instrument
     shows: str
+    eye: float
     controls: list[Control]
     said: str
 
@@ -163,5 +165,6 @@ class WorkedBench:
             station.title, WIDTH, station.high,
             [piece for piece in pieces if isinstance(piece, Shape)],
             [piece for piece in pieces if isinstance(piece, Words)],
-            station.tool, station.shows() if read else "", station.controls(), station.said or station.looks(),
+            station.tool, station.shows() if read else "", station.eye, station.controls(),
+            station.said or station.looks(),
         )  # fmt: skip

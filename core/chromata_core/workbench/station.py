@@ -12,6 +12,7 @@ from chromata_core.apparatus.things import Thing
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.instrument import Instrument
+from chromata_core.instruments.parallax import eye_at
 from chromata_core.quantity.rounding import plain
 from chromata_core.workbench.truth import Truth
 
@@ -59,8 +60,11 @@ class Station(ABC):
             self.do(act)
 
     def _draw(self, why: int) -> None:
-        here = crc32(repr((self.role, self.place)).encode())
-        self.random = np.random.default_rng([self.seed, why, self.acts, here])
+        self.random = np.random.default_rng([self.seed, why, self.acts, self._here])
+
+    @property
+    def _here(self) -> int:
+        return crc32(repr((self.role, self.place)).encode())
 
     def begin(self) -> None:  # noqa: B027  for most nothing changes
         """Another reading is in hand now."""
@@ -79,6 +83,11 @@ class Station(ABC):
     def true(self) -> float:
         """What is true of the reading in hand, in its unit."""
         return self.truth.at(self.place)
+
+    @property
+    def eye(self) -> float:
+        """Where the eye is when this reading is taken in hand (instruments/parallax.py)."""
+        return eye_at(self.tool, np.random.default_rng([self.seed, 10, self._here]))
 
     @abstractmethod
     def controls(self) -> list[Control]:

@@ -142,7 +142,7 @@ class Archived(Room):
 
 class ComesBackWhole(Archived):
     def test_one_of_an_earlier_release_opens_as_it_was(self) -> None:
-        """Without the kinds and fields that came later: simulated benches, turns, photos instead of drawings, devices."""
+        """Without what came later: simulated benches, turns, photos instead of drawings, devices."""
 
         def earlier(rows: dict[str, Any]) -> None:
             for kind in ("act", "made", "ready"):

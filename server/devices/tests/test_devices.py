@@ -80,18 +80,20 @@ class Taken(Room):
         found = self.take("m_crucible").json()
         other = filled(self.section, "hydrate")
         for bench, text, slip in (
-            (self.bench, found["text"], found["slip"]), (other, found["text"], found["slip"]),
-            (self.bench, "17.0000", found["slip"]), (self.bench, found["text"], found["slip"] + "x"), (self.bench, found["text"], ""),
-        ):  # fmt: skip
+            (self.bench, found["text"], found["slip"]),
+            (other, found["text"], found["slip"]),
+            (self.bench, "17.0000", found["slip"]),
+            (self.bench, found["text"], found["slip"] + "x"),
+            (self.bench, found["text"], ""),
+        ):
             first = self.standing_at(bench)
             correction = entry("m_crucible", text, 1, supersedes=str(first.pk), reason="Weighed anew", slip=slip)
             self.assertTrue(write(self.client, bench, correction)[0]["kept"])
             taken = (bench, text, slip) == (self.bench, found["text"], found["slip"])
             self.assertEqual(self.standing_at(bench).device, "balance (simulated)" if taken else "")
             report = self.client.get(f"/api/benches/{bench.pk}/report").json()
-            self.assertEqual(
-                report["taken"], ["Taken from the balance (simulated): Crucible and lid, crucible 1."] if taken else []
-            )
+            said = ["Taken from the balance (simulated): Crucible and lid, crucible 1."]
+            self.assertEqual(report["taken"], said if taken else [])
         self.assertTrue(record(self.bench).whole)
 
     def test_who_writes_a_device_into_the_database_breaks_the_seal(self) -> None:

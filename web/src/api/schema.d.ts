@@ -4168,14 +4168,16 @@ export interface components {
             note: string;
         };
         /**
-         * @description An ``instrument`` that stands at ``at`` in its unit, exactly. A display that drifts shows ``course`` before, half
-         *     a second each.
+         * @description An ``instrument`` that stands at ``at`` in its unit, exactly, seen from ``eye`` (instruments/parallax.py). A
+         *     display that drifts shows ``course`` before, half a second each.
          */
         ScaleTask: {
             instrument: components["schemas"]["Instrument"];
             /** Format: double */
             at: number;
             course: string[];
+            /** Format: double */
+            eye: number;
         };
         /** @description A drawing by its key, with its title and how many moves it has. */
         SceneCard: {
@@ -4885,6 +4887,8 @@ export interface components {
             words: components["schemas"]["Words"][];
             tool: components["schemas"]["Instrument"];
             shows: string;
+            /** Format: double */
+            eye: number;
             controls: components["schemas"]["Control"][];
             said: string;
         };

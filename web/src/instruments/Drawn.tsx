@@ -15,10 +15,12 @@ interface Props {
   narrow?: boolean;
   /** It is to be read: nothing in the drawing says where it stands. */
   silent?: boolean;
+  /** Divisions higher up against which the level is seen: the eye is not at its height. */
+  eye?: number;
 }
 
 /** The instrument in hand, drawn at what was typed. */
-export function Drawn({ tool, text, colour, narrow = false, silent = false }: Props) {
+export function Drawn({ tool, text, colour, narrow = false, silent = false, eye }: Props) {
   const plain = text.trim().replace(',', '.');
   const value = /^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain) ? Number(plain) : null;
   if (tool.scales.length > 0)
@@ -27,5 +29,7 @@ export function Drawn({ tool, text, colour, narrow = false, silent = false }: Pr
   if (tool.low === tool.high) return <OneMark tool={tool} colour={colour} />;
   if (STEMS.includes(tool.kind))
     return <Stem tool={tool} value={value} text={silent ? '' : plain} colour={colour} />;
-  return <Tube tool={tool} value={value} text={silent ? '' : plain} colour={colour} narrow={narrow} />;
+  return (
+    <Tube tool={tool} value={value} text={silent ? '' : plain} colour={colour} narrow={narrow} eye={eye} />
+  );
 }

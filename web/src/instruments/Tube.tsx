@@ -2,7 +2,7 @@ import { useId } from 'react';
 import type { Shapes } from '../api/client';
 import { asText, FIGURES, ink } from '../identity/tokens';
 import { Marks } from './Marks';
-import { meniscusPath, scaleWindow } from './scale';
+import { meniscusPath, scaleWindow, type Mark } from './scale';
 
 // On a phone there is room for the scale and the mark, and for nothing beside it.
 const WIDE = { height: 430, reach: 11, from: 0, width: 250 };
@@ -18,10 +18,12 @@ interface Props {
   text: string;
   colour: string;
   narrow: boolean;
+  /** Divisions higher up against which the level is seen; undefined where nobody looks. */
+  eye: number | undefined;
 }
 
 /** A burette, a cylinder or an inverted gas tube around the typed value: “does yours look like this?” */
-export function Tube({ tool, value, text, colour, narrow }: Props) {
+export function Tube({ tool, value, text, colour, narrow, eye }: Props) {
   const { height, reach, from, width } = narrow ? NARROW : WIDE;
   const graduation = Number(tool.graduation);
   const low = Number(tool.low);
@@ -36,7 +38,8 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
     height,
     numbersRun: tool.numbers_run,
   });
-  const y = window.at(shown) + 12;
+  const lifted = ((eye ?? 0) * height * graduation) / (window.to - window.from);
+  const y = window.at(shown) + 12 - lifted;
   const clip = useId();
   const sag = 9;
   return (
@@ -75,6 +78,7 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
         sizes={[19, 14]}
         pale
       />
+      {eye !== undefined && <Rings marks={window.marks} lifted={lifted} />}
       {inside && text && (
         <g>
           <line
@@ -92,6 +96,24 @@ export function Tube({ tool, value, text, colour, narrow }: Props) {
       {!narrow && <NumbersRun down={tool.numbers_run === 'down'} height={height} />}
     </svg>
   );
+}
+
+/** The long marks run around the tube: seen from above or below their far side lies elsewhere. */
+function Rings({ marks, lifted }: { marks: Mark[]; lifted: number }) {
+  return marks
+    .filter((mark) => mark.rank === 'major')
+    .map((mark) => (
+      <ellipse
+        key={mark.y}
+        cx={(LEFT + RIGHT) / 2}
+        cy={mark.y + 12 - lifted}
+        rx={(RIGHT - LEFT) / 2}
+        ry={Math.max(Math.abs(lifted), 0.5)}
+        fill="none"
+        stroke={ink.ink}
+        strokeWidth={1.25}
+      />
+    ));
 }
 
 function Words({ x, y, text, colour }: { x: number; y: number; text: string; colour: string }) {

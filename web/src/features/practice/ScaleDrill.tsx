@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Shapes } from '../../api/client';
 import { Drawn } from '../../instruments/Drawn';
+import { EyeHeight, useEye } from '../../instruments/EyeHeight';
 import { useNow } from '../../identity/useNow';
 import { Loaded } from '../../identity/Page';
 import { Answer } from './Answer';
@@ -12,13 +13,13 @@ export function ScaleDrill({ slug, colour }: { slug: string; colour: string }) {
   const drill = useDrill('scales', slug);
   return (
     <Loaded of={drill.task}>
-      {({ instrument, at, course }) => (
+      {({ instrument, at, course, eye }) => (
         <Box sx={SIDE_BY_SIDE}>
           <Box sx={{ maxWidth: 300 }}>
             {course.length > 0 ? (
               <Running key={at} tool={instrument} course={course} colour={colour} />
             ) : (
-              <Drawn tool={instrument} text={String(at)} colour={colour} silent />
+              <Standing key={at} tool={instrument} at={at} start={eye} colour={colour} />
             )}
           </Box>
           <Box sx={{ display: 'grid', gap: 2 }}>
@@ -29,6 +30,25 @@ export function ScaleDrill({ slug, colour }: { slug: string; colour: string }) {
         </Box>
       )}
     </Loaded>
+  );
+}
+
+interface StandingProps {
+  tool: Shapes['Instrument'];
+  at: number;
+  start: number;
+  colour: string;
+}
+
+/** A scale that stands; beside a curve of liquid the eye has to find its height first. */
+function Standing({ tool, at, start, colour }: StandingProps) {
+  const { eye, move } = useEye(start);
+  const curved = tool.meniscus === 'bottom';
+  return (
+    <>
+      <Drawn tool={tool} text={String(at)} colour={colour} silent eye={curved ? eye : undefined} />
+      {curved && <EyeHeight onMove={move} />}
+    </>
   );
 }
 

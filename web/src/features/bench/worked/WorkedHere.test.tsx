@@ -14,7 +14,7 @@ const TASK = { key: 'V_start', trial: 1, index: null } as Task;
 const seen = (done: number, said: string): Shapes['Worked'] => ({
   done,
   view: {
-    title: 'the burette', width: 200, height: 210, shapes: [], words: [], shows: '', said,
+    title: 'the burette', width: 200, height: 210, shapes: [], words: [], shows: '', eye: 0, said,
     tool: { digital: false, low: '0', high: '50' } as Shapes['Instrument'],
     controls: [{ key: 'drip', label: 'Some drops to waste', usual: true }],
   },
@@ -40,4 +40,25 @@ test('pressed faster than the answers come, each thing is done once and in order
   await waitFor(() => expect(screen.getByLabelText('What happened').textContent).toBe('3 drops'));
   expect(asked.map((one) => (one as { number: number }).number)).toEqual([1, 2, 3]);
   expect(asked[0]).toMatchObject({ key: 'V_start', trial: 1, do: 'drip' });
+});
+
+test('the eye has to find the height of the level: then the ring of a mark is one line', async () => {
+  const tool = {
+    low: '0',
+    high: '50',
+    graduation: '0.1',
+    numbers_run: 'down',
+    meniscus: 'bottom',
+    scales: [],
+  };
+  const view = { ...seen(0, '').view, shows: '23.64', eye: 0.6, tool };
+  serve({ 'GET /api/benches/7/worked': { done: 0, view } });
+  const { container } = show(<WorkedHere bench={7} task={TASK} colour="#123" />);
+  const lower = await screen.findByRole('button', { name: 'Eye lower' });
+  const ring = () => Number(container.querySelector('ellipse')?.getAttribute('ry'));
+  const open = ring();
+  await userEvent.click(lower);
+  expect(ring()).toBeCloseTo(open / 2, 5);
+  await userEvent.click(lower);
+  expect(ring()).toBe(0.5);
 });

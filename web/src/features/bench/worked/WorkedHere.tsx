@@ -4,6 +4,7 @@ import { sentence, type Shapes } from '../../../api/client';
 import { ink } from '../../../identity/tokens';
 import { VerdictLine } from '../../../identity/Verdict';
 import { Drawn } from '../../../instruments/Drawn';
+import { EyeHeight, useEye } from '../../../instruments/EyeHeight';
 import { MoveDrawing } from '../../../scenes/MoveDrawing';
 import type { Task } from '../hand';
 import { useWorked } from './useWorked';
@@ -35,11 +36,7 @@ export function WorkedHere({ bench, task, colour }: Props) {
           colour={colour}
         />
       )}
-      {scale && (
-        <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
-          <Drawn tool={view.tool} text={view.shows} colour={colour} narrow silent />
-        </Box>
-      )}
+      {scale && <ItsScale key={`${task.key}/${task.trial}/${task.index}`} view={view} colour={colour} />}
       <Box sx={{ display: 'grid', gap: 1, alignContent: 'start', gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
         <Box role="status" aria-label="What happened" sx={{ minHeight: 44, fontWeight: 700 }}>
           {view.said}
@@ -50,6 +47,25 @@ export function WorkedHere({ bench, task, colour }: Props) {
           Simulated. Read it off the drawing, write it as at the bench.
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+/** Where it stands; the level in a tube is seen from where the eye happens to be. */
+function ItsScale({ view, colour }: { view: Shapes['WorkedView']; colour: string }) {
+  const { eye, move } = useEye(view.eye);
+  const curved = view.tool.meniscus === 'bottom';
+  return (
+    <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
+      <Drawn
+        tool={view.tool}
+        text={view.shows}
+        colour={colour}
+        narrow
+        silent
+        eye={curved ? eye : undefined}
+      />
+      {curved && <EyeHeight onMove={move} />}
     </Box>
   );
 }
