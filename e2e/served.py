@@ -110,11 +110,12 @@ class Served(TestCase):
             if entry.name.isdigit():
                 try:
                     said = (entry / "cmdline").read_bytes().replace(b"\0", b" ").decode()
+                    began = int((entry / "stat").read_text().rpartition(")")[2].split()[19])
                 except (OSError, UnicodeDecodeError):
                     continue
                 if all(word in said for word in words):
-                    found.append(int(entry.name))
-        return sorted(found)
+                    found.append((began, int(entry.name)))
+        return [pid for _, pid in sorted(found)]  # numbers alone begin anew when they have run out
 
     @classmethod
     def gunicorn(cls) -> list[int]:
