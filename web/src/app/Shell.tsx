@@ -69,7 +69,7 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
           minHeight: 54,
           bgcolor: ink.sheet,
           borderBottom: `1px solid ${ink.ruleSoft}`,
-          flexWrap: 'wrap',
+          flexWrap: { xs: 'nowrap', md: 'wrap' },
         }}
       >
         <Box
@@ -89,8 +89,12 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
           <img src={mark} width={30} height={30} alt="" /> Chromata
         </Box>
         {phone ? <PlacesMenu places={places} /> : <PlacesLine places={places} />}
-        <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{me.name}</Box>
-        <Button onClick={() => void leave()}>Sign out</Button>
+        <Box sx={{ color: ink.inkSoft, fontSize: 14, minWidth: 0, textAlign: 'right', lineHeight: 1.2 }}>
+          {me.name}
+        </Box>
+        <Button onClick={() => void leave()} sx={{ flexShrink: 0 }}>
+          Sign out
+        </Button>
       </Box>
       {sure && (
         <Box sx={{ px: 2.5, py: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -139,7 +143,11 @@ function PlacesMenu({ places }: { places: Places }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   return (
     <Box component="nav" aria-label="Views" sx={{ flex: 1 }}>
-      <Button aria-haspopup="menu" onClick={(event) => setAt(event.currentTarget)}>
+      <Button
+        aria-haspopup="menu"
+        sx={{ whiteSpace: 'nowrap' }}
+        onClick={(event) => setAt(event.currentTarget)}
+      >
         Go to
       </Button>
       <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>

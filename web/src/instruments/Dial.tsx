@@ -1,8 +1,8 @@
 import type { Shapes } from '../api/client';
 import { asText, FIGURES, ink } from '../identity/tokens';
 
-const CENTRE = { x: 150, y: 190 };
-const REACH = 118;
+const CENTRE = { x: 150, y: 196 };
+const REACH = 146;
 // the needle swings from upper left to upper right
 const FROM = -50;
 const SWING = 100;

@@ -110,7 +110,7 @@ function Rings({ marks, lifted }: { marks: Mark[]; lifted: number }) {
         rx={(RIGHT - LEFT) / 2}
         ry={Math.max(Math.abs(lifted), 0.5)}
         fill="none"
-        stroke={ink.ink}
+        stroke={ink.inkSoft}
         strokeWidth={1.25}
       />
     ));

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Shapes } from '../../api/client';
 import { Drawn } from '../../instruments/Drawn';
 import { EyeHeight, useEye } from '../../instruments/EyeHeight';
@@ -13,42 +13,46 @@ export function ScaleDrill({ slug, colour }: { slug: string; colour: string }) {
   const drill = useDrill('scales', slug);
   return (
     <Loaded of={drill.task}>
-      {({ instrument, at, course, eye }) => (
-        <Box sx={SIDE_BY_SIDE}>
-          <Box sx={{ maxWidth: 300 }}>
-            {course.length > 0 ? (
-              <Running key={at} tool={instrument} course={course} colour={colour} />
-            ) : (
-              <Standing key={at} tool={instrument} at={at} start={eye} colour={colour} />
-            )}
-          </Box>
-          <Box sx={{ display: 'grid', gap: 2 }}>
-            <Box sx={{ fontSize: 19, fontWeight: 700 }}>What does it show?</Box>
-            <Answer key={at} drill={drill} label={`Reading, ${instrument.unit}`} button="Read" digits />
-            <Box sx={{ fontSize: 14 }}>{instrument.how}</Box>
-          </Box>
-        </Box>
+      {(task) => (
+        <Standing key={task.at} task={task} colour={colour}>
+          <Answer drill={drill} label={`Reading, ${task.instrument.unit}`} button="Read" digits />
+        </Standing>
       )}
     </Loaded>
   );
 }
 
 interface StandingProps {
-  tool: Shapes['Instrument'];
-  at: number;
-  start: number;
+  task: Shapes['ScaleTask'];
   colour: string;
+  children: ReactNode;
 }
 
-/** A scale that stands; beside a curve of liquid the eye has to find its height first. */
-function Standing({ tool, at, start, colour }: StandingProps) {
-  const { eye, move } = useEye(start);
-  const curved = tool.meniscus === 'bottom';
+/** It as it stands, and the answer; beside a curve of liquid the eye has to find its height first. */
+function Standing({ task, colour, children }: StandingProps) {
+  const { instrument, at, course } = task;
+  const { eye, move } = useEye(task.eye);
+  const curved = instrument.meniscus === 'bottom';
+  const seen = curved ? eye : undefined;
   return (
-    <>
-      <Drawn tool={tool} text={String(at)} colour={colour} silent eye={curved ? eye : undefined} />
-      {curved && <EyeHeight onMove={move} />}
-    </>
+    <Box sx={SIDE_BY_SIDE}>
+      <Box sx={{ maxWidth: 300 }}>
+        {course.length > 0 ? (
+          <Running tool={instrument} course={course} colour={colour} />
+        ) : (
+          <Drawn tool={instrument} text={String(at)} colour={colour} silent eye={seen} />
+        )}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <Box sx={{ fontSize: 19, fontWeight: 700 }}>What does it show?</Box>
+        {curved && <EyeHeight onMove={move} />}
+        {children}
+        <Box sx={{ fontSize: 14 }}>
+          {instrument.how}
+          {curved && ' Your eye is at its height when the ring of a long mark is one line.'}
+        </Box>
+      </Box>
+    </Box>
   );
 }
 
