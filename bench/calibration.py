@@ -27,7 +27,8 @@ from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.units import unit
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
-from chromata_core.simulation.true_bench import Values, responses_to, retyped, true_bench, true_values, with_values
+from chromata_core.simulation.responses import Values, responses_to, retyped, true_values, with_values
+from chromata_core.simulation.true_bench import true_bench
 from chromata_core.telling.results import results_of
 from chromata_core.uncertainty.columns import value_of
 from chromata_core.uncertainty.draws import standard_draws

@@ -4,6 +4,7 @@ from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.methods.registry import method, methods
+from chromata_core.quantity.given import read_in
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_as_planned
@@ -108,3 +109,48 @@ class OtherInstruments(TestCase):
                     for sheet in (plan, other)
                 ]
                 self.assertAlmostEqual(found[1] / found[0], 1.0, delta=0.005)
+
+
+class AsPlanned(TestCase):
+    """Another plan than the example's: what is read follows it, and what was the example's own stays in proportion."""
+
+    def results(self, slug: str, options: dict[str, str]) -> dict[tuple[str, int | None], float]:
+        declared = method(slug)
+        sheet = true_bench(
+            declared, Sheet({**declared.example.options, **options}, declared.example.instruments), {}, 3
+        )
+        report = evaluate(declared, sheet)
+        self.assertEqual([one.what for one in report.findings if "decimals than" not in one.what], [])
+        return {(one.key, one.trial): one.value for one in report.results}
+
+    def test_pairs_and_poles_are_those_of_the_plan(self) -> None:
+        """Zinc against copper is negative, 1.104 V by the usual table (from memory), and the example lies 8 % below."""
+        found = self.results("voltaic-cells", {"cells": "Zn/Cu; Ag/Cu"})
+        self.assertAlmostEqual(found["E_cell", 1], -1.104 * 0.421 / 0.458, delta=0.01)
+        self.assertGreater(found["E_cell", 2], 0)
+
+    def test_concentrations_follow_nernst(self) -> None:
+        """59.2 mV / 2 a decade at 25 °C; at 22.4 °C 29.3, for the five that are planned as for the example's four."""
+        found = self.results("nernst", {"c_plan": "0.5; 0.05; 0.005; 0.0005; 0.00005"})
+        self.assertAlmostEqual(found["slope", None], -29.3, delta=0.6)
+        both = {"cell": "CuAg", "varied": "both", "c_plan": "1; 0.1; 1; 0.1", "c_other": "1; 1; 0.1; 0.01"}
+        self.assertAlmostEqual(self.results("nernst", both)["z_found", None], 2, delta=0.1)
+
+    def test_portions_volumes_and_temperatures_are_those_of_the_plan(self) -> None:
+        portions = self.results("molarity-series", {"m_plan": "3.00; 9.00; 30.00"})
+        self.assertAlmostEqual(portions["ratio", None], 10, delta=1.5)  # a portion is never just the planned one
+        volumes = self.results("volumetric-calibration", {"V_plan": "1.00; 2.00; 4.00; 5.00"})
+        self.assertTrue(all(abs(volumes["error_r", n]) < 1 for n in (1, 2, 3, 4)), volumes)
+        warm = self.results("rate-temperature", {"T_plan": "15; 30; 45"})
+        self.assertAlmostEqual(warm["E_a", None], 43.5, delta=1.5)
+        thin = self.results("rate-concentration", {"V_plan": "9; 6; 3; 2"})
+        self.assertAlmostEqual(thin["order", None], 1, delta=0.1)
+
+    def test_an_answer_with_a_slip_keeps_its_power_and_its_unit(self) -> None:
+        """Joules for a mole are some thousand, with any slip too."""
+        plan = Sheet({"heats": "J", "trials": "1"})
+        benches = [bench_at_work(method("heat-of-fusion"), plan, {}, seed, 3, 170) for seed in range(30)]
+        told = [one.written.text for acts in benches for one in acts if one.written.key == "own.H"]
+        values = [read_in(text, "J/mol").value for text in told]
+        self.assertGreater(len(values), 20)
+        self.assertTrue(all(2000 < value < 20000 for value in values), told)

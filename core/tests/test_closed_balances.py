@@ -8,7 +8,8 @@ from chromata_core.declaration.places import Place
 from chromata_core.methods.registry import method
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
-from chromata_core.simulation.true_bench import Values, true_bench, true_values
+from chromata_core.simulation.responses import Values, true_values
+from chromata_core.simulation.true_bench import true_bench
 
 F, R = 96485.33212, 8.314462618  # SI brochure, 9th ed.
 SEEDS = (1, 2, 3, 5)

@@ -10,7 +10,7 @@ from chromata_core.declaration.places import Place
 from chromata_core.engine.numeric_pass import compute
 from chromata_core.methods.registry import method, methods
 from chromata_core.quantity.units import unit
-from chromata_core.simulation.true_bench import retyped
+from chromata_core.simulation.responses import retyped
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import ResultOut
 from chromata_core.workbench.bench import At

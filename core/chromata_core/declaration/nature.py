@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from chromata_core.declaration.names import ChoiceName, LimitName, NumberName, QuantityName
+from chromata_core.declaration.names import ChoiceName, LimitName, NumberName, QuantityName, ValueName
 
 
 @dataclass(frozen=True, slots=True)
@@ -19,3 +19,13 @@ class Titrated:
     per: NumberName = ""
     indicator: ChoiceName = ""
     end: QuantityName = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Follows:
+    """Under another plan than that of the worked example, ``key``, a reading or a quantity of each trial, is in
+    proportion to ``formula``: the mass to the planned one, the potential of a cell to its table value.
+    """
+
+    key: ValueName
+    formula: str

@@ -25,7 +25,7 @@ from chromata_core.declaration.names import (
     ValueName,
     When,
 )
-from chromata_core.declaration.nature import Titrated
+from chromata_core.declaration.nature import Follows, Titrated
 from chromata_core.declaration.option_kinds import ONCE, Choice, Option, Trials
 from chromata_core.declaration.parts import Check, Drawing, Guide, SeriesRule
 from chromata_core.declaration.preparation import Shared, Stores, Supply, Target
@@ -316,6 +316,7 @@ class Method:
     more_examples: tuple[Example, ...] = ()
     shared: tuple[Shared, ...] = ()
     titrated: Titrated | None = None
+    follows: tuple[Follows, ...] = ()
 
     @property
     def all_options(self) -> tuple[Option, ...]:

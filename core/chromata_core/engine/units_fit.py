@@ -24,8 +24,10 @@ def misfits(method: Method, options: Mapping[str, str]) -> Iterator[str]:
     declared = _Declared(method, readings, active(method.quantities, options))
     algebra = _Dimensions(declared)
     bench = walk_bench(declared, algebra)
-    walk_summary(declared, algebra, bench, [walk_trial(declared, algebra, bench, 1)])
+    trial = walk_trial(declared, algebra, bench, 1)
+    walk_summary(declared, algebra, bench, [trial])
     yield from algebra.problems
+    yield from _followed(method, trial)
     yield from _plans(method, options)
 
 
@@ -90,6 +92,15 @@ class _Dimensions:
             yield from _lists(quantity.key, tree, self.lists, trials)
         elif quantity.per not in self.lists or quantity.result or quantity.scope == "summary":
             yield f"{quantity.key} goes by the rows of “{quantity.per}”, which is no series, or is reported."
+
+
+def _followed(method: Method, trial: Mapping[str, Dimension]) -> Iterator[str]:
+    """What follows the plan goes by a formula over what a trial knows."""
+    for law in method.follows:
+        try:
+            dimension_of(parse_formula(law.formula), trial)
+        except ChromataError as error:
+            yield f"{law.key} follows {law.formula}: {error.message}"
 
 
 def _plans(method: Method, options: Mapping[str, str]) -> Iterator[str]:

@@ -15,7 +15,7 @@ from chromata_core.sheet.bound import Bound, Given, Sheet
 
 def example_sheet(method: Method, options: Mapping[str, str] | None = None) -> Sheet:
     """The worked example as a sheet, under its own options or others: the readings that these ask for."""
-    example = method.example if options is None else _example_under(method, options)
+    example = method.example if options is None else example_under(method, options)
     sheet = Sheet(example.options if options is None else options, example.instruments)
     bound = bind(method, sheet)
     last = bound.planned or (bound.most_trials if bound.asked.goes_on else bound.asked.most)
@@ -49,7 +49,7 @@ def _as_read(bound: Bound, reading: Reading | None, text: str) -> str:
     return plain(float(parse_reading(text).value) * factor + offset, tool.decimals)
 
 
-def _example_under(method: Method, options: Mapping[str, str]) -> Example:
+def example_under(method: Method, options: Mapping[str, str]) -> Example:
     """The example that was made for these choices; the first where none was."""
     choices = {option.key for option in method.all_options if isinstance(option, ChoiceOption)}
     made_for = (

@@ -118,9 +118,9 @@ def _with_slip(
         effects = []
     share = effects[int(random.integers(len(effects)))] if effects else 0.0
     for one in led:
-        number = one.text.partition(" ")[0].replace("−", "-")
+        number, space, rest = one.text.replace("−", "-").partition(" ")  # a power of ten and a unit stay as they are
         if one.key.startswith("own.") and share and plain_number(number) is not None:
-            yield replace(one, text=with_figures(float(number) * (1 + share / 100), 4))
+            yield replace(one, text=f"{with_figures(float(number) * (1 + share / 100), 4)}{space}{rest}")
         else:
             yield one
 

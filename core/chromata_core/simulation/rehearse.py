@@ -66,7 +66,8 @@ def _read_anew(
     if true == float(tool.high) and tool.low != tool.high:  # a vessel that is full to its last mark is full
         return given
     if tool.kind in _AS_WRITTEN:
-        return given if bent == true else replace(given, text=plain(bent, tool.decimals))
+        as_written = bent == true and bound.typed[given.place].decimals <= tool.decimals
+        return given if as_written else replace(given, text=plain(bent, tool.decimals))
     session = 0.0 if begins_delivery(reading, given.place) else off[reading.role]
     return replace(given, text=read(tool, bent + session, random))
 

@@ -15,15 +15,8 @@ from chromata_core.engine.numeric_pass import compute
 from chromata_core.quantity.units import unit
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
-from chromata_core.simulation.true_bench import (
-    Values,
-    beside_the_trials,
-    responses_to,
-    retyped,
-    true_bench,
-    true_values,
-    wanted_of,
-)
+from chromata_core.simulation.responses import Values, responses_to, retyped, true_values
+from chromata_core.simulation.true_bench import beside_the_trials, true_bench, wanted_of
 from chromata_core.uncertainty.columns import value_of
 from chromata_core.workbench.titration import Titration
 

@@ -1,6 +1,7 @@
 """Cell potential against concentration: Nernst's slope and the standard potential."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -110,6 +111,7 @@ METHOD = Method(
         ("zero", None, None, "zero"), ("anode", None, None, "minus"), ("T", None, None, "22.4"),
         *(part for n, volts in enumerate(("1.098", "1.071", "1.041", "1.011"), 1) for part in (("bridge", n, None, "fresh"), ("E", n, None, volts))),
     )),
+    follows=(Follows("y", "E_lit - ln_10 * R * T / (z * F) * x"),),
     trials=Trials("Solution", 1, 12, each="c_plan"),
     slips=(
         Slip("inverted-quotient", "the quotient is turned over", "x", "-log10(Q)"),

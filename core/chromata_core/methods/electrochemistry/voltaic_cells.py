@@ -1,6 +1,7 @@
 """Potentials of metal pairs: every combination, its poles, and the ladder of half-cells behind them."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -92,6 +93,7 @@ METHOD = Method(
             for written in (("E", n, None, volts), ("anode", n, None, "minus_gives"))
         ),
     )),
+    follows=(Follows("E_cell", "cells"),),
     trials=Trials("Pair", 1, 15, each="cells"),
     slips=(
         Slip("divided-by-measured", "it is divided by the measured value instead of the standard one", "d", "(E_cell - cells) / E_cell"),

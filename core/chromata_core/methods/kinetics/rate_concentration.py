@@ -1,6 +1,7 @@
 """Rate against concentration: the order of the reaction in thiosulfate."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -72,6 +73,7 @@ METHOD = Method(
         ("V_thio", 3, None, "6.00"), *cross.runs(3, ("22.0", "21.9", "70.2"), ("22.1", "22.0", "68.1")),
         ("V_thio", 4, None, "4.00"), *cross.runs(4, ("22.0", "22.0", "103.8"), ("22.1", "22.0", "107.5")),
     )),
+    follows=(Follows("V_thio", "V_plan"), Follows("rate", "c")),
     trials=Trials("Mixture", 1, 12, each="V_plan"),
     slips=(
         *cross.SLIPS,

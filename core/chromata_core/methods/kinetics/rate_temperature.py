@@ -1,6 +1,7 @@
 """Rate against temperature: activation energy from the disappearing cross."""
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Shared, Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -95,6 +96,8 @@ METHOD = Method(
         ("bath", 3, None, "set"), *cross.runs(3, ("59.6", "59.9", "10.9"), ("60.2", "59.8", "11.2")),
         ("bath", 4, None, "set"), *cross.runs(4, ("69.8", "69.2", "7.3"), ("69.6", "69.5", "7.0")),
     )),
+    # an activation energy of about 43 kJ/mol
+    follows=(Follows("T_a", "T_plan"), Follows("T_b", "T_plan"), Follows("rate", "exp(-5.2 * x)")),
     trials=Trials("Temperature", 1, 12, each="T_plan"),
     compares="E_a",
     slips=(

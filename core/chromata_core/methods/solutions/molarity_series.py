@@ -2,6 +2,7 @@
 
 from chromata_core.declaration import cautions
 from chromata_core.declaration.names import When
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import (
     Choice,
     ChoiceOption,
@@ -144,6 +145,7 @@ METHOD = Method(
         ),
         {"m_plan": "6.00; 12.00; 24.00"},
     ),
+    follows=(Follows("m", "m_plan"),),
     trials=Trials("Vessel", 1, 12, each="m_plan"),
     slips=(
         Slip("target-mass", "the planned mass is used instead of what the balance showed", "n", "m_plan / M_s"),

@@ -4,6 +4,7 @@ Volume = mass · Z, Z = (1 − ρ_air/ρ_weights)/(ρ_water(T) − ρ_air): ISO 
 """
 
 from chromata_core.declaration import cautions
+from chromata_core.declaration.nature import Follows
 from chromata_core.declaration.option_kinds import Choice, ChoiceOption, ListOption, NumberOption, Trials
 from chromata_core.declaration.preparation import Stores, Supply, Target
 from chromata_core.declaration.questions import conclusion
@@ -129,6 +130,7 @@ METHOD = Method(
             *(("m_d", n, i, text) for n, row in enumerate(_WEIGHED, 1) for i, text in enumerate(row, 1)),
         ),
     ),
+    follows=(Follows("V_set", "V_plan"), Follows("V_mean", "V_plan")),
     trials=Trials("Volume", 1, 12, each="V_plan"),
     slips=(
         Slip("n-not-n-1", "n is used instead of n − 1", "s", "sd(m_d) * Z * sqrt((count(m_d) - 1) / count(m_d))"),

@@ -53,7 +53,7 @@ export const CHAPTERS = [
     key: 'planning',
     title: 'Planning',
     says: 'What to aim at, what is used up, what benches share, what later sessions can use.',
-    fields: ['targets', 'supplies', 'shared', 'stores', 'titrated'],
+    fields: ['targets', 'supplies', 'shared', 'stores', 'titrated', 'follows'],
   },
   {
     key: 'example',

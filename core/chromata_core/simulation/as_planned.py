@@ -1,0 +1,93 @@
+"""The worked example as it would be under another plan: other temperatures, pairs of metals, volumes.
+
+What follows the plan stands in the declaration (``follows``): a reading or a quantity of each trial that is in
+proportion to a formula. So it keeps what the example has of its own, such as a cell that lies below its table value.
+"""
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+import numpy as np
+
+from chromata_core.declaration.nature import Follows
+from chromata_core.declaration.vocabulary import Observation
+from chromata_core.engine.context import context_of
+from chromata_core.engine.numeric_pass import compute
+from chromata_core.formula.compute import numeric
+from chromata_core.formula.parse import parse_formula
+from chromata_core.judging.answers import right_choices
+from chromata_core.quantity.column import Column
+from chromata_core.quantity.units import unit
+from chromata_core.sheet.binding import bind
+from chromata_core.sheet.bound import Bound, Given, Sheet
+from chromata_core.sheet.example import example_as_planned, example_under
+from chromata_core.simulation.responses import answered, number_of, true_values, with_values
+
+
+def as_planned(bound: Bound, plan: Sheet) -> Sheet:
+    """The readings of ``plan`` as a bench that works like the example would have them."""
+    method, sheet = bound.method, example_as_planned(bound, plan)
+    if not method.follows:
+        return sheet
+    told = example_under(method, bound.options)
+    given = tuple(Given(key, text, trial, index) for key, trial, index, text in told.readings)
+    example = bind(method, Sheet(told.options, told.instruments, given))
+    sheet = replace(sheet, given=(*sheet.given, *_beyond(bound, sheet)))
+    for law in method.follows:
+        sheet = _following(law, example, sheet)
+    return _looked_at(bound, sheet)
+
+
+def _beyond(bound: Bound, sheet: Sheet) -> Iterator[Given]:
+    """The trials that are planned beyond those of the example begin as its last one."""
+    last = max((one.trial or 0 for one in sheet.given), default=0)
+    for trial in range(last + 1, (bound.planned or 0) + 1):
+        yield from (replace(one, trial=trial) for one in sheet.given if one.trial == last)
+
+
+def _following(law: Follows, example: Bound, sheet: Sheet) -> Sheet:
+    here = bind(example.method, sheet)
+    shares = {n: share for n, share in _shares(law, example, here).items() if abs(share - 1) > 1e-9}
+    if not shares:
+        return sheet
+    reading = next((one for one in here.readings if one.key == law.key), None)
+    if reading is None:
+        told = compute(here).trials
+        wanted = {n: (law.key, number_of(told[n][law.key]) * share) for n, share in shares.items()}
+        return answered(example.method, sheet, wanted)
+    scale = unit(reading.unit)
+    values = {
+        at: scale.from_si(scale.to_si(x) * shares[at.trial]) if at.key == law.key and at.trial in shares else x
+        for at, x in true_values(here).items()
+    }
+    return with_values(example.method, sheet, values)
+
+
+def _shares(law: Follows, example: Bound, here: Bound) -> dict[int, float]:
+    """How much more the formula is in each trial than in that of the example."""
+    before, now = _values(law, example), _values(law, here)
+    last = max(before, default=0)
+    return {n: value / base for n, value in now.items() if (base := before.get(n, before.get(last, 0.0)))}
+
+
+def _values(law: Follows, bound: Bound) -> dict[int, float]:
+    tree = parse_formula(law.formula)
+    found: dict[int, float] = {}
+    for trial, known in compute(bound).trials.items():
+        with np.errstate(all="ignore"):
+            column: Column = numeric(tree)(known)
+        found[trial] = number_of(column)
+    return found
+
+
+def _looked_at(bound: Bound, sheet: Sheet) -> Sheet:
+    """Questions are answered anew: another pair has another anode."""
+    at = context_of(bound.method, sheet)
+    questions = {part.key: part for part in bound.observations if isinstance(part, Observation) and part.right}
+    given = [
+        replace(one, text=right[0])
+        if one.key in questions and (right := right_choices(at, questions[one.key], one.trial))
+        else one
+        for one in sheet.given
+    ]
+    return replace(sheet, given=tuple(given))
