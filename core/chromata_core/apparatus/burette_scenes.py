@@ -116,10 +116,10 @@ SAMPLE = Scene(
             (Vessel("pipette", (100, -14), ((0.9, "water"),)), Vessel("flask", (100, 114), ((0.25, "water"),)), _TILE),
         ),
         Move(
-            "Two or three drops of indicator: more makes the change slow to see.",
+            "Indicator by drops, no more than the step says: more makes the change slow to see.",
             (
                 Vessel("dropper", (100, 40), ((0.7, "deep"),)), Drops((100, 88), 1, "deep"), Vessel("flask", (100, 114), ((0.35, "water"),)),
-                _TILE, Note((120, 60), "2–3 drops", "accent"),
+                _TILE, Note((120, 60), "a few drops", "accent"),
             ),
         ),
         Move(

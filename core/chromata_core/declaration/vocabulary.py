@@ -121,7 +121,8 @@ class Observation:
     """Something seen, chosen in one touch. ``voids`` are the choices after which the trial cannot be used;
     ``until`` those with which it is done, if there are others after which one looks again.
     ``right`` makes a question of it: which choice is right, each under a condition over what was read (empty: always).
-    None of them is the usual one then, and to who chose another ``because`` is said.
+    To who chose another ``because`` is said. The first choice is the usual one only where another would spoil the trial
+    or is looked at again: what is merely seen, such as a colour, has none.
     """
 
     key: str
@@ -134,6 +135,11 @@ class Observation:
     right: Mapping[str, str] = field(default_factory=dict)
     because: str = ""
     when: When = None
+
+    @property
+    def has_usual(self) -> bool:
+        """Whether the first choice is what one sees when all is well."""
+        return bool(self.voids or self.until) and not self.right
 
 
 @dataclass(frozen=True, slots=True)

@@ -98,8 +98,8 @@ class PartOut:
     """A reading, series or observation under the chosen options; ``until`` are the choices that end an observation,
     ``beside`` the series with which this one is read in turn, ``often`` says how often it is read, ``logged`` that it
     may be taken over from a file: a curve, or a spectrum, ``room`` that one may read it for the whole room.
-    ``differences`` are those that it is part of. Of an observation that ``asks`` no choice is the usual one; a
-    series ``settles`` for so many seconds before each reading.
+    ``differences`` are those that it is part of. Of an observation that has one the first choice is the ``usual`` one,
+    one that ``asks`` is a question; a series ``settles`` for so many seconds before each reading.
     """
 
     kind: str
@@ -118,6 +118,7 @@ class PartOut:
     room: bool = False
     differences: list[Difference] = field(default_factory=list)
     asks: bool = False
+    usual: bool = False
     settles: int = 0
 
 
@@ -294,7 +295,7 @@ def parts_out(bound: Bound) -> list[PartOut]:
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
             found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
-                                 list(part.until), "", "seen", asks=bool(part.right)))  # fmt: skip
+                                 list(part.until), "", "seen", asks=bool(part.right), usual=part.has_usual))  # fmt: skip
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug

@@ -3487,6 +3487,7 @@ export interface components {
             room: boolean;
             differences: components["schemas"]["Difference"][];
             asks: boolean;
+            usual: boolean;
             settles: number;
         };
         /**
@@ -3966,8 +3967,8 @@ export interface components {
             instead: boolean;
         };
         /**
-         * @description A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified; ``each`` of whom there is one of their own for
-         *     who asks; ``student`` is what makes it one.
+         * @description A bench's report. ``taken`` says which readings came from a device, ``record`` what of its record was verified;
+         *     ``each`` of whom there is one of their own for who asks; ``student`` is what makes it one.
          */
         Report: {
             bench_id: number;

@@ -20,7 +20,7 @@ const CHOICES = [
 const bench = (entries: object[], until: string[] = []) =>
   ({
     entries,
-    parts: [{ key: 'end_point', choices: CHOICES, until }],
+    parts: [{ key: 'end_point', choices: CHOICES, until, usual: true }],
     evaluation: { findings: [] },
   }) as unknown as Bench;
 
@@ -55,6 +55,21 @@ describe('something seen', () => {
     expect(screen.getByRole('button', { name: 'Cu → Cu²⁺ + 2 e⁻' })).toBe(document.activeElement);
     await userEvent.keyboard('{Enter}');
     expect(onKeep).toHaveBeenCalledExactlyOnceWith('overshot', undefined);
+  });
+
+  it('has none either where something is merely seen; two digits are one number where there are so many', async () => {
+    const onKeep = vi.fn();
+    const choices = Array.from({ length: 13 }, (_, n) => ({ key: `pH${n + 1}`, label: `pH ${n + 1}` }));
+    const chart = {
+      entries: [],
+      parts: [{ key: 'end_point', choices, until: [], usual: false }],
+      evaluation: { findings: [] },
+    } as unknown as Bench;
+    render(<ObservationInHand bench={chart} task={TASK} onKeep={onKeep} />);
+    await userEvent.keyboard('{Enter}');
+    expect(onKeep).not.toHaveBeenCalled();
+    await userEvent.keyboard('11{Enter}');
+    expect(onKeep).toHaveBeenCalledExactlyOnceWith('pH11', undefined);
   });
 
   it('says why an answer does not fit, and takes another one without a reason', async () => {

@@ -33,6 +33,7 @@ export function ObservationInHand({
   const before = standing(bench, task);
   const part = partOf(bench, task.key);
   const asks = Boolean(part?.asks);
+  const usual = Boolean(part?.usual);
   const choices = (part?.choices ?? []).map((one, place) => ({
     ...one,
     label: task.labels[place] ?? one.label,
@@ -42,7 +43,7 @@ export function ObservationInHand({
   const judged = bench.evaluation.findings.find((one) => sameSlot(one, task));
   const why = again ? (asks ? 'Thought again' : 'Looked again') : reason.trim();
   const labelOf = (key: string) => choices.find((choice) => choice.key === key)?.label;
-  const keys = useChoiceKeys(!asks && (!before || Boolean(again)));
+  const keys = useChoiceKeys(usual && (!before || Boolean(again)));
   return (
     <Box ref={keys} onKeyDown={onlyOnce} sx={{ display: 'grid', gap: 2, maxWidth: 560 }}>
       {asks && <Box sx={{ fontSize: 19, fontWeight: 700 }}>{part?.label}</Box>}
@@ -56,7 +57,7 @@ export function ObservationInHand({
       {choices.map((choice, place) => (
         <Button
           key={choice.key}
-          variant={place === 0 && !asks ? 'contained' : 'outlined'}
+          variant={place === 0 && usual ? 'contained' : 'outlined'}
           disabled={waiting || (Boolean(before) && !why)}
           onClick={() => onKeep(choice.key, before && { supersedes: before.id, reason: why })}
           data-choice
@@ -77,7 +78,7 @@ export function ObservationInHand({
         </Button>
       ))}
       <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-        By keys: the digit, then Enter{choices[0] && !asks && `; Enter alone is “${choices[0].label}”`}.
+        By keys: the digit, then Enter{choices[0] && usual && `; Enter alone is “${choices[0].label}”`}.
       </Box>
     </Box>
   );
