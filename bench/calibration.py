@@ -4,19 +4,23 @@ bin/bench calibration     BENCHES=1000 METHODS=gas-eudometer
 
 A bench has true readings with portions of its own (simulation/true_bench.py). Each source of error of its sheet is
 drawn from its own distribution, shared ones once: readings are written with their errors, what was taken as known is
-really otherwise, an error of judgement shows in what nature answers, or is in the truth where nothing answers. How far
-points lie about a line, or deliveries scatter, is that of the worked example: it is in U and is not drawn.
+really otherwise, an error of judgement shows in what nature answers, or is in the truth where nothing answers. Points
+that lie about a line, and deliveries, are put on it and scattered anew, as far as those of the worked example.
+
+Two shares are told: of value ± U, and of the interval of random draws that the report states beside it. Where a single
+rectangular tolerance rules, k = 2 (GUM 6.3.3) holds nearly always, and the draws are the sharper statement.
 """
 
 import os
 import sys
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import replace
 from multiprocessing import Pool
 from time import perf_counter
 
 import numpy as np
 
+from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import context_of
 from chromata_core.engine.inputs import inputs_of
@@ -29,12 +33,13 @@ from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.simulation.responses import Values, responses_to, retyped, true_values, with_values
 from chromata_core.simulation.true_bench import true_bench
+from chromata_core.telling.drawn_results import draw_results
 from chromata_core.telling.results import results_of
 from chromata_core.uncertainty.columns import value_of
 from chromata_core.uncertainty.draws import standard_draws
 from chromata_core.uncertainty.source import Source
 
-BENCHES = int(os.environ.get("BENCHES", "1000"))
+BENCHES, DRAWS = int(os.environ.get("BENCHES", "1000")), 1000
 
 
 class Errors:
@@ -50,13 +55,15 @@ class Errors:
         return self.drawn[source.id]
 
 
-def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int | None], bool]:
-    """Whether each result held the truth."""
-    bound, errors = bind(declared, sheet), Errors(seed)
+def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int | None], tuple[bool, bool]]:
+    """Whether each result held the truth: by its U, and by its random draws."""
+    errors = Errors(seed)
+    straight, noise = scattered(bind(declared, sheet), errors.random)
+    bound = bind(declared, with_values(declared, sheet, straight))
     inputs = inputs_of(bound, {})
     shifts = {key: sum(errors.of(s) * s.u * effect for s, effect in one.sources) for key, one in inputs.items()}
     scale = {one.key: unit(one.unit).factor for one in bound.readings}
-    off = {at: x + shifts.get(at, 0.0) / scale[at.key] for at, x in true_values(bound).items()}
+    off = {at: noise.get(at, float)(x) + shifts.get(at, 0.0) / scale[at.key] for at, x in true_values(bound).items()}
     # filled to its only mark, or to its last, a vessel says its volume whatever it holds: there the truth differs
     last = {one.key: float(bound.instruments[one.role].high) for one in bound.readings}
     marked = {at for at, x in true_values(bound).items() if x == last[at.key]}
@@ -66,13 +73,83 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
     truth = compute(retyped(replace(bound, options=really(bound, shifts)), really_there), formulas)
     written = with_values(declared, sheet, on_the_scale(bound, judged_there))
     at = context_of(declared, written)
+    ends = {(one.key, one.trial): (one.low, one.high) for one in draw_results(at, DRAWS)}
     found = {}
     for one in results_of(at, {}):
-        column = truth.column(one.key, one.trial)
+        column, place = truth.column(one.key, one.trial), (one.key, one.trial)
         if column is not None and one.expanded:
             symbol = next(q.unit for q in bound.quantities if q.key == one.key)
-            found[one.key, one.trial] = abs(one.value - unit(symbol).from_si(value_of(column))) <= one.expanded
+            true = unit(symbol).from_si(value_of(column))
+            found[place] = (abs(one.value - true) <= one.expanded, ends[place][0] <= true <= ends[place][1])
     return found
+
+
+Noise = dict[Place, Callable[[float], float]]
+
+
+def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]:
+    """True readings on their lines, and what scatters about them, as far as the worked example does."""
+    values, told = true_values(bound), LINES.get(bound.method.slug)
+    if bound.method.slug == "volumetric-calibration":
+        return deliveries(values, random)
+    if told is None:
+        return values, {}
+    standards, readings, x, y, moved = told
+    known = compute(bound)
+    if standards:
+        places = sorted((at for at in values if at.key == readings), key=lambda at: at.row or 0)
+        points = [[at] for at in places]
+        across, up = (np.real(np.asarray(known.bench[key]).reshape(len(places), -1)[:, 0]) for key in (x, y))
+    else:
+        trials = sorted(known.trials)
+        points = [[at for at in values if at.key == readings and at.trial == n] for n in trials]
+        across, up = (np.array([value_of(known.trials[n][key]) for n in trials]) for key in (x, y))
+    off = up - np.polyval(np.polyfit(across, up, 1), across)
+    s, noise = float(np.sqrt(off @ off / (len(off) - 2))), Noise()
+    for places, far in zip(points, off, strict=True):
+        by = float(random.normal(0, s))
+        for at in places:
+            values[at] = moved(values[at], -float(far))
+            noise[at] = lambda value, by=by: moved(value, by)
+    for at in values if standards else ():
+        if at.key == readings.replace("_std", "_x"):
+            noise[at] = lambda value, by=float(random.normal(0, s)): moved(value, by)
+    return values, noise
+
+
+def deliveries(values: Values, random: np.random.Generator) -> tuple[Values, Noise]:
+    """Deliveries drawn anew, as far apart as they were and about the same mean."""
+    noise = Noise()
+    for trial in {at.trial for at in values if at.key == "m_d"}:
+        places = [at for at in values if at.key == "m_d" and at.trial == trial]
+        masses = [values[at] for at in places]
+        for at in places:
+            noise[at] = lambda _, anew=float(random.normal(np.mean(masses), np.std(masses, ddof=1))): anew
+    return values, noise
+
+
+def plainly(value: float, by: float) -> float:
+    return value + by
+
+
+def transmitted(value: float, by: float) -> float:
+    return value * 10**-by
+
+
+def slower(value: float, by: float) -> float:
+    return value * float(np.exp(-by))
+
+
+# By method: whether its points are standards, the readings behind them, the line's two quantities, how a point moves.
+LINES = {
+    "beer-lambert": (True, "A_std", "c_std", "A_s", plainly),
+    "metal-in-alloy": (True, "A_std", "c_std", "A_s", plainly),
+    "coulometry-iodine": (True, "A_std", "c_std", "A_s", plainly),
+    "solubility-product": (True, "T_std", "c_std", "A_s", transmitted),
+    "nernst": (False, "E", "x", "y", plainly),
+    "rate-concentration": (False, "t", "x", "y", transmitted),
+    "rate-temperature": (False, "t", "x", "y", slower),
+}
 
 
 def on_the_scale(bound: Bound, values: Values) -> Values:
@@ -99,7 +176,7 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
     computed, formulas = compute(retyped(bound, values)), dict[str, str]()
     places = {None: computed.bench, **computed.trials}
     for quantity in (one for one in bound.quantities if not one.per):
-        for error in judgements(bound, quantity):
+        for error in (one for one in judgements(bound, quantity) if not one.freedom):  # those scatter
             off = {
                 trial: errors.of(Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution))
                 * judged(bound, error, columns)
@@ -118,7 +195,7 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
 
 
 def of_method(slug: str) -> str:
-    begun, held, total = perf_counter(), dict[tuple[str, int | None], int](), 0
+    begun, held, total = perf_counter(), dict[tuple[str, int | None], np.ndarray](), 0
     refused, example = 0, method(slug).example
     for seed in range(BENCHES):
         try:
@@ -129,13 +206,17 @@ def of_method(slug: str) -> str:
             continue
         total += 1
         for key, good in found.items():
-            held[key] = held.get(key, 0) + good
-    shares = [f"{key}{'' if n is None else f' {n}'} {100 * good / total:.1f} %" for (key, n), good in held.items()]
+            held[key] = held.get(key, np.zeros(2)) + good
+    shares = [
+        f"{key}{'' if n is None else f' {n}'} {100 * by_u / total:.1f} ({100 * by_draws / total:.1f})"
+        for (key, n), (by_u, by_draws) in held.items()
+    ]
     left = f" ({refused} refused)" if refused else ""
     return f"{slug:26s} {total:5d} benches{left}: {', '.join(shares)}    {perf_counter() - begun:.0f} s"
 
 
 if __name__ == "__main__":
+    print("held the truth: % by value ± U (and % by the interval of random draws)")
     wanted = os.environ.get("METHODS", "").split() or list(methods())
     with Pool() as pool:
         for line in pool.imap(of_method, wanted):
