@@ -15,6 +15,7 @@ import os
 import sys
 from collections.abc import Callable, Mapping
 from dataclasses import replace
+from functools import partial
 from multiprocessing import Pool
 from time import perf_counter
 
@@ -110,10 +111,10 @@ def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]
         by = float(random.normal(0, s))
         for at in places:
             values[at] = moved(values[at], -float(far))
-            noise[at] = lambda value, by=by: moved(value, by)
+            noise[at] = partial(shifted, moved, by)
     for at in values if standards else ():
         if at.key == readings.replace("_std", "_x"):
-            noise[at] = lambda value, by=float(random.normal(0, s)): moved(value, by)
+            noise[at] = partial(shifted, moved, float(random.normal(0, s)))
     return values, noise
 
 
@@ -124,12 +125,21 @@ def deliveries(values: Values, random: np.random.Generator) -> tuple[Values, Noi
         places = [at for at in values if at.key == "m_d" and at.trial == trial]
         masses = [values[at] for at in places]
         for at in places:
-            noise[at] = lambda _, anew=float(random.normal(np.mean(masses), np.std(masses, ddof=1))): anew
+            anew = float(random.normal(np.mean(masses), np.std(masses, ddof=1)))
+            noise[at] = partial(shifted, replaced, anew)
     return values, noise
+
+
+def shifted(moved: Callable[[float, float], float], by: float, value: float) -> float:
+    return moved(value, by)
 
 
 def plainly(value: float, by: float) -> float:
     return value + by
+
+
+def replaced(value: float, by: float) -> float:
+    return by
 
 
 def transmitted(value: float, by: float) -> float:

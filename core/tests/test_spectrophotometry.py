@@ -117,6 +117,21 @@ class Unknowns(TestCase):
         self.assertNotIn("dilution-unwritten", {f.code for f in outcome.findings})
         self.assertAlmostEqual(first(outcome).value, 5 * 0.362 / 80, places=9)
 
+    def test_on_a_given_line_too_by_absorbance_and_by_transmittance(self) -> None:
+        """10^(−0.893) is 12.8 %, 10^(−0.412) 38.7 %; the line that was given ends at 0.75."""
+        for scale, dark, paler in (("A", "0.893", "0.412"), ("T", "12.8", "38.7")):
+            plan, key = {"line": "given", "scale": scale}, f"{scale}_x"
+            once = [Given(key, dark, 1, 1)]
+            outcome = evaluate(LINE, Sheet(plan, {}, tuple(once)))
+            self.assertIn("above-given-line", {f.code for f in outcome.findings})
+            self.assertTrue(any(t.key == key and t.index == 2 and not t.done for t in outcome.tasks))
+            twice = [*once, Given(key, paler, 1, 2)]
+            self.assertIn(
+                "dilution-unwritten", {f.code for f in evaluate(LINE, Sheet(plan, {}, tuple(twice))).findings}
+            )
+            written = [*twice, Given("V_taken", "10.00", 1), Given("V_made", "50.00", 1)]
+            self.assertEqual(evaluate(LINE, Sheet(plan, {}, tuple(written))).findings, [])
+
     def test_several_unknowns_have_a_result_each(self) -> None:
         given = (*standards(POINTS), *unknown("0.400"), *unknown("0.200", trial=2))
         outcome = evaluate(LINE, Sheet({"unknowns": "2"}, {}, given))

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from decimal import Decimal
 
-from chromata_core.declaration.names import ChoiceName, NumberName, PlanName, SeriesName
+from chromata_core.declaration.names import ChoiceName, ListName, NumberName, PlanName, SeriesName
 from chromata_core.engine.context import Context
 from chromata_core.judging.shapes import Ends
 from chromata_core.sheet.bound import Bound
@@ -86,12 +86,13 @@ class EachOf(Ends):
 @dataclass(frozen=True, slots=True)
 class Bracketed(Ends):
     """An unknown is read as often as the option ``times`` says, and again, diluted, while its last readings lie outside
-    those of the standards; where there are none, above the option ``top``.
+    those of the standards; where there are none, while what is told of them in ``of`` lies above the option ``top``.
     """
 
     standards: SeriesName
     times: NumberName
     top: NumberName = ""
+    of: ListName = ""
     words: str = "until it lies where the line was measured"
 
     @property
@@ -101,16 +102,16 @@ class Bracketed(Ends):
 
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether the last readings lie inside."""
-        last = at.bound.series(key, trial)[-int(at.number(self.times)) :]
-        return len(last) >= at.number(self.times) and all(self.side(at, float(t.value)) == "" for t in last)
-
-    def side(self, at: Context, value: float) -> str:
-        """“above”, “below”, or empty inside."""
+        wanted = int(at.number(self.times))
+        last = [float(typed.value) for typed in at.bound.series(key, trial)[-wanted:]]
         known = [float(typed.value) for typed in at.bound.series(self.standards, None)]
-        if not known:
-            given = self.top and at.reading(self.standards) is None
-            return "above" if given and value > float(at.number(self.top)) else ""
-        return "above" if value > max(known) else "below" if value < min(known) else ""
+        if known:
+            inside = all(min(known) <= value <= max(known) for value in last)
+        elif self.top and at.reading(self.standards) is None:
+            inside = all(value <= float(at.number(self.top)) for value in at.listed(self.of, trial)[-wanted:])
+        else:
+            inside = True
+        return len(last) >= wanted and inside
 
 
 @dataclass(frozen=True, slots=True)

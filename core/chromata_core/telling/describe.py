@@ -295,7 +295,8 @@ def parts_out(bound: Bound) -> list[PartOut]:
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
             found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
-                                 list(part.until), "", "seen", asks=bool(part.right), usual=part.has_usual))  # fmt: skip
+                                 list(part.until), "", "seen",
+                                 asks=bool(part.right), usual=part.has_usual))  # fmt: skip
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug

@@ -132,9 +132,9 @@ def unknown() -> tuple[Reading | Observation, ...]:
     """The blank once more, the unknown's readings, and how it was diluted if it had to be."""
     return (
         Observation("rezero", "The blank once more", _ZERO, until=("zero",), hint="Blank in, lid shut.", when={"reblank": "each"}),
-        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top"), when=BY_A, response=True, echo="c",
+        Series("A_x", "Absorbance", "", "photometer_a", "A_x", until=Bracketed("A_std", "p", "A_top", "A_r"), when=BY_A, response=True, echo="c",
                hint="It must lie where the line was measured."),
-        Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p"), when=BY_T, response=True, echo="c",
+        Series("T_x", "Transmittance", "%T", "photometer_t", "T_x", until=Bracketed("T_std", "p", "A_top", "A_r"), when=BY_T, response=True, echo="c",
                hint="It must lie where the line was measured."),
         Reading("V_taken", "Taken to dilute", "mL", "dilution_pipette", "V_taken", optional=True, hint="Only if it was too dark for the line."),
         Reading("V_made", "Made up to", "mL", "dilution_flask", "V_made", optional=True, follows="V_taken"),
@@ -252,11 +252,11 @@ CHECKS: tuple[Check, ...] = (
     NotRising("c_std", "A_s", "V_std"),
     Bow("c_std", "A_s", "V_std"),
     ZeroLine("fit", "c_std", "A_s", "V_std"),
-    OffTheLine("A_x", "A_r", "c_std", "A_s", "V_taken"), OffTheLine("T_x", "A_r", "c_std", "A_s", "V_taken"),
+    OffTheLine("A_x", "A_r", "c_std", "A_s", "V_taken", "A_top"), OffTheLine("T_x", "A_r", "c_std", "A_s", "V_taken", "A_top"),
     Whenever("above-given-line", "last(A_x) > A_top", "The absorbance is {last(A_x):}, and the given line ends at {A_top}.", "There nobody has measured it.", "Dilute it, write how much you take and what it is made up to, then read again.", "repeat", "A_x",
              word="Is it darker than anything the line was made with?"),
     Whenever("above-given-line", "2 - log10(last(T_x)) > A_top", "The absorbance is {2 - log10(last(T_x)):}, and the given line ends at {A_top}.", "There nobody has measured it.", "Dilute it, write how much you take and what it is made up to, then read again.",
-             on="T_x", word="Is it darker than anything the line was made with?"),
+             "repeat", "T_x", word="Is it darker than anything the line was made with?"),
 )  # fmt: skip
 CHARTS: tuple[Drawing, ...] = (
     CalibrationLine(

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from math import isfinite
+from math import inf, isfinite
 
 from chromata_core.curves.calibration import dilution, line_tests
 from chromata_core.curves.line import CurveError, line
@@ -200,7 +200,7 @@ class ZeroLine(Looks):
 @dataclass(frozen=True, slots=True)
 class OffTheLine(Looks):
     """An unknown above or below the standards: what to do, with the factor; and a second reading whose dilution was not
-    written down.
+    written down. Of a line that was given only its ``top`` is known.
     """
 
     signal: SeriesName
@@ -208,21 +208,24 @@ class OffTheLine(Looks):
     concentrations: ListName
     standards: ListName
     diluted: ReadingName
+    top: NumberName
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the last reading of each unknown that lies outside, or that went in again without a word."""
         reading = at.reading(self.signal)
         if not isinstance(reading, Series) or not isinstance(reading.until, Bracketed):
             return
+        given = at.reading(reading.until.standards) is None
         for trial in at.trials():
             made = at.bound.series(self.signal, trial)
             values, known = at.listed(self.absorbances, trial), at.listed(self.standards, None)
-            if not made or len(values) < len(made) or not known:
+            if not made or len(values) < len(made) or not (known or given):
                 continue
-            outside = [not min(known) <= value <= max(known) for value in values]
-            if outside[-1]:
+            low, high = (-inf, float(at.number(self.top))) if given else (min(known), max(known))
+            outside = [not low <= value <= high for value in values]
+            if outside[-1] and not given:
                 yield self._outside(at, trial, len(made), values[-1])
-            elif any(outside) and at.typed(self.diluted, trial) is None:
+            elif any(outside[:-1]) and not outside[-1] and at.typed(self.diluted, trial) is None:
                 yield Finding(
                     "dilution-unwritten", "stop", "It was read again and lies inside, but no dilution is written.",
                     "The result is that of the diluted solution.", "Write how much was taken and made up to.",
