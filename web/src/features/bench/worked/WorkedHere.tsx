@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
 import { sentence, type Shapes } from '../../../api/client';
 import { ink } from '../../../identity/tokens';
 import { VerdictLine } from '../../../identity/Verdict';
@@ -25,7 +26,26 @@ export function WorkedHere({ bench, task, colour }: Props) {
     </VerdictLine>
   );
   if (!view) return notDone || null;
-  const scale = view.shows !== '' && !view.tool.digital && view.tool.low !== view.tool.high;
+  return (
+    <Instrument key={`${task.key}/${task.trial}/${task.index}`} view={view} colour={colour} onAct={act}>
+      {notDone}
+    </Instrument>
+  );
+}
+
+interface InstrumentProps {
+  view: Shapes['WorkedView'];
+  colour: string;
+  onAct: (act: string) => void;
+  children: ReactNode;
+}
+
+/** Its drawing, its scale, and what can be done; the level in a tube is seen from where the eye happens to be. */
+function Instrument({ view, colour, onAct, children }: InstrumentProps) {
+  const { tool, shows } = view;
+  const scale = shows !== '' && !tool.digital && tool.low !== tool.high;
+  const curved = scale && tool.meniscus === 'bottom';
+  const { eye, move } = useEye(view.eye);
   return (
     <Box component="section" aria-label={view.title} sx={CARD}>
       {view.shapes.length > 0 && (
@@ -36,36 +56,23 @@ export function WorkedHere({ bench, task, colour }: Props) {
           colour={colour}
         />
       )}
-      {scale && <ItsScale key={`${task.key}/${task.trial}/${task.index}`} view={view} colour={colour} />}
+      {scale && (
+        <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
+          <Drawn tool={tool} text={shows} colour={colour} narrow silent eye={curved ? eye : undefined} />
+        </Box>
+      )}
       <Box sx={{ display: 'grid', gap: 1, alignContent: 'start', gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
         <Box role="status" aria-label="What happened" sx={{ minHeight: 44, fontWeight: 700 }}>
           {view.said}
         </Box>
-        <Controls controls={view.controls} onAct={act} />
-        {notDone}
+        <Controls controls={view.controls} onAct={onAct} />
+        {curved && <EyeHeight onMove={move} />}
+        {children}
         <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-          Simulated. Read it off the drawing, write it as at the bench.
+          Simulated. Read it off the drawing{curved && ', with the ring of a long mark one line'}; write it as
+          at the bench.
         </Box>
       </Box>
-    </Box>
-  );
-}
-
-/** Where it stands; the level in a tube is seen from where the eye happens to be. */
-function ItsScale({ view, colour }: { view: Shapes['WorkedView']; colour: string }) {
-  const { eye, move } = useEye(view.eye);
-  const curved = view.tool.meniscus === 'bottom';
-  return (
-    <Box aria-label="Its scale" sx={{ width: { sm: 124 } }}>
-      <Drawn
-        tool={view.tool}
-        text={view.shows}
-        colour={colour}
-        narrow
-        silent
-        eye={curved ? eye : undefined}
-      />
-      {curved && <EyeHeight onMove={move} />}
     </Box>
   );
 }
