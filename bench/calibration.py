@@ -13,7 +13,7 @@ rectangular tolerance rules, k = 2 (GUM 6.3.3) holds nearly always, and the draw
 
 import os
 import sys
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import replace
 from functools import partial
 from multiprocessing import Pool
@@ -86,6 +86,7 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
 
 
 Noise = dict[Place, Callable[[float], float]]
+Move = Callable[[float, float], float]
 
 
 def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]:
@@ -107,15 +108,22 @@ def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]
         across, up = (np.array([value_of(known.trials[n][key]) for n in trials]) for key in (x, y))
     off = up - np.polyval(np.polyfit(across, up, 1), across)
     s, noise = float(np.sqrt(off @ off / (len(off) - 2))), Noise()
+    runs = apart(values, points, moved)
     for places, far in zip(points, off, strict=True):
-        by = float(random.normal(0, s))
+        middle = float(np.mean([values[at] for at in places]))
         for at in places:
-            values[at] = moved(values[at], -float(far))
-            noise[at] = partial(shifted, moved, by)
+            values[at] = moved(middle, -float(far))
+            noise[at] = partial(shifted, moved, float(random.normal(0, runs or s)))
     for at in values if standards else ():
         if at.key == readings.replace("_std", "_x"):
             noise[at] = partial(shifted, moved, float(random.normal(0, s)))
     return values, noise
+
+
+def apart(values: Values, points: Sequence[Sequence[Place]], moved: Move) -> float:
+    """How far runs of one point lie apart, of all points together, as the line has it; 0 where each was made once."""
+    off = [AWAY[moved](values[at], float(np.mean([values[one] for one in run]))) for run in points for at in run]
+    return float(np.sqrt(np.dot(off, off) / max(len(off) - len(points), 1))) if len(off) > len(points) else 0.0
 
 
 def deliveries(values: Values, random: np.random.Generator) -> tuple[Values, Noise]:
@@ -130,7 +138,7 @@ def deliveries(values: Values, random: np.random.Generator) -> tuple[Values, Noi
     return values, noise
 
 
-def shifted(moved: Callable[[float, float], float], by: float, value: float) -> float:
+def shifted(moved: Move, by: float, value: float) -> float:
     return moved(value, by)
 
 
@@ -150,6 +158,11 @@ def slower(value: float, by: float) -> float:
     return value * float(np.exp(-by))
 
 
+AWAY: Mapping[Move, Move] = {
+    plainly: lambda value, middle: value - middle,
+    transmitted: lambda value, middle: -float(np.log10(value / middle)),
+    slower: lambda value, middle: -float(np.log(value / middle)),
+}
 # By method: whether its points are standards, the readings behind them, the line's two quantities, how a point moves.
 LINES = {
     "beer-lambert": (True, "A_std", "c_std", "A_s", plainly),
