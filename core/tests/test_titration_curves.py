@@ -120,7 +120,7 @@ class Flasks(TestCase):
         self.assertAlmostEqual(self.flask({"c_t": "0.25"}).c, 0.25, 9)
 
     def test_an_acid_run_into_a_base_takes_the_colour_away(self) -> None:
-        one = self.flask({"M_s": "NaOH", "titrant": "HCl"})
+        one = self.flask({"M_s": "NaOH", "titrant": "HCl", "indicator": "phenolphthalein-gone"})
         self.assertEqual([one.seen(v, 20).colour for v in (0, 19.5, 20.3)], ["magenta", "magenta", "none"])
         self.assertEqual(one.seen(20.3, 20).where, "end")
 

@@ -86,7 +86,8 @@ class EachOf(Ends):
 @dataclass(frozen=True, slots=True)
 class Bracketed(Ends):
     """An unknown is read as often as the option ``times`` says, and again, diluted, while its last readings lie outside
-    those of the standards; where there are none, while what is told of them in ``of`` lies above the option ``top``.
+    those of the standards; where there are none, while what is told of them in ``of`` (their own values if it is
+    empty) lies above the option ``top``.
     """
 
     standards: SeriesName
@@ -108,7 +109,8 @@ class Bracketed(Ends):
         if known:
             inside = all(min(known) <= value <= max(known) for value in last)
         elif self.top and at.reading(self.standards) is None:
-            inside = all(value <= float(at.number(self.top)) for value in at.listed(self.of, trial)[-wanted:])
+            told = at.listed(self.of, trial)[-wanted:] if self.of else last
+            inside = all(value <= float(at.number(self.top)) for value in told)
         else:
             inside = True
         return len(last) >= wanted and inside

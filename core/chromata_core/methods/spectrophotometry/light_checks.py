@@ -208,14 +208,14 @@ class OffTheLine(Looks):
     concentrations: ListName
     standards: ListName
     diluted: ReadingName
-    top: NumberName
+    top: NumberName = ""
 
     def look(self, at: Context) -> Iterator[Finding]:
         """A finding at the last reading of each unknown that lies outside, or that went in again without a word."""
         reading = at.reading(self.signal)
         if not isinstance(reading, Series) or not isinstance(reading.until, Bracketed):
             return
-        given = at.reading(reading.until.standards) is None
+        given = bool(self.top) and at.reading(reading.until.standards) is None
         for trial in at.trials():
             made = at.bound.series(self.signal, trial)
             values, known = at.listed(self.absorbances, trial), at.listed(self.standards, None)
