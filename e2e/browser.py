@@ -60,6 +60,7 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
         context = self.browser.new_context(
             **known, reduced_motion="reduce", **options
         )  # what moves is painted all the time
+        context.set_default_timeout(60_000)  # as above
         self.contexts.append(context)
         context.on("request", lambda request: self._note(request.url))
         context.on("weberror", lambda error: self.broken.append(str(error.error)))

@@ -149,8 +149,8 @@ class AsPlanned(TestCase):
     def test_an_answer_with_a_slip_keeps_its_power_and_its_unit(self) -> None:
         """Joules for a mole are some thousand, with any slip too."""
         plan = Sheet({"heats": "J", "trials": "1"})
-        benches = [bench_at_work(method("heat-of-fusion"), plan, {}, seed, 3, 170) for seed in range(30)]
+        benches = [bench_at_work(method("heat-of-fusion"), plan, {}, seed, 3, 170) for seed in range(12)]
         told = [one.written.text for acts in benches for one in acts if one.written.key == "own.H"]
         values = [read_in(text, "J/mol").value for text in told]
-        self.assertGreater(len(values), 20)
+        self.assertGreater(len(values), 8)
         self.assertTrue(all(2000 < value < 20000 for value in values), told)
