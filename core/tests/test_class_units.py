@@ -18,6 +18,7 @@ from chromata_core.sheet.example import example_sheet
 from chromata_core.simulation.rehearse import rehearse
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import explain
+from chromata_core.telling.judge import judge
 from chromata_core.telling.outcome import Evaluation
 
 _PINT: pint.UnitRegistry[float] = pint.UnitRegistry(autoconvert_offset_to_baseunit=True)
@@ -107,6 +108,12 @@ class ClassUnits(TestCase):
             assert compared is not None
             self.assertIn(said, compared.sentence)
             self.assertAlmostEqual(compared.percent_error, -3.9, 0)
+
+    def test_what_foretells_a_reading_is_in_the_unit_of_its_scale(self) -> None:
+        """36 mL on a tube of 50 mL, where the class works in litres and atmospheres."""
+        sheet = Sheet({"pressures": "atm"}, {}, (Given("p_bar", "1005.2"),))
+        said = judge(method("gas-eudometer"), sheet, Given("m", "0.0349", 1))
+        self.assertIn("Volume to be expected 36.0 mL", said.text)
 
     def test_the_rule_of_agreement_is_told_in_the_class_s_unit(self) -> None:
         found = evaluate(method("heat-of-fusion"), _with(example_sheet(method("heat-of-fusion")), "heats", "J"))

@@ -71,6 +71,7 @@ LABELS = {
     "known": "Known value",
     "positive": "Said if not above zero",
     "aside": "For the uncertainty alone",
+    "as_read": "Foretells a reading, in its unit",
     "quantity.per": "For each row of",
     "supply.per": "For each",
     "agree": "What must agree",

@@ -171,7 +171,8 @@ class Quantity:
     with an accepted value; ``known`` is one that nature fixes, a formula over constants. ``per`` names the series for
     each of whose rows it is worked: it is a list, as that is. ``aside`` ones serve the uncertainty alone and are not
     shown among the others. ``hands`` names a number of other methods' plans that it can stand for, as the slope of a
-    line does; a result can stand for any that its unit fits.
+    line does; a result can stand for any that its unit fits. ``as_read`` ones foretell a reading and keep its unit,
+    whatever the class's is.
     ``positive`` is the sentence for a value of zero or less, which nature does not allow; such a trial cannot count.
     """
 
@@ -189,6 +190,7 @@ class Quantity:
     per: ListName = ""
     aside: bool = False
     hands: str = ""
+    as_read: bool = False
     when: When = None
 
     @property

@@ -128,7 +128,8 @@ def _as_shown(bound: Bound, reading: Reading) -> Reading:
 
 
 def _in_class_units(bound: Bound, quantity: Quantity) -> Quantity:
-    symbol, label = bound.units.get(quantity.unit, quantity.unit), bound.worded(quantity.label)
+    symbol = quantity.unit if quantity.as_read else bound.units.get(quantity.unit, quantity.unit)
+    label = bound.worded(quantity.label)
     return (
         quantity if (symbol, label) == (quantity.unit, quantity.label) else replace(quantity, unit=symbol, label=label)
     )

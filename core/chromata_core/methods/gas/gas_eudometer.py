@@ -108,7 +108,7 @@ METHOD = Method(
         Quantity("length", "Length of the ribbon", "L", "mm", "L", when={"question": "m"}),
         Quantity("n_2", "Hydrogen that the metal must give", "nu * m_metal / M_metal", "mmol", "n_H₂", when={"question": ("R", "V_m")}),
         Quantity("V_pred", "Volume to be expected", "n_2 * R * T_plan / (p_air - vapour_pressure(T_plan))", "mL", "V_expected",
-                 when={"question": ("R", "V_m")}),
+                 as_read=True, when={"question": ("R", "V_m")}),
         Quantity("p_wet", "Pressure of gas and vapour", "p_air", "kPa", "p_wet", when={"levels": "equal"}),
         Quantity("p_col", "Pressure of the column", "water_density(T) * g_n * h", "kPa", "p_h", when={"levels": "column"}),
         Quantity("p_wet", "Pressure of gas and vapour", "p_air - p_col", "kPa", "p_wet", when={"levels": "column"}),
