@@ -65,6 +65,7 @@ class Slips(APIView):
 
 _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 _KINDS = ("application/pdf", "text/csv", "application/json", "chemical/x-jcamp-dx", _XLSX)
+_TYPES = {"application/json": OpenApiTypes.OBJECT}  # all others are bytes
 
 
 class ReportFile(APIView):
@@ -75,7 +76,7 @@ class ReportFile(APIView):
     throttle_classes = (Working,)
 
     @extend_schema(
-        operation_id="report_file", responses={(200, kind): OpenApiTypes.BINARY for kind in _KINDS},
+        operation_id="report_file", responses={(200, kind): _TYPES.get(kind, OpenApiTypes.BINARY) for kind in _KINDS},
         parameters=[OpenApiParameter("student", int, description="report.pdf as one student of the team hands it in")],
     )  # fmt: skip
     def get(self, request: Request, bench_id: int, name: str) -> HttpResponse:

@@ -5310,7 +5310,9 @@ export interface operations {
                 content: {
                     "application/pdf": string;
                     "text/csv": string;
-                    "application/json": string;
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
                     "chemical/x-jcamp-dx": string;
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
