@@ -146,6 +146,12 @@ class AsPlanned(TestCase):
         thin = self.results("rate-concentration", {"V_plan": "9; 6; 3; 2"})
         self.assertAlmostEqual(thin["order", None], 1, delta=0.1)
 
+    def test_a_plan_that_no_instrument_shows_leaves_the_example(self) -> None:
+        """Five kilograms on a balance for 200 g."""
+        plan = Sheet({"m_plan": "5000; 5000; 5000"}, {"balance": "balance-0.001"})
+        sheet = true_bench(method("molarity-series"), plan, {}, 1)
+        self.assertTrue(all(float(one.text) < 100 for one in sheet.given if one.key == "m"))
+
     def test_an_answer_with_a_slip_keeps_its_power_and_its_unit(self) -> None:
         """Joules for a mole are some thousand, with any slip too."""
         plan = Sheet({"heats": "J", "trials": "1"})

@@ -6,15 +6,17 @@ proportion to a formula. So it keeps what the example has of its own, such as a 
 
 from collections.abc import Iterator
 from dataclasses import replace
+from math import isfinite
 
 import numpy as np
 
 from chromata_core.declaration.nature import Follows
-from chromata_core.declaration.vocabulary import Observation
 from chromata_core.engine.context import context_of
 from chromata_core.engine.numeric_pass import compute
+from chromata_core.errors import ChromataError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.parse import parse_formula
+from chromata_core.formula.tree import names
 from chromata_core.judging.answers import right_choices
 from chromata_core.quantity.column import Column
 from chromata_core.quantity.units import unit
@@ -46,21 +48,25 @@ def _beyond(bound: Bound, sheet: Sheet) -> Iterator[Given]:
 
 
 def _following(law: Follows, example: Bound, sheet: Sheet) -> Sheet:
+    """``sheet`` with what follows one law; as it was where an instrument could not show that."""
     here = bind(example.method, sheet)
-    shares = {n: share for n, share in _shares(law, example, here).items() if abs(share - 1) > 1e-9}
+    shares = {n: share for n, share in _shares(law, example, here).items() if isfinite(share) and abs(share - 1) > 1e-9}
     if not shares:
         return sheet
     reading = next((one for one in here.readings if one.key == law.key), None)
     if reading is None:
-        told = compute(here).trials
-        wanted = {n: (law.key, number_of(told[n][law.key]) * share) for n, share in shares.items()}
+        told = {n: known[law.key] for n, known in compute(here).trials.items() if law.key in known}
+        wanted = {n: (law.key, number_of(told[n]) * share) for n, share in shares.items() if n in told}
         return answered(example.method, sheet, wanted)
     scale = unit(reading.unit)
     values = {
         at: scale.from_si(scale.to_si(x) * shares[at.trial]) if at.key == law.key and at.trial in shares else x
         for at, x in true_values(here).items()
     }
-    return with_values(example.method, sheet, values)
+    try:
+        return with_values(example.method, sheet, values)
+    except ChromataError:
+        return sheet
 
 
 def _shares(law: Follows, example: Bound, here: Bound) -> dict[int, float]:
@@ -74,16 +80,17 @@ def _values(law: Follows, bound: Bound) -> dict[int, float]:
     tree = parse_formula(law.formula)
     found: dict[int, float] = {}
     for trial, known in compute(bound).trials.items():
-        with np.errstate(all="ignore"):
-            column: Column = numeric(tree)(known)
-        found[trial] = number_of(column)
+        if all(name in known for name in names(tree)):
+            with np.errstate(all="ignore"):
+                column: Column = numeric(tree)(known)
+            found[trial] = number_of(column)
     return found
 
 
 def _looked_at(bound: Bound, sheet: Sheet) -> Sheet:
     """Questions are answered anew: another pair has another anode."""
     at = context_of(bound.method, sheet)
-    questions = {part.key: part for part in bound.observations if isinstance(part, Observation) and part.right}
+    questions = {part.key: part for part in bound.observations if part.right}
     given = [
         replace(one, text=right[0])
         if one.key in questions and (right := right_choices(at, questions[one.key], one.trial))
