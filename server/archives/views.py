@@ -22,7 +22,7 @@ from config.zipped import zipped
 from labs.models import Session
 from labs.policy import own_session_for
 from people.models import Section
-from people.policy import must_own, own_section, person_of
+from people.policy import must_be_instructor, own_section, person_of
 
 
 class SectionArchive(APIView):
@@ -58,7 +58,7 @@ class MethodArchive(APIView):
     def get(self, request: Request, slug: str) -> StreamingHttpResponse:
         """Only for instructors; 404 where there is none."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         sessions = list(Session.objects.filter(section__owner=person, method=slug).select_related("section__owner"))
         if not sessions:
             raise Http404
@@ -90,7 +90,7 @@ class ArchivePiece(APIView):
     def put(self, request: Request) -> Response:
         """Kept until it is brought in, a day at most. Only for instructors."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         at = request.query_params.get("at", "0")
         piece = request.data if isinstance(request.data, bytes) else b""  # nothing at all comes as an empty form
         return answer(PieceKept(add_piece(person, int(at) if at.isdecimal() and len(at) < 12 else 0, piece)))
@@ -99,14 +99,14 @@ class ArchivePiece(APIView):
     def get(self, request: Request) -> Response:
         """What the archive that was sent would bring. 422 for what is no archive."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         return answer(look_into(read_archive(waiting(person)), person))
 
     @extend_schema(operation_id="bring_in", request=None, responses={201: shape(BroughtIn)})
     def post(self, request: Request) -> Response:
         """All of it as new sections of one's own, or, with a sentence, nothing."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         sections = take_in(read_archive(waiting(person)), person)
         drop(person)
         made = answer(BroughtIn([section.pk for section in sections]))

@@ -28,11 +28,11 @@ from experiments.serializers import (
 )
 from experiments.shapes import ExperimentCard, ExperimentPage, Row, SceneCard, State, TrialRun, VersionOut
 from people.models import Person
-from people.policy import must_own, person_of
+from people.policy import must_be_instructor, person_of
 
 
 def _mine(person: Person, slug: str) -> Experiment:
-    must_own(person)
+    must_be_instructor(person)
     found = Experiment.objects.filter(owner=person, slug=slug).first()
     if found is None:
         raise Http404
@@ -76,13 +76,13 @@ class Experiments(APIView):
     @extend_schema(operation_id="experiments", responses=shape(ExperimentCard)(many=True))
     def get(self, request: Request) -> Response:
         """403 for students and assistants."""
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
 
     @extend_schema(operation_id="begin_experiment", request=BeginSerializer, responses={201: shape(ExperimentPage)})
     def post(self, request: Request) -> Response:
         """From nothing, from a method or from a file; 201."""
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         made = answer(_page(actions.begin(person_of(request), **asked(BeginSerializer, request))))
         made.status_code = 201
         return made

@@ -47,7 +47,7 @@ from labs.teams import deal_teams, set_teams
 from labs.term import places_of, session_line, session_plan
 from labs.turns import solve_turns
 from people.models import Person, Section
-from people.policy import must_own, owns, person_of, sections_for
+from people.policy import must_be_instructor, owns, person_of, sections_for
 from stock.own import instruments_of
 
 
@@ -139,7 +139,7 @@ class Sessions(APIView):
     def post(self, request: Request) -> Response:
         """Plans one, with benches and teams; 201. 403 for who is no instructor, 422 for what does not fit."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         said = asked(PlanSerializer, request)
         section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
         said["follows"] = _followed(person, said["follows"])

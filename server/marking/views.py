@@ -14,7 +14,7 @@ from marking import marks
 from marking.rubrics import keep_rubric, rubrics_for
 from marking.serializers import ChosenSerializer, DecisionSerializer, ReleasedSerializer, RubricSerializer
 from marking.shapes import ClassMarks, OwnMarks, RubricOut
-from people.policy import must_own, person_of
+from people.policy import must_be_instructor, person_of
 from reports.formats import as_csv
 
 
@@ -24,7 +24,7 @@ class Rubrics(APIView):
     @extend_schema(operation_id="rubrics", responses=shape(RubricOut)(many=True))
     def get(self, request: Request) -> Response:
         """The usual one first, then one’s own; 403 for who is no instructor."""
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         return answer(rubrics_for(person_of(request)))
 
     @extend_schema(operation_id="keep_rubric", request=RubricSerializer, responses=shape(RubricOut)(many=True))
@@ -32,7 +32,7 @@ class Rubrics(APIView):
     def put(self, request: Request) -> Response:
         """Kept under its name; 422 where the points do not add up."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         keep_rubric(person, asked(RubricSerializer, request))
         return answer(rubrics_for(person))
 

@@ -37,7 +37,7 @@ def owns(person: Person, section: Section) -> bool:
 
 def own_section(person: Person, section_id: int) -> Section:
     """A section that ``person`` decides in; Http404 for any they may not see, PermissionDenied for who assists."""
-    must_own(person)
+    must_be_instructor(person)
     found = sections_for(person).filter(pk=section_id).first()
     if found is None:
         raise Http404
@@ -63,19 +63,19 @@ def own_student(person: Person, student_id: int) -> Person:
     return found
 
 
-def must_keep(person: Person) -> None:
+def must_keep_accounts(person: Person) -> None:
     """Accounts of the staff are kept by few."""
     if not person.keeper:
         raise PermissionDenied("Only who keeps the department's accounts may do this.")
 
 
-def must_teach(person: Person) -> None:
+def must_be_staff(person: Person) -> None:
     """The stockroom and what a department has found over the years are the staff's."""
     if not person.teaches:
         raise PermissionDenied("This belongs to your instructor.")
 
 
-def must_own(person: Person) -> None:
+def must_be_instructor(person: Person) -> None:
     """Sections and sessions are the instructor's."""
     if person.role != Role.INSTRUCTOR:
         raise PermissionDenied("Only instructors make sections and plan, open and release sessions.")

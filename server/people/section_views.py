@@ -10,7 +10,7 @@ from config.answers import answer, asked, shape
 from config.tables import TableSerializer, file_of
 from config.throttles import Working
 from people import sections
-from people.policy import must_own, own_section, own_student, person_of, sections_for, student_of
+from people.policy import must_be_instructor, own_section, own_student, person_of, sections_for, student_of
 from people.roster import RosterRead, read_roster
 from people.serializers import (
     NewSectionSerializer,
@@ -35,7 +35,7 @@ class Sections(APIView):
     def post(self, request: Request) -> Response:
         """With a code of its own; 201. 403 for who is no instructor."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         made = answer(section_page(sections.make_section(person, **asked(NewSectionSerializer, request)), person))
         made.status_code = 201
         return made

@@ -16,7 +16,7 @@ from config.errors import Refused
 from people import links, staff
 from people.department import department, set_department
 from people.models import Link, Person, Role
-from people.policy import must_keep, must_own, must_teach, own_section, person_of
+from people.policy import must_be_instructor, must_be_staff, must_keep_accounts, own_section, person_of
 from people.serializers import (
     AccountSerializer,
     DepartmentSerializer,
@@ -42,7 +42,7 @@ class DepartmentView(APIView):
 
     @extend_schema(operation_id="set_department", request=DepartmentSerializer, responses=shape(DepartmentNow))
     def put(self, request: Request) -> Response:
-        must_keep(person_of(request))
+        must_keep_accounts(person_of(request))
         set_department(**asked(DepartmentSerializer, request))
         return answer(DepartmentNow(*department(), demo=settings.DEMO))
 
@@ -84,7 +84,7 @@ class Staff(APIView):
 
     @extend_schema(operation_id="staff", responses=shape(StaffMember)(many=True))
     def get(self, request: Request) -> Response:
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         return answer(staff_members())
 
 
@@ -94,10 +94,10 @@ class Invite(APIView):
     @extend_schema(operation_id="invite", request=InviteSerializer, responses={201: shape(StaffLink)})
     def post(self, request: Request) -> Response:
         person, said = person_of(request), asked(InviteSerializer, request)
-        must_own(person)
+        must_be_instructor(person)
         section = own_section(person, said["section"]) if said["section"] is not None else None
         if section is None or said["role"] != Role.ASSISTANT:
-            must_keep(person)
+            must_keep_accounts(person)
         return _link(links.make_link(said["role"], person, section))
 
 
@@ -106,7 +106,7 @@ class Reset(APIView):
 
     @extend_schema(operation_id="reset_password", request=None, responses={201: shape(StaffLink)})
     def post(self, request: Request, person_id: int) -> Response:
-        must_keep(person_of(request))
+        must_keep_accounts(person_of(request))
         return _link(staff.reset(_member(person_id), person_of(request)))
 
 
@@ -120,7 +120,7 @@ class Account(APIView):
 
     @extend_schema(operation_id="account", request=AccountSerializer, responses=shape(StaffMember)(many=True))
     def post(self, request: Request, person_id: int) -> Response:
-        must_keep(person_of(request))
+        must_keep_accounts(person_of(request))
         _ACTIONS[asked(AccountSerializer, request)["action"]](_member(person_id))
         return answer(staff_members())
 
@@ -131,14 +131,14 @@ class Tokens(APIView):
     @extend_schema(operation_id="tokens", responses=shape(TokenOut)(many=True))
     def get(self, request: Request) -> Response:
         """The newest first; 403 for students."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         return answer(tokens_of(person_of(request)))
 
     @extend_schema(operation_id="make_token", request=TokenSerializer, responses={201: shape(TokenMade)})
     def post(self, request: Request) -> Response:
         """Told this once; 201."""
         person = person_of(request)
-        must_teach(person)
+        must_be_staff(person)
         made = answer(make_token(person, asked(TokenSerializer, request)["name"]))
         made.status_code = 201
         return made
@@ -150,7 +150,7 @@ class TokenEnd(APIView):
     @extend_schema(operation_id="end_token", responses=shape(TokenOut)(many=True))
     def delete(self, request: Request, token_id: int) -> Response:
         """At once; 404 for one of somebody else."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         gone, _ = person_of(request).tokens.filter(pk=token_id).delete()
         if not gone:
             raise Http404

@@ -15,7 +15,7 @@ from chromata_core.practice.scale_drill import ScaleTask
 from config.answers import AnswerSerializer, answer, asked, shape
 from config.errors import Refused
 from config.throttles import Practising
-from people.policy import must_teach, person_of
+from people.policy import must_be_staff, person_of
 from practice.drills import DRILLS, Drill
 from practice.progress import class_skills, count, skills_of
 from practice.shapes import ClassSkills, PracticeVerdict, PracticeView, Practised
@@ -48,7 +48,7 @@ class ClassPractice(APIView):
     def get(self, request: Request) -> Response:
         """By section, for who teaches or assists; without names."""
         person = person_of(request)
-        must_teach(person)
+        must_be_staff(person)
         return answer(class_skills(person))
 
 

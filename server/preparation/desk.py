@@ -14,7 +14,7 @@ from chromata_core.desk.on_the_desk import DESK
 from config.answers import answer, asked, shape
 from config.fields import ShortDict
 from config.throttles import Trying
-from people.policy import must_teach, person_of
+from people.policy import must_be_staff, person_of
 from preparation.shapes import CalculatorOut, DeskField
 
 
@@ -30,7 +30,7 @@ class DeskNow(APIView):
     @extend_schema(operation_id="desk", responses=shape(CalculatorOut)(many=True))
     def get(self, request: Request) -> Response:
         """Each with its fields; 403 for students."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         return answer(
             [
                 CalculatorOut(one.key, one.title, one.lead, [_field(part) for part in one.fields])
@@ -51,7 +51,7 @@ class CalculatorWorked(APIView):
     @extend_schema(operation_id="work_on_desk", request=SaidSerializer, responses=shape(WorkedOut))
     def post(self, request: Request, key: str) -> Response:
         """What is worked from its fields; 422 says what cannot be."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         if key not in DESK:
             raise Http404
         return answer(DESK[key].worked(asked(SaidSerializer, request)["said"]))

@@ -19,7 +19,7 @@ from config.throttles import Trying, Working
 from labs.models import Session
 from labs.policy import may_see_accepted, session_for, sessions_for
 from people.by_token import holder_of
-from people.policy import must_teach, person_of
+from people.policy import must_be_staff, person_of
 from preparation.actions import make, tick
 from preparation.calendar import calendar_of
 from preparation.needs import why_not
@@ -160,7 +160,7 @@ class WeekPaper(APIView):
     def get(self, request: Request, name: str) -> HttpResponse:
         """All that the week's sessions use and the shelf does not have; 403 for students."""
         person = person_of(request)
-        must_teach(person)
+        must_be_staff(person)
         sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
         ahead = [one for one in sessions if one.state != Session.State.CLOSED and not why_not(one)]
         shelves = shelves_until(ahead[-1]) if ahead else {}
@@ -176,5 +176,5 @@ class WeekNow(APIView):
     def get(self, request: Request) -> Response:
         """Sessions from Monday to Sunday with what each still needs; 403 for students."""
         person = person_of(request)
-        must_teach(person)
+        must_be_staff(person)
         return answer(week_of(person, asked(DaySerializer, request)["day"] or timezone.localdate()))

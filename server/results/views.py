@@ -17,7 +17,7 @@ from config.throttles import Working, Writing
 from labs.policy import bench_for, own_session_for, session_for
 from notebook.actions import Draft, Kept, write
 from notebook.serializers import BatchSerializer, EntrySerializer
-from people.policy import must_teach, person_of
+from people.policy import must_be_staff, person_of
 from results.bench import bench_view
 from results.class_view import class_page
 from results.floor import floor, look
@@ -39,7 +39,7 @@ class History(APIView):
     def get(self, request: Request, slug: str) -> Response:
         """Of one’s own sessions and of those one assists in; 403 for students, 422 with near names for no method."""
         person = person_of(request)
-        must_teach(person)
+        must_be_staff(person)
         return answer(method_history(slug, person))
 
 

@@ -16,7 +16,7 @@ from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Trying, Working
 from people.models import Person
-from people.policy import must_own, must_teach, person_of
+from people.policy import must_be_instructor, must_be_staff, person_of
 from stock.models import Bottle, Calibration, OwnInstrument, Solution
 from stock.over_time import drifts
 from stock.own import frozen, slug_of
@@ -30,7 +30,7 @@ class StockNow(APIView):
 
     @extend_schema(operation_id="stock", responses=shape(Stock))
     def get(self, request: Request) -> Response:
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         return answer(stock_now(person_of(request)))
 
 
@@ -44,7 +44,7 @@ class OwnInstruments(APIView):
     def post(self, request: Request) -> Response:
         """Puts one into the stockroom; 201. 422 says what no instrument can be, 409 that the stockroom is full."""
         person = person_of(request)
-        must_own(person)
+        must_be_instructor(person)
         said = asked(OwnScaleSerializer, request)
         own_instrument("new", own_scale(said))
         if person.own_instruments.count() >= _MOST_OWN:
@@ -63,7 +63,7 @@ class OwnInstrumentTried(APIView):
     @extend_schema(operation_id="try_instrument", request=OwnScaleSerializer, responses=shape(Instrument))
     def post(self, request: Request) -> Response:
         """As it would be read and drawn; 422 says what no instrument can be."""
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         return answer(own_instrument("new", own_scale(asked(OwnScaleSerializer, request))))
 
 
@@ -72,7 +72,7 @@ class StockItem(APIView):
 
     @extend_schema(operation_id="retire", request=None, responses={200: shape(Stock)})
     def delete(self, request: Request, kind: str, item: int) -> Response:
-        must_own(person_of(request))
+        must_be_instructor(person_of(request))
         gone, _ = _KINDS[kind].objects.filter(owner=person_of(request), pk=item).delete()
         if not gone:
             raise Http404
@@ -85,7 +85,7 @@ class ShelfNow(APIView):
     @extend_schema(operation_id="shelf", responses=shape(ShelfOut))
     def get(self, request: Request) -> Response:
         """For everybody who teaches; 403 for students."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         return answer(shelf_now())
 
 
@@ -97,7 +97,7 @@ class Bottles(APIView):
     @extend_schema(operation_id="add_bottle", request=BottleSerializer, responses={201: shape(ShelfOut)})
     def post(self, request: Request) -> Response:
         """Puts one there; 201. 422 for a label that cannot be."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         put_on_shelf(asked(BottleSerializer, request))
         made = answer(shelf_now())
         made.status_code = 201
@@ -112,7 +112,7 @@ class BottleOnShelf(APIView):
     @extend_schema(operation_id="change_bottle", request=BottleSerializer, responses=shape(ShelfOut))
     def put(self, request: Request, bottle: int) -> Response:
         """Its label as it is from now on; 422 for one that cannot be."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         if not write_label(bottle, asked(BottleSerializer, request)):
             raise Http404
         return answer(shelf_now())
@@ -120,7 +120,7 @@ class BottleOnShelf(APIView):
     @extend_schema(operation_id="take_bottle", responses={200: shape(ShelfOut)})
     def delete(self, request: Request, bottle: int) -> Response:
         """It is gone."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         if not Bottle.objects.filter(pk=bottle).delete()[0]:
             raise Http404
         return answer(shelf_now())
@@ -134,7 +134,7 @@ class PieceCount(APIView):
     @extend_schema(operation_id="count_pieces", request=CountSerializer, responses=shape(ShelfOut))
     def put(self, request: Request, slug: str) -> Response:
         """Counted; nothing: nobody knows any more, and they are taken as there."""
-        must_teach(person_of(request))
+        must_be_staff(person_of(request))
         count(slug, **asked(CountSerializer, request))
         return answer(shelf_now())
 

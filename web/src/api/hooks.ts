@@ -5,7 +5,7 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
-import { standIn } from '../identity/time';
+import { standIn } from '../time/time';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
 

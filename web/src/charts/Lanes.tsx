@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { clock } from '../identity/time';
+import { clock } from '../time/time';
 import { FIGURES, ink } from '../identity/tokens';
 import { TurnBlock } from './TurnBlock';
 

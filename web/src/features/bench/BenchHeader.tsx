@@ -2,12 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import mark from '../../app/mark.svg';
-import { Simulated } from '../../identity/Simulated';
+import { Simulated } from '../../sessions/Simulated';
 import { CheckIcon, HandIcon, LoopIcon } from '../../identity/Icons';
 import { dotted } from '../../identity/dotted';
-import { clock } from '../../identity/time';
+import { clock } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 import type { Outbox } from '../../queue/useOutbox';
 import type { Bench } from './hand';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
-import { clock } from '../../identity/time';
+import { clock } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 import type { Draft } from '../../queue/store';
 import { SPAN, halfHour, named, type Ahead } from './halfHour';
 import type { Bench } from './hand';

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { keyframes } from '@mui/material/styles';
-import { RemarkPhoto } from '../../identity/RemarkPhoto';
-import { TakePhoto } from '../../identity/TakePhoto';
+import { RemarkPhoto } from '../../sessions/RemarkPhoto';
+import { TakePhoto } from '../../sessions/TakePhoto';
 import { VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft, Keep } from '../../queue/store';

@@ -1,22 +1,22 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
-import { BudgetBars } from '../../identity/BudgetBars';
+import { BudgetBars } from '../../results/BudgetBars';
 import { Figure } from '../../identity/Figure';
 import { ChartView } from '../../charts/ChartView';
 import { SquareView } from '../../charts/SquareView';
-import { HandedLines } from '../../identity/HandedLines';
-import { PathBack } from '../../identity/PathBack';
-import { ResultCard } from '../../identity/ResultCard';
-import { TrialResults } from '../../identity/TrialResults';
-import { Settled } from '../../identity/Settled';
+import { HandedLines } from '../../results/HandedLines';
+import { PathBack } from '../../results/PathBack';
+import { ResultCard } from '../../results/ResultCard';
+import { TrialResults } from '../../results/TrialResults';
+import { Settled } from '../../results/Settled';
 import { StateTag, VerdictLine } from '../../identity/Verdict';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import type { Bench, Slot } from './hand';
 import { PairedReadings } from './LedgerPairs';
 import { BenchReadings, TrialReadings } from './LedgerTable';
-import { OtherProduct } from '../../identity/OtherProduct';
+import { OtherProduct } from '../../results/OtherProduct';
 
 interface Props {
   bench: Bench;

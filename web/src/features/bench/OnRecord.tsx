@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
-import { BesideSamples } from '../../identity/BesideSamples';
-import { Pictures } from '../../identity/Pictures';
-import { TakePhoto } from '../../identity/TakePhoto';
+import { BesideSamples } from '../../results/BesideSamples';
+import { Pictures } from '../../sessions/Pictures';
+import { TakePhoto } from '../../sessions/TakePhoto';
 import { FIGURES, ink } from '../../identity/tokens';
 import type { Draft } from '../../queue/store';
 import type { Bench } from './hand';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { FIGURES, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 
 /** Counts the seconds in which a display comes to rest, from when this reading is in hand. Nothing is locked by it. */
 export function Settling({ seconds }: { seconds: number }) {

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { Shapes } from '../../api/client';
-import { countdown } from '../../identity/time';
+import { countdown } from '../../time/time';
 import { asText, FIGURES, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 
 interface Props {
   step: Shapes['StepOut'];

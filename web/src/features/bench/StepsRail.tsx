@@ -4,7 +4,7 @@ import type { Shapes } from '../../api/client';
 import type { Draft } from '../../queue/store';
 import { CheckIcon } from '../../identity/Icons';
 import { asText, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 import { begun, isOf, type Task } from './hand';
 import { StepTimer } from './StepTimer';
 

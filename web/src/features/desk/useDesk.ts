@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { useSettled } from '../../identity/useSettled';
+import { useSettled } from '../../time/useSettled';
 
 /** The calculators with their fields. */
 export const useDesk = () =>

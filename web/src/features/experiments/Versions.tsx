@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { ink } from '../../identity/tokens';
 import type { Entry } from './draft';
 import { versionOf } from './useDraft';

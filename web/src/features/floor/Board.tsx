@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { api, said, sentence, type Shapes } from '../../api/client';
-import { clock } from '../../identity/time';
+import { clock } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
 import { useMe, useMinutes, useSessionState } from '../../api/hooks';
-import { Simulated } from '../../identity/Simulated';
+import { Simulated } from '../../sessions/Simulated';
 import { dotted } from '../../identity/dotted';
-import { PartLinks } from '../../identity/PartLinks';
-import { clock, day } from '../../identity/time';
+import { PartLinks } from '../../sessions/PartLinks';
+import { clock, day } from '../../time/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 

@@ -9,7 +9,7 @@ import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 import { Arrange } from './Arrange';
 import { Board } from './Board';
 import { Counts } from './Counts';

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Shapes } from '../../api/client';
 import { HandIcon } from '../../identity/Icons';
-import { ago } from '../../identity/time';
+import { ago } from '../../time/time';
 import { ink } from '../../identity/tokens';
 import { STATES } from '../../identity/Verdict';
 

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import type { Shapes } from '../../api/client';
-import { BandLine } from '../../identity/BandLine';
+import { BandLine } from '../../results/BandLine';
 import { Figure } from '../../identity/Figure';
-import { ago } from '../../identity/time';
+import { ago } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { CallTag, StateTag, STATES } from '../../identity/Verdict';
 

@@ -4,18 +4,18 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useMe, useMethod } from '../../api/hooks';
-import { BudgetBars } from '../../identity/BudgetBars';
+import { BudgetBars } from '../../results/BudgetBars';
 import { Mathml } from '../../identity/Mathml';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
-import { ResultCard } from '../../identity/ResultCard';
+import { ResultCard } from '../../results/ResultCard';
 import { CopyAndChange } from '../experiments/CopyAndChange';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { Scene } from '../../scenes/Scene';
-import { WorkedLines } from '../../identity/WorkedLines';
+import { WorkedLines } from '../../results/WorkedLines';
 
 /** A method's page of the book. */
 export function MethodPage() {

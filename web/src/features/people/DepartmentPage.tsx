@@ -8,7 +8,7 @@ import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { dotted } from '../../identity/dotted';

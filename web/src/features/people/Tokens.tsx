@@ -5,7 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { api, said, sentence } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
-import { ago } from '../../identity/time';
+import { ago } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 

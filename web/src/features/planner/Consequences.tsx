@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
 import { sentence } from '../../api/client';
 import { Lanes } from '../../charts/Lanes';
-import { BudgetBars } from '../../identity/BudgetBars';
+import { BudgetBars } from '../../results/BudgetBars';
 import { Folded } from '../../identity/Folded';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';

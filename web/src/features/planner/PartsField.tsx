@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Shapes } from '../../api/client';
 import { useSessions, useTakings } from '../../api/hooks';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { Fields } from './Fields';
 import type { Plan } from './usePlan';
 

@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { date } from '../../identity/time';
-import { useSettled } from '../../identity/useSettled';
+import { date } from '../../time/time';
+import { useSettled } from '../../time/useSettled';
 import type { OwnWork } from './ownWork';
 
 export interface Sample {

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import type { Shapes } from '../../api/client';
 import { Drawn } from '../../instruments/Drawn';
 import { EyeHeight, useEye } from '../../instruments/EyeHeight';
-import { useNow } from '../../identity/useNow';
+import { useNow } from '../../time/useNow';
 import { Loaded } from '../../identity/Page';
 import { Answer } from './Answer';
 import { useDrill } from './usePractice';

@@ -6,7 +6,7 @@ import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { accent } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Progress } from './Progress';

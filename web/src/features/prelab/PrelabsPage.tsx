@@ -6,7 +6,7 @@ import { useMyPrelabs } from '../../api/hooks';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { accent, ink } from '../../identity/tokens';
 import { Progress } from './Progress';
 

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { sentence, type Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
-import { clock } from '../../identity/time';
+import { clock } from '../../time/time';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { ListLine } from './ListLine';

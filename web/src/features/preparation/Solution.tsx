@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Shapes } from '../../api/client';
 import { Folded } from '../../identity/Folded';
 import { dotted } from '../../identity/dotted';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { ListLine } from './ListLine';

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { useSettled } from '../../identity/useSettled';
+import { useSettled } from '../../time/useSettled';
 
 /** What is made and set out for a session. */
 export const usePreparation = (session: number) =>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { Figure } from '../../identity/Figure';
-import { clock } from '../../identity/time';
+import { clock } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 
 type Reading = Shapes['ReadingOut'];

@@ -8,7 +8,7 @@ import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { accent, FIGURES } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { Signals } from '../history/Signals';

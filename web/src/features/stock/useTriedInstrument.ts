@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { useSettled } from '../../identity/useSettled';
+import { useSettled } from '../../time/useSettled';
 
 /** The instrument as it would be, asked a moment after the last change; nothing before it has a kind and a name. */
 export function useTriedInstrument(wanted: Shapes['OwnScaleRequest']) {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../../api/client';
 import { Folded } from '../../identity/Folded';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { ink } from '../../identity/tokens';
 
 /** Who did what with this session, the latest first. */

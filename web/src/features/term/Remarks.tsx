@@ -7,10 +7,10 @@ import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
 import { sentence, type Shapes } from '../../api/client';
 import { useLastTime, useRemark } from '../../api/hooks';
-import { RemarkPhoto } from '../../identity/RemarkPhoto';
+import { RemarkPhoto } from '../../sessions/RemarkPhoto';
 import { Sheet } from '../../identity/Sheet';
-import { day } from '../../identity/time';
-import { TakePhoto } from '../../identity/TakePhoto';
+import { day } from '../../time/time';
+import { TakePhoto } from '../../sessions/TakePhoto';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 

@@ -5,9 +5,9 @@ import type { Shapes } from '../../api/client';
 import { useSessions } from '../../api/hooks';
 import { TriangleIcon } from '../../identity/Icons';
 import { Loaded, Page } from '../../identity/Page';
-import { Simulated } from '../../identity/Simulated';
+import { Simulated } from '../../sessions/Simulated';
 import { dotted } from '../../identity/dotted';
-import { day } from '../../identity/time';
+import { day } from '../../time/time';
 import { accent, ink } from '../../identity/tokens';
 
 type Card = Shapes['SessionLine'];

@@ -1,4 +1,4 @@
-import { ink } from './tokens';
+import { ink } from '../identity/tokens';
 
 interface Props {
   band: { low: number; high: number; axis_low: number; axis_high: number };

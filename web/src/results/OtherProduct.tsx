@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { Figure } from './Figure';
-import { FIGURES, ink } from './tokens';
-import { StateTag } from './Verdict';
+import { Figure } from '../identity/Figure';
+import { FIGURES, ink } from '../identity/tokens';
+import { StateTag } from '../identity/Verdict';
 
 /** Another product's prepared data: announced at first, beside the bench's own once its trials agree. */
 export function OtherProduct({ comparison }: { comparison: Shapes['ComparisonView'] }) {

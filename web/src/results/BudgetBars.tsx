@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from './tokens';
+import { FIGURES, ink } from '../identity/tokens';
 
 const SHOWN = 5;
 

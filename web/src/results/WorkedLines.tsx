@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { Figure } from './Figure';
-import { Mathml } from './Mathml';
-import { ink } from './tokens';
+import { Figure } from '../identity/Figure';
+import { Mathml } from '../identity/Mathml';
+import { ink } from '../identity/tokens';
 
 /** The computation line by line: formula, numbers put in, answer. */
 export function WorkedLines({ lines }: { lines: Shapes['WorkedLine'][] }) {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type ChangeEvent } from 'react';
-import { VerdictLine } from './Verdict';
+import { VerdictLine } from '../identity/Verdict';
 import { smallPicture } from '../queue/picture';
 
 interface Props {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { Figure } from './Figure';
-import { FIGURES, ink } from './tokens';
+import { Figure } from '../identity/Figure';
+import { FIGURES, ink } from '../identity/tokens';
 
 /** From what was measured back to the sample: the readings and quantities of one trial, one after the other. */
 export function PathBack({ evaluation, colour }: { evaluation: Shapes['Evaluation']; colour: string }) {

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { StateTag } from './Verdict';
+import { StateTag } from '../identity/Verdict';
 
 /** Answers of the work that need no more looking at. */
 export function Settled({ evaluation }: { evaluation: Shapes['Evaluation'] }) {

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from './tokens';
+import { FIGURES, ink } from '../identity/tokens';
 
 /** Numbers of the plan that earlier work found: what they are, and where they come from. */
 export function HandedLines({ handed }: { handed: Shapes['HandedOut'][] }) {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { Figure } from './Figure';
-import { FIGURES, ink } from './tokens';
+import { Figure } from '../identity/Figure';
+import { FIGURES, ink } from '../identity/tokens';
 
 type Result = Shapes['ResultOut'];
 

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
-import { clock } from './time';
-import { ink } from './tokens';
+import { clock } from '../time/time';
+import { ink } from '../identity/tokens';
 
 interface Picture {
   photo: string;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dotted } from './dotted';
+import { dotted } from '../identity/dotted';
 import { ago, countdown } from './time';
 
 const NOW = Date.parse('2026-03-02T12:00:00Z');

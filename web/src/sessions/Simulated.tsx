@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { ink } from './tokens';
+import { ink } from '../identity/tokens';
 
 const SAID: Record<string, string> = { class: 'Simulated: a made-up class', worked: 'Simulated bench' };
 

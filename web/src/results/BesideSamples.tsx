@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Shapes } from '../api/client';
-import { FIGURES, ink } from './tokens';
+import { FIGURES, ink } from '../identity/tokens';
 
 /** The results beside those of the other samples of the same bench, with what the difference is worth. */
 export function BesideSamples({ of }: { of: Shapes['BesideSample'][] }) {

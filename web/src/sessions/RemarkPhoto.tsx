@@ -1,5 +1,5 @@
 import type { Shapes } from '../api/client';
-import { ink } from './tokens';
+import { ink } from '../identity/tokens';
 
 /** The picture of a remark, as a bench that reads the remark may see it. */
 export function RemarkPhoto({ bench, remark }: { bench: number | undefined; remark: Shapes['RemarkOut'] }) {
