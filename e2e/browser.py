@@ -3,8 +3,8 @@
 import os
 import re
 import time
-from typing import Any, ClassVar
-from unittest import TestCase
+from functools import cache
+from typing import Any
 
 os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"  # Playwright's loop runs in the thread that also uses the ORM
 
@@ -15,7 +15,7 @@ from playwright.sync_api import Browser, BrowserContext, FilePayload, Page, expe
 from labs.tests.room import Furnished, furnish, signed_in
 from people.models import Person
 
-CHROMIUM = "/usr/bin/chromium"
+CHROMIUM = "/usr/bin/chromium-headless-shell"
 # Without this Chromium itself asks for accounts, time and updates.
 ONLY_HERE = "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost"
 LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
@@ -23,24 +23,14 @@ LAPTOP, TABLET, PHONE = (1280, 800), (820, 1180), (390, 844)
 expect.set_options(timeout=20_000)  # a build machine may be busy; speed is measured in bench/
 
 
-def chromium(case: type[TestCase]) -> Browser:
-    """A browser for all tests of ``case``, closed behind them."""
-    playwright = sync_playwright().start()
-    case.addClassCleanup(playwright.stop)
-    browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
-    case.addClassCleanup(browser.close)
-    return browser
+@cache
+def chromium() -> Browser:
+    """One browser for all tests of a process; it ends with it. What belongs to a test is in a context of its own."""
+    return sync_playwright().start().chromium.launch(executable_path=CHROMIUM, args=[ONLY_HERE])
 
 
 class BrowserCase(Furnished, StaticLiveServerTestCase):
     """A room of two benches, and a browser. ``sign_in`` gives a page of somebody's own."""
-
-    browser: ClassVar[Browser]
-
-    @classmethod
-    def setUpClass(cls) -> None:
-        super().setUpClass()
-        cls.browser = chromium(cls)
 
     def setUp(self) -> None:
         self.outside: list[str] = []
@@ -57,7 +47,7 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
         # The service worker is tested in test_without_network.py: behind it requests cannot be held up one by one.
         known: dict[str, Any] = {"viewport": {"width": size[0], "height": size[1]}, "service_workers": "block"}
-        context = self.browser.new_context(
+        context = chromium().new_context(
             **known, reduced_motion="reduce", **options
         )  # what moves is painted all the time
         context.set_default_timeout(60_000)  # as above

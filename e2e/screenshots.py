@@ -66,7 +66,7 @@ def main(url: str, names: list[str]) -> None:
     """Writes the pictures of these names; all of them without any."""
     FOLDER.mkdir(exist_ok=True)
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium")
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium-headless-shell")
         wanted = [view for view in VIEWS if view[0] in names or not names]
         for name, who, path, (width, height), dark, steps in wanted:
             context = browser.new_context(

@@ -3,24 +3,18 @@
 import os
 import signal
 import time
-from typing import ClassVar
 
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Page, expect
 
 from e2e.browser import LAPTOP, chromium
 from e2e.served import Served
 
 
 class WithoutServer(Served):
-    browser: ClassVar[Browser]
-
-    @classmethod
-    def setUpClass(cls) -> None:
-        super().setUpClass()
-        cls.browser = chromium(cls)
-
     def at_the_bench(self) -> Page:
-        page = self.browser.new_context(viewport={"width": LAPTOP[0], "height": LAPTOP[1]}).new_page()
+        context = chromium().new_context(viewport={"width": LAPTOP[0], "height": LAPTOP[1]})
+        self.addCleanup(context.close)
+        page = context.new_page()
         page.goto(self.url("/"))
         page.get_by_role("button", name="Noor Amadi").click()
         expect(page.get_by_text("All saved")).to_be_visible()
