@@ -21,6 +21,7 @@ from time import perf_counter
 
 import numpy as np
 
+from chromata_core.curves.calibration import scatter_about
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method
 from chromata_core.engine.context import context_of
@@ -64,12 +65,12 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
     inputs = inputs_of(bound, {})
     shifts = {key: sum(errors.of(s) * s.u * effect for s, effect in one.sources) for key, one in inputs.items()}
     scale = {one.key: unit(one.unit).factor for one in bound.readings}
-    off = {at: noise.get(at, float)(x) + shifts.get(at, 0.0) / scale[at.key] for at, x in true_values(bound).items()}
+    off = {at: shifts.get(at, 0.0) / scale[at.key] for at in true_values(bound)}
     # filled to its only mark, or to its last, a vessel says its volume whatever it holds: there the truth differs
     last = {one.key: float(bound.instruments[one.role].high) for one in bound.readings}
     marked = {at for at, x in true_values(bound).items() if x == last[at.key]}
-    read = {at: x for at, x in off.items() if at not in marked}
-    really_there = {at: x for at, x in off.items() if at in marked}
+    read = {at: noise.get(at, float)(x) + off[at] for at, x in true_values(bound).items() if at not in marked}
+    really_there = {at: x - off[at] for at, x in true_values(bound).items() if at in marked}
     judged_there, formulas = judged_otherwise(bound, read, errors)
     truth = compute(retyped(replace(bound, options=really(bound, shifts)), really_there), formulas)
     written = with_values(declared, sheet, on_the_scale(bound, judged_there))
@@ -90,7 +91,9 @@ Move = Callable[[float, float], float]
 
 
 def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]:
-    """True readings on their lines, and what scatters about them, as far as the worked example does."""
+    """True readings on their lines, and what scatters about them, as far as the worked example does beyond its own
+    errors.
+    """
     values, told = true_values(bound), LINES.get(bound.method.slug)
     if bound.method.slug == "volumetric-calibration":
         return deliveries(values, random)
@@ -101,13 +104,14 @@ def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]
     if standards:
         places = sorted((at for at in values if at.key == readings), key=lambda at: at.row or 0)
         points = [[at] for at in places]
-        across, up = (np.real(np.asarray(known.bench[key]).reshape(len(places), -1)[:, 0]) for key in (x, y))
+        columns = [known.bench[key][: len(places)] for key in (x, y)]
     else:
         trials = sorted(known.trials)
         points = [[at for at in values if at.key == readings and at.trial == n] for n in trials]
-        across, up = (np.array([value_of(known.trials[n][key]) for n in trials]) for key in (x, y))
+        columns = [np.stack(np.broadcast_arrays(*(known.trials[n][key] for n in trials))) for key in (x, y)]
+    across, up = (column.real[:, 0] for column in columns)
     off = up - np.polyval(np.polyfit(across, up, 1), across)
-    s, noise = float(np.sqrt(off @ off / (len(off) - 2))), Noise()
+    s, noise = float(scatter_about(*columns).flat[0]), Noise()
     runs = apart(values, points, moved)
     for places, far in zip(points, off, strict=True):
         middle = float(np.mean([values[at] for at in places]))
@@ -199,7 +203,10 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
     computed, formulas = compute(retyped(bound, values)), dict[str, str]()
     places = {None: computed.bench, **computed.trials}
     for quantity in (one for one in bound.quantities if not one.per):
-        for error in (one for one in judgements(bound, quantity) if not one.freedom):  # those scatter
+        scattering = {
+            error for error in quantity.errors if error.freedom or error.limit == "u_s"
+        }  # drawn with the points
+        for error in (one for one in judgements(bound, quantity) if one not in scattering):
             off = {
                 trial: errors.of(Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution))
                 * judged(bound, error, columns)

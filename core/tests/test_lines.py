@@ -183,9 +183,10 @@ class ThroughTheOrigin(TestCase):
         at = context_of(method("beer-lambert"), sheet)
         slope, s = self.CERTIFIED[0][2] / 100, self.CERTIFIED[0][4] / 100
         self.assertAlmostEqual(at.value("c_x", 1) or 0, 1.350 / slope, places=6)
-        self.assertEqual(at.value("nu", None), 10)
         beyond = at.value("u_read", 1) or 0  # of the scatter what the photometer and pipette do not explain
         self.assertTrue(0.9 * s / slope < beyond <= s / slope * (1 + 1e-9))
+        of_all = (beyond * slope / s) ** 2  # by this part of the scatter its ten degrees of freedom count
+        self.assertAlmostEqual(at.value("nu", None) or 0, 10 * of_all, places=9)
         drawn = evaluate(method("beer-lambert"), sheet).charts[0]
         path = next(line for line in drawn.lines if line.style == "path")
         self.assertTrue(all(abs(y - slope * x) < 1e-9 for x, y in path.points), path.points)

@@ -5,11 +5,14 @@ from unittest import TestCase
 
 import numpy as np
 
+from chromata_core.curves.calibration import freedom_about, scatter_about
+from chromata_core.curves.mixing import doubt_after_mixing, freedom_after_mixing
 from chromata_core.engine.context import context_of
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.evaluate import evaluate
+from chromata_core.uncertainty.columns import STEP
 from chromata_core.uncertainty.spread import spread_of
 from tests.sheets import titration
 
@@ -33,6 +36,18 @@ class NoJumps(TestCase):
         self.assertAlmostEqual(found.excess**2, 0.64 / 3)
         self.assertAlmostEqual(found.part, 0.64)
         self.assertEqual(spread_of(np.array([1.0, 1.1, 1.2]), np.diag([0.6, 0.6, 0.6])).excess, 0.0)
+
+    def test_excess_and_known_make_the_scatter_about_a_line(self) -> None:
+        """By hand: residuals ±0.1 of four points, s² = 0.02. Known errors of 0.1 each expect 0.01: half is excess."""
+        x = np.arange(4.0)[:, None]
+        y = (2 * x + np.array([[0.1], [-0.1], [-0.1], [0.1]])).astype(complex) + 1j * STEP * 0.1 * np.eye(4)
+        self.assertAlmostEqual(float(scatter_about(x, y)[0]) ** 2, 0.01)
+        self.assertAlmostEqual(float(freedom_about(x, y)[0]), 2 * 0.5)
+        t, ends = 30 * x, np.zeros(1)
+        self.assertAlmostEqual(float(freedom_after_mixing(t, y, ends)[0]), 2 * 0.5)
+        at_start = 0.01 * (1 / 4 + 1.5**2 / 5)  # s²·(1/n + x̄²/Sxx)
+        self.assertAlmostEqual(float(doubt_after_mixing(t, y, ends, ends)[0]) ** 2, at_start)
+        self.assertEqual(freedom_about(x, 2 * x + 0j)[0], 0.0)
 
     def test_a_shared_error_makes_no_spread(self) -> None:
         found = spread_of(np.array([1.0, 2.0, 3.0]), np.array([[5.0], [5.0], [5.0]]))

@@ -3,7 +3,8 @@
 Reading off is done on columns: lists are arrays whose first axis runs over the standards; further axes (perturbed or
 random columns) go through every step. x₀ = (y₀ − b₀)/b₁ with s(x₀)² = (s/b)²·(1/p + 1/n + (y₀ − ȳ)²/(b²·Sxx)):
 EURACHEM/CITAC CG4, A5. The first term belongs to the readings of this unknown, the others to the line and so to every
-unknown read off it; all have the n − 2 degrees of freedom of one s.
+unknown read off it. s is what the points scatter beyond their own errors; its n − 2 degrees of freedom count by the
+part that this is of all that they scatter (docs/decisions/0021).
 """
 
 from collections.abc import Sequence
@@ -31,6 +32,7 @@ class _Fit:
     sxx: Column
     share: float
     s: Column
+    freedom: float
 
 
 def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
@@ -40,18 +42,20 @@ def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
     dx, dy = xs - x_mean, ys - y_mean
     sxx = (dx * dx).sum(axis=0)
     slope = (dx * dy).sum(axis=0) / sxx
-    s = _scatter(dy - slope * dx, len(xs) - (1 if origin else 2))
-    return _Fit(slope, x_mean, y_mean, sxx, 0.0 if origin else 1 / len(xs), s)
+    s, freedom = scatter(dy - slope * dx, len(xs) - (1 if origin else 2))
+    return _Fit(slope, x_mean, y_mean, sxx, 0.0 if origin else 1 / len(xs), s, freedom)
 
 
-def _scatter(rest: Column, freedom: int) -> Column:
-    """The residual standard deviation beyond what the points' own errors make: a column that carries errors (a complex
-    step along each source) tells how far they alone scatter about the line.
+def scatter(rest: Column, freedom: int) -> tuple[Column, float]:
+    """The residual standard deviation beyond what the points' own errors make, and what its degrees of freedom count.
+
+    Residuals that carry errors (a complex step along each source) tell how far these alone scatter about the line.
     """
     seen = (np.real(rest) ** 2).sum(axis=0) / freedom
     known = float((np.imag(rest) ** 2).sum()) / STEP**2 / freedom if np.iscomplexobj(rest) else 0.0
-    column: Column = np.sqrt(np.maximum(seen - known, 0.0))
-    return column
+    excess: Column = np.maximum(seen - known, 0.0)
+    of, all_seen = float(excess.flat[0]), float(seen.flat[0])
+    return np.sqrt(excess), freedom * of / all_seen if all_seen else 0.0
 
 
 def line_x(xs: Column, ys: Column, y0: Column) -> Column:
@@ -100,6 +104,16 @@ def scatter_about(xs: Column, ys: Column) -> Column:
 def scatter_about_origin(xs: Column, ys: Column) -> Column:
     """The same about the line through the origin."""
     return _fit(xs, ys, origin=True).s
+
+
+def freedom_about(xs: Column, ys: Column) -> Column:
+    """The degrees of freedom of ``scatter_about``: n − 2 by the part it is of all that the points scatter."""
+    return np.array([_fit(xs, ys, origin=False).freedom])
+
+
+def freedom_about_origin(xs: Column, ys: Column) -> Column:
+    """The same about the line through the origin: n − 1 by that part."""
+    return np.array([_fit(xs, ys, origin=True).freedom])
 
 
 def doubt_of_middle(xs: Column, ys: Column) -> Column:

@@ -4,6 +4,7 @@ lines before and after. All on columns: the first axis runs over the readings.
 
 import numpy as np
 
+from chromata_core.curves.calibration import scatter
 from chromata_core.curves.line import CurveError
 from chromata_core.quantity.column import Column
 
@@ -37,13 +38,22 @@ def after_mixing(times: Column, temperatures: Column, mixed: Column, settled: Co
 
 
 def doubt_after_mixing(times: Column, temperatures: Column, mixed: Column, settled: Column) -> Column:
-    """Standard uncertainty of ``after_mixing`` from the scatter about its line."""
-    t, c = (np.real(part) for part in _settled(times, temperatures, settled))
-    away, slope, sxx = _slope(t, c)
-    rest = c - c.mean(axis=0) - slope * away
-    s = np.sqrt((rest * rest).sum(axis=0) / max(len(t) - 2, 1))
-    column: Column = s * np.sqrt(1 / len(t) + (np.real(mixed) - t.mean(axis=0)) ** 2 / sxx)
+    """Standard uncertainty of ``after_mixing`` from what its readings scatter beyond their own errors."""
+    t, c = _settled(times, temperatures, settled)
+    s, _ = _about(t, c)
+    sxx = np.real(_slope(t, c)[2])
+    column: Column = s * np.sqrt(1 / len(t) + np.real(mixed - t.mean(axis=0)) ** 2 / sxx)
     return column
+
+
+def freedom_after_mixing(times: Column, temperatures: Column, settled: Column) -> Column:
+    """The degrees of freedom of that scatter: n − 2 by the part that is beyond the readings' own errors."""
+    return np.array([_about(*_settled(times, temperatures, settled))[1]])
+
+
+def _about(t: Column, c: Column) -> tuple[Column, float]:
+    away, slope, _ = _slope(t, c)
+    return scatter(c - c.mean(axis=0) - slope * away, len(t) - 2)
 
 
 def count_from(times: Column, settled: Column) -> Column:

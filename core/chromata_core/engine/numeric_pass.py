@@ -233,10 +233,11 @@ def members_of(
 
 
 def estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
-    """The degrees of freedom that a quantity tells; at least one."""
+    """The degrees of freedom that a quantity tells, less than one for a small excess; 1 where it tells none."""
     key, _, trial = estimate.partition(":")
     known = trials.get(int(trial), {}) if trial.isdigit() else bench
-    return max(value_of(known[key]), 1.0) if key in known else None
+    told = value_of(known[key]) if key in known else None
+    return told if told is None or told > 0 else 1.0
 
 
 def mean_of(quantity: Quantity) -> str:

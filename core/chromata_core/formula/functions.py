@@ -122,6 +122,9 @@ FUNCTIONS: dict[str, Function] = {
     "before_mixing": Function(mixing.before_mixing, "T before, at mixing", (None, None, 0), 1, lists=2),
     "after_mixing": Function(mixing.after_mixing, "T after, at mixing", (None, None, 0, 0), 1, lists=2),
     "doubt_after_mixing": Function(mixing.doubt_after_mixing, "u by scatter", (None, None, 0, 0), 1, lists=2),
+    "freedom_after_mixing": Function(
+        mixing.freedom_after_mixing, "its degrees of freedom", (None, None, 0), "", lists=2, exact=True
+    ),
     "count_from": Function(mixing.count_from, "number from", (None, 0), "", lists=1, exact=True),
     "mean_over": Function(mixing.mean_over, "mean over time", (None, None), 1, lists=2),
     "inside": Function(calibration.inside, "between the standards", (None, 0), 1, lists=1),
@@ -140,6 +143,12 @@ FUNCTIONS: dict[str, Function] = {
     "scatter_about": Function(calibration.scatter_about, "s about the line", (None, None), 1, lists=2),
     "scatter_about_origin": Function(
         calibration.scatter_about_origin, "s about the line through zero", (None, None), 1, lists=2
+    ),
+    "freedom_about": Function(
+        calibration.freedom_about, "degrees of freedom about the line", (None, None), "", lists=2, exact=True
+    ),
+    "freedom_about_origin": Function(
+        calibration.freedom_about_origin, "the same, through zero", (None, None), "", lists=2, exact=True
     ),
     "doubt_of_middle": Function(calibration.doubt_of_middle, "u of the middle", (None, None), 1, lists=2),
     "doubt_of_slope": Function(calibration.doubt_of_slope, "u of the slope", ("", None), 1, lists=2),

@@ -152,7 +152,8 @@ def _search(problem: Problem, seconds: float, least: int, known: Solved | None) 
         placed = _placed(solver, problem, waves)
     # Waves that begin together bind nobody only where each piece has one place: else what they prove is of waves alone.
     alone = not problem.sizes and all(one.places == 1 for one in problem.equipment)
-    return Solved(tuple(placed), minutes, bound if alone else least)
+    end = max(one.end for one in placed)  # who leaves benches free sooner may have ended sooner, too
+    return Solved(tuple(placed), end, bound if alone else least)
 
 
 def _solver(solver: "CpSolver", seconds: float) -> "CpSolver":

@@ -61,7 +61,7 @@ TEMPERATURES = (
     Quantity("T_2", "Temperature after", "farthest(Temp, T_1)", "°C", "T₂", when={"peak": "trace"}),
     Quantity("u_trace", "What the scatter of the trace leaves open", "doubt_after_mixing(t, Temp, t_mix, t_settled)", "K", "u_T₂",
              when={"peak": "extrapolated"}, aside=True),
-    Quantity("nu_trace", "Degrees of freedom of that line", "count_from(t, t_settled) - 2", "", "ν", when={"peak": "extrapolated"}, aside=True),
+    Quantity("nu_trace", "Degrees of freedom of that scatter", "freedom_after_mixing(t, Temp, t_settled)", "", "ν", when={"peak": "extrapolated"}, aside=True),
     Quantity("T_2", "Temperature after", "after_mixing(t, Temp, t_mix, t_settled)", "°C", "T₂", when={"peak": "extrapolated"},
              errors=(OwnError("Scatter of the trace", "u_trace", "normal", freedom="nu_trace"),)),
 )  # fmt: skip

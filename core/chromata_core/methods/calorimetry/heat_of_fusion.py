@@ -37,7 +37,7 @@ _AFTER, _BEFORE = {"ice_by": "after"}, {"ice_by": "before"}
 
 METHOD = Method(
     slug="heat-of-fusion",
-    version=1,
+    version=2,
     family=CALORIMETRY,
     title="Heat of fusion of ice",
     question="How much heat does ice take to melt?",

@@ -28,7 +28,7 @@ _ACID, _SALT = {"process": "neutralisation"}, {"process": "dissolution"}
 
 METHOD = Method(
     slug="heat-of-reaction",
-    version=2,
+    version=3,
     family=CALORIMETRY,
     title="Heat of a reaction",
     question="How much heat does a mole give or take?",

@@ -26,7 +26,7 @@ _ONE, _BOTH = {"varied": ("reduced", "formed")}, {"varied": "both"}
 
 METHOD = Method(
     slug="nernst",
-    version=1,
+    version=2,
     family=ELECTROCHEMISTRY,
     title="Potential and concentration",
     question="How does the potential of a cell follow its concentrations?",
@@ -73,7 +73,7 @@ METHOD = Method(
         Quantity("Q", "Reaction quotient", "(c_other / c_1)**p_ox / (c_plan / c_1)**p_red", "", "Q", when=_BOTH),
         Quantity("x", "log₁₀ of Q", "log10(Q)", "", "lg(Q)"),
         Quantity("y", "Cell potential", "E", "mV", "E"),
-        Quantity("nu", "Degrees of freedom of the line", "count(x) - 2", "", "ν", "summary", aside=True),
+        Quantity("nu", "Degrees of freedom of the scatter", "freedom_about(x, y)", "", "ν", "summary", aside=True),
         Quantity("u_b", "Doubt of the slope", "doubt_of_slope(x, y)", "mV", "u", "summary", aside=True),
         Quantity("u_a", "Doubt of the intercept", "doubt_of_intercept(x, y)", "mV", "u", "summary", aside=True),
         Quantity("slope", "Slope for a factor of ten in Q", "line_slope(x, y)", "mV", "b", "summary", result=True, accepted=True, known="-ln_10 * R * T / (z * F)",

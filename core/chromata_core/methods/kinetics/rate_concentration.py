@@ -22,7 +22,7 @@ from chromata_core.telling.line_charts import AcrossLine
 
 METHOD = Method(
     slug="rate-concentration",
-    version=1,
+    version=2,
     family=KINETICS,
     title="Rate and concentration",
     question="How does the rate follow the concentration: what is the order?",
@@ -46,7 +46,7 @@ METHOD = Method(
         Quantity("rate", "Rate", "1 / t_mean", "1/s", "1/t"),
         Quantity("x", "log₁₀ of the concentration", "log10(c / c_1)", "", "lg(c)"),
         Quantity("y", "log₁₀ of the rate", "log10(t_1 * rate)", "", "lg(1 s/t)"),
-        Quantity("nu", "Degrees of freedom of the line", "count(x) - 2", "", "ν", "summary", aside=True),
+        Quantity("nu", "Degrees of freedom of the scatter", "freedom_about(x, y)", "", "ν", "summary", aside=True),
         Quantity("u_slope", "Doubt of the slope", "doubt_of_slope(x, y)", "", "u", "summary", aside=True),
         Quantity("order", "Order in thiosulfate", "line_slope(x, y)", "", "n", "summary", result=True, accepted=True,
                  errors=(OwnError("Scatter about the line", "u_slope", "normal", freedom="nu"),)),

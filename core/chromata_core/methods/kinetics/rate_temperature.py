@@ -25,7 +25,7 @@ _MIXED = {"bath_is": "mixed"}
 
 METHOD = Method(
     slug="rate-temperature",
-    version=1,
+    version=2,
     family=KINETICS,
     title="Rate and temperature",
     question="How much faster does a reaction run when it is warmer, and what is its activation energy?",
@@ -66,7 +66,7 @@ METHOD = Method(
         Quantity("rate", "Rate", "1 / t_mean", "1/s", "1/t"),
         Quantity("x", "1000 K over T", "T_ref / T", "", "1000 K/T"),
         Quantity("y", "ln of the rate", "ln(t_1 * rate)", "", "ln(1 s/t)"),
-        Quantity("nu", "Degrees of freedom of the line", "count(x) - 2", "", "ν", "summary", aside=True),
+        Quantity("nu", "Degrees of freedom of the scatter", "freedom_about(x, y)", "", "ν", "summary", aside=True),
         Quantity("u_slope", "Doubt of the slope", "doubt_of_slope(x, y)", "", "u", "summary", aside=True),
         Quantity("b", "Slope of the Arrhenius line", "line_slope(x, y)", "", "b", "summary",
                  errors=(OwnError("Scatter about the line", "u_slope", "normal", freedom="nu"),)),

@@ -13,7 +13,7 @@ _SPECTRUM = {"wavelength_by": "spectrum"}
 
 METHOD = Method(
     slug="beer-lambert",
-    version=1,
+    version=2,
     family=SPECTROPHOTOMETRY,
     title="Concentration by colour",
     question="How concentrated is a coloured solution?",

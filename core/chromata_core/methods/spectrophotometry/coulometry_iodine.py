@@ -31,7 +31,7 @@ _Z, _F, _N, _EFF = ({"question": key} for key in ("z", "F", "N_A", "efficiency")
 
 METHOD = Method(
     slug="coulometry-iodine",
-    version=2,
+    version=3,
     family=SPECTROPHOTOMETRY,
     title="Charge and iodine",
     question="How many electrons does a molecule of iodine take?",

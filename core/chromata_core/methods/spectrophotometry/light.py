@@ -208,8 +208,8 @@ def read_off(unit: str) -> tuple[Quantity, ...]:
     return (
         *_ABSORBANCES,
         Quantity("c_std", "Concentration of a standard", "c_stock * V_std / V_flask", unit, "c", "bench", per="A_s", when=MEASURED),
-        Quantity("nu", "Degrees of freedom of the line", "count(A_s) - 2", "", "ν", "bench", aside=True, when=_LINE),
-        Quantity("nu", "Degrees of freedom of the line", "count(A_s) - 1", "", "ν", "bench", aside=True, when=_ORIGIN),
+        Quantity("nu", "Degrees of freedom of that scatter", "freedom_about(c_std, A_s)", "", "ν", "bench", aside=True, when=_LINE),
+        Quantity("nu", "Degrees of freedom of that scatter", "freedom_about_origin(c_std, A_s)", "", "ν", "bench", aside=True, when=_ORIGIN),
         Quantity("u_read", "Scatter of one reading", "scatter_of_reading(c_std, A_s, A_0, p)", unit, "u", aside=True, when=_LINE),
         Quantity("u_read", "Scatter of one reading", "scatter_of_reading_origin(c_std, A_s, A_0, p)", unit, "u", aside=True, when=_ORIGIN),
         Quantity("u_line", "Doubt of the line", "doubt_of_line(c_std, A_s, A_0)", unit, "u", aside=True, when=_LINE),

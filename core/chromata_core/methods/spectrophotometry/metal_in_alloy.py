@@ -42,7 +42,7 @@ def _begin(order: str) -> tuple[Step, Step]:
 
 METHOD = Method(
     slug="metal-in-alloy",
-    version=1,
+    version=2,
     family=SPECTROPHOTOMETRY,
     title="Copper in an alloy",
     question="How much copper is in a piece of alloy?",

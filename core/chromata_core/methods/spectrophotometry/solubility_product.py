@@ -27,7 +27,7 @@ _SPUN = {"parting": "spin"}
 
 METHOD = Method(
     slug="solubility-product",
-    version=2,
+    version=3,
     family=SPECTROPHOTOMETRY,
     title="A solubility product",
     question="How little of a sparingly soluble salt dissolves?",
