@@ -5,12 +5,12 @@ from dataclasses import replace
 from math import pi
 from unittest import TestCase
 
-from chromata_core.apparatus.drawn import filled, inside
+from chromata_core.apparatus.drawn import Words, drawn, filled, inside
 from chromata_core.apparatus.outline import area, band, heights, mirrored, placed
 from chromata_core.apparatus.profiles import PROFILES
 from chromata_core.apparatus.scene import HEIGHT, WIDTH
 from chromata_core.apparatus.scene_book import SCENES, drawing
-from chromata_core.apparatus.things import Vessel
+from chromata_core.apparatus.things import Display, Vessel
 from chromata_core.authoring.form import vocabulary
 from chromata_core.loading.load import problems_of
 from chromata_core.methods.registry import methods
@@ -92,6 +92,13 @@ class Scenes(TestCase):
                         self.assertGreaterEqual(left, -2, line.text)
                         self.assertLessEqual(left + wide, WIDTH + 6, line.text)
                         self.assertTrue(0 < line.y < HEIGHT, line.text)
+
+    def test_what_a_display_shows_fits_its_box_and_is_as_large_as_it_can_be(self) -> None:
+        """A figure of the shipped face is 0.632 of its size wide (read from the font file)."""
+        for text, size in (("0.000", 20.4), ("−1999.9 mV", 11.7), ("7", 20.4), ("a word that is far too long", 9)):
+            [words] = [one for one in drawn([Display((10, 10), (84, 34), text)]) if isinstance(one, Words)]
+            self.assertAlmostEqual(words.size, size, delta=0.05)
+            self.assertTrue(words.size == 9 or 0.632 * words.size * len(text) <= 84, text)
 
     def test_every_path_can_be_read(self) -> None:
         number = r"-?\d+\.\d"

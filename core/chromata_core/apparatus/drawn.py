@@ -29,6 +29,10 @@ from chromata_core.apparatus.things import (
 )
 
 _BENCH = 6.0  # half of a stand's foot
+_SIZES: dict[Word, float] = {"figure": 11.0}  # of words that are written otherwise than all others
+_PLAIN = 13.0
+# What a display shows is read off it: as large as its box holds. A figure is so wide, and half so high.
+_SMALLEST, _LARGEST, _OF_BOX, _RIM, _WIDE, _HALF = 9.0, 22.0, 0.6, 10.0, 0.632, 0.36
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,13 +46,14 @@ class Shape:
 
 @dataclass(frozen=True, slots=True)
 class Words:
-    """A line of words and where it stands."""
+    """A line of words, where it stands and how large it is written."""
 
     x: float
     y: float
     text: str
     word: Word
     anchor: str
+    size: float
 
 
 Drawn = Shape | Words
@@ -166,7 +171,8 @@ def _bezier(a: Point, b: Point, c: Point, t: float) -> Point:
 def _display(one: Display) -> Iterator[Drawn]:
     (x, y), (w, h) = one.at, one.size
     yield Shape(path(((x, y), (x + w, y), (x + w, y + h), (x, y + h)), closed=True), "sheet", "line")
-    yield Words(x + w / 2, y + h / 2 + 4, one.text, "figure", "middle")
+    size = min(max(min(_OF_BOX * h, (w - _RIM) / (_WIDE * len(one.text))), _SMALLEST), _LARGEST)
+    yield Words(x + w / 2, y + h / 2 + _HALF * size, one.text, "figure", "middle", round(size, 1))
 
 
 def _thermometer(one: Thermometer) -> Iterator[Drawn]:
@@ -203,7 +209,7 @@ def _note(one: Note) -> Iterator[Drawn]:
     if one.to is not None:
         yield Shape(path(((x, y - 4 if one.anchor != "middle" else y + 4), one.to)), "", "fine")
     for n, text in enumerate(lines):
-        yield Words(x, y + 14 * n, text, one.word, one.anchor)
+        yield Words(x, y + 14 * n, text, one.word, one.anchor, _SIZES.get(one.word, _PLAIN))
 
 
 _DRAW: dict[type[Any], Callable[[Any], Iterator[Drawn]]] = {

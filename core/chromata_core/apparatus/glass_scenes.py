@@ -20,7 +20,7 @@ READY = Scene(
             (
                 Vessel("beaker", (56, 134)), Vessel("flask", (140, 114)), TABLE,
                 Area(((40, 156), (72, 156), (72, 174), (40, 174)), "sheet"), Note((56, 169), "acid", "figure", "middle"),
-                Area(((122, 164), (158, 164), (158, 182), (122, 182)), "sheet"), Note((140, 177), "run 1", "figure", "middle"),
+                Area(((119, 164), (161, 164), (161, 182), (119, 182)), "sheet"), Note((140, 177), "run 1", "figure", "middle"),
             ),
         ),
         Move(

@@ -8,12 +8,13 @@ from dataclasses import dataclass
 from math import exp
 
 from chromata_core.apparatus.scene import TABLE
-from chromata_core.apparatus.things import Bubbles, Drops, Line, Thing, Vessel
+from chromata_core.apparatus.things import Bubbles, Line, Round, Thing, Vessel
 from chromata_core.workbench.station import Control, Station
 
 FLOATS = 0.2  # of the iodine, when the current is switched off
 _STILL, _STIRRED = 2.5, 1.0  # min: time constants of dissolving
 _MINUTE, _SEEN = 1.0, 0.01
+_AFLOAT, _SUNK = ((64, 147), (74, 146), (97, 147)), ((70, 191), (91, 191))
 
 
 @dataclass
@@ -50,9 +51,9 @@ class Cell(Station):
         return "Dark grains float." if self.floats > _SEEN else "One brown solution: nothing floats."
 
     def things(self) -> tuple[Thing, ...]:
-        grains = (Drops((64, 96), 2, "deep", 6), Drops((92, 98), 2, "deep", 6)) if self.floats > _SEEN else ()
+        grains = [Round(at, 3, "metal") for at in (*_AFLOAT, *_SUNK)] if self.floats > _SEEN else []
         stirs = (Bubbles((80, 176), (80, 166), 2),) if self.stirred else ()
         return (
-            Vessel("wide beaker", (80, 126), ((0.7, "acid" if self.floats > FLOATS / 2 else "colour"),)),
+            Vessel("wide beaker", (80, 126), ((0.7, "yellow" if self.floats > FLOATS / 2 else "orange"),)),
             Line(((50, 60), (50, 178)), "heavy"), Line(((110, 60), (110, 178)), "heavy"), *grains, *stirs, TABLE,
         )  # fmt: skip

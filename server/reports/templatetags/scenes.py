@@ -31,8 +31,11 @@ def move_svg(move: MoveDrawn, scene: SceneDrawn) -> SafeString:
     """``move`` as it is seen on the screen, in greys."""
     paths = format_html_join("", _PATH, ((one.path, _FILLS[one.fill], *_PENS[one.pen]) for one in move.shapes))
     words = format_html_join(
-        "", '<text x="{}" y="{}" font-size="13" text-anchor="{}" font-weight="{}">{}</text>',
-        ((one.x, one.y, one.anchor, 700 if one.word in ("accent", "warn") else 400, one.text) for one in move.words),
+        "", '<text x="{}" y="{}" font-size="{}" text-anchor="{}" font-weight="{}">{}</text>',
+        (
+            (one.x, one.y, one.size, one.anchor, 700 if one.word in ("accent", "warn") else 400, one.text)
+            for one in move.words
+        ),
     )  # fmt: skip
     size = (scene.width, scene.height)
     return format_html(

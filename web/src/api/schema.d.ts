@@ -4836,6 +4836,8 @@ export interface components {
             text: string;
             word: components["schemas"]["WordEnum"];
             anchor: string;
+            /** Format: double */
+            size: number;
         };
         /**
          * @description A bench worked on the screen: how many things were ``done``, and what is seen; None where no instrument is in

@@ -39,7 +39,7 @@ export const MoveDrawing = memo(function MoveDrawing({ move, width, height, colo
           x={one.x}
           y={one.y}
           textAnchor={one.anchor as 'start' | 'middle' | 'end'}
-          fontSize={one.word === 'figure' ? 11 : 13}
+          fontSize={one.size}
           fontFamily={one.word === 'figure' ? FIGURES : TEXT}
           fontWeight={word[one.word].weight}
           fill={word[one.word].fill}
