@@ -129,6 +129,13 @@ CACHES = {
     "default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache", "OPTIONS": {"MAX_ENTRIES": 5000}},
     # What all workers must count together.
     "shared": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "chromata_cache"},
+    # What the core says of a bench, which every process needs; emptied at each start (config/gunicorn.py).
+    "told": {
+        "BACKEND": "django.core.cache.backends.filebased.FileBasedCache",
+        "LOCATION": VAR / "told",
+        "TIMEOUT": 3600,
+        "OPTIONS": {"MAX_ENTRIES": 1000},
+    },
     # Printed reports, by what they say.
     "papers": {
         "BACKEND": "django.core.cache.backends.filebased.FileBasedCache",

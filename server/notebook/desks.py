@@ -9,7 +9,7 @@ from chromata_core.telling.outcome import Evaluation
 from labs.declared import method_of
 from labs.models import Bench
 from notebook.handed import handed_to
-from notebook.looked import looked_at, looked_now
+from notebook.looked import Looked, looked_at, looked_now
 from notebook.models import Entry
 from notebook.remembered import entries_now
 from notebook.standing import Handing, given_of
@@ -17,15 +17,18 @@ from notebook.standing import Handing, given_of
 
 @dataclass(frozen=True, slots=True)
 class Desk:
-    """A bench, its entries in order, what it is handed, its sheet and what the core says of it; without accepted
-    values.
-    """
+    """A bench, its entries in order, what it is handed, and what the core says of it; without accepted values."""
 
     bench: Bench
     entries: list[Entry]
     handed: Handing
-    at: Context
+    looked: Looked
     state: Evaluation
+
+    @property
+    def at(self) -> Context:
+        """Its sheet, computed."""
+        return self.looked.at
 
 
 def desks(benches: Sequence[Bench]) -> list[Desk]:
@@ -36,7 +39,7 @@ def desks(benches: Sequence[Bench]) -> list[Desk]:
 
 def _desk(bench: Bench, entries: list[Entry], handed: Handing) -> Desk:
     looked = looked_now(bench, entries, handed)
-    return Desk(bench, entries, handed, looked.at, looked.told)
+    return Desk(bench, entries, handed, looked, looked.told)
 
 
 def evaluation_of(bench: Bench, entries: Sequence[Entry]) -> Evaluation:

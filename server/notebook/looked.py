@@ -1,8 +1,13 @@
 """A sheet with all that the core says of it, computed once for what stands on it."""
 
-from collections.abc import Sequence
+import logging
+import pickle
+import zlib
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache, partial
+
+from django.core.cache import caches
 
 from chromata_core.engine.context import Context, context_of
 from chromata_core.sheet.bound import Given
@@ -14,16 +19,24 @@ from notebook.models import Entry
 from notebook.remembered import MOST
 from notebook.standing import Handing, given_of, sheet_with
 
+log = logging.getLogger(__name__)
 
-@dataclass(frozen=True, slots=True)
+
+@dataclass(frozen=True)
 class Looked:
-    """A bench's sheet as it is computed, and what is told of it."""
+    """What is told of a bench's sheet, and the sheet as it is computed, which few ask for."""
 
-    at: Context
     told: Evaluation
+    compute: Callable[[], Context]
+
+    @cached_property
+    def at(self) -> Context:
+        """The computed sheet."""
+        return self.compute()
 
 
 _kept: dict[int, tuple[tuple[object, ...], Looked]] = {}  # under its end, its length, the session's state
+_told = caches["told"]  # what one process has found of a bench the others need not compute again
 
 
 def looked_now(bench: Bench, entries: Sequence[Entry], handed: Handing) -> Looked:
@@ -35,8 +48,31 @@ def looked_now(bench: Bench, entries: Sequence[Entry], handed: Handing) -> Looke
     if kept is None or kept[0] != under or bench.session.state == Session.State.PLANNED:
         if len(_kept) >= MOST:
             _kept.clear()
-        _kept[bench.pk] = kept = (under, looked_at(bench, given_of(entries), handed))
+        _kept[bench.pk] = kept = (under, _looked_by_any(bench, entries, handed, under))
     return kept[1]
+
+
+def _looked_by_any(bench: Bench, entries: Sequence[Entry], handed: Handing, under: tuple[object, ...]) -> Looked:
+    """As another process may have told it already. What nothing is written on is not shared: its plan may change."""
+    if not entries or bench.session.state == Session.State.PLANNED:
+        return looked_at(bench, given_of(entries), handed)
+    given = given_of(entries)
+    if (told := _told_by_others(bench, under)) is not None:
+        return Looked(told, partial(_context, bench, given, handed))
+    looked = looked_at(bench, given, handed)
+    try:
+        _told.set(bench.pk, (under, looked.told))
+    except OSError as error:  # a full disk costs time, not the answer
+        log.warning("what bench %s says could not be kept for other processes: %s", bench.pk, error)
+    return looked
+
+
+def _told_by_others(bench: Bench, under: tuple[object, ...]) -> Evaluation | None:
+    try:
+        stands, told = _told.get(bench.pk, (None, None))
+    except (OSError, EOFError, zlib.error, pickle.UnpicklingError):  # a damaged file is none
+        return None
+    return told if stands == under else None
 
 
 def end_of(entries: Sequence[Entry]) -> tuple[str, int]:
@@ -53,5 +89,9 @@ def looked_at(bench: Bench, given: tuple[Given, ...], handed: Handing) -> Looked
 
 @lru_cache(maxsize=MOST)
 def _looked(bench: Bench, state: str, given: tuple[Given, ...], handed: Handing) -> Looked:
-    at = context_of(method_of(bench.session), sheet_with(bench, given, handed))
-    return Looked(at, told_of(at, {}))
+    at = _context(bench, given, handed)
+    return Looked(told_of(at, {}), lambda: at)
+
+
+def _context(bench: Bench, given: tuple[Given, ...], handed: Handing) -> Context:
+    return context_of(method_of(bench.session), sheet_with(bench, given, handed))

@@ -1,6 +1,7 @@
 """A method over the years: every session of an instructor, the last beside those before, what went wrong how often."""
 
 from collections.abc import Sequence
+from dataclasses import replace
 from statistics import fmean
 
 from django.utils import timezone
@@ -50,9 +51,7 @@ def _room(session: Session, person: Person) -> list[Desk]:
         bench.session = session
     seen = may_see_accepted(person, session)
     room = [desk for desk in desks(benches) if desk.entries and desk.bench.pk not in out]
-    return [
-        Desk(d.bench, d.entries, d.handed, d.at, with_accepted(d.bench, d.state) if seen else d.state) for d in room
-    ]
+    return [replace(d, state=with_accepted(d.bench, d.state)) if seen else d for d in room]
 
 
 def _in(symbol: str, worked: str, value: float) -> float:
