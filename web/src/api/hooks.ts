@@ -8,6 +8,7 @@ import {
 import { standIn } from '../time/time';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
+import { keepAnswer } from './answered';
 
 /** The signed-in person; null when nobody is. */
 export function useMe() {
@@ -88,7 +89,7 @@ export function useAddInstrument() {
 }
 
 async function keepStock(queries: QueryClient, stock: Shapes['Stock']) {
-  queries.setQueryData(['stock'], stock);
+  await keepAnswer(queries, ['stock'], stock);
   await queries.invalidateQueries({ queryKey: ['instruments'] });
 }
 
@@ -110,7 +111,7 @@ export function useSolveTurns(session: number) {
   return useMutation({
     mutationFn: (body: Shapes['TurnsRequest']) =>
       said(api.PUT('/api/sessions/{session_id}/turns', { params: { path: { session_id: session } }, body })),
-    onSuccess: (plan) => queries.setQueryData(['session', session], plan),
+    onSuccess: (plan) => keepAnswer(queries, ['session', session], plan),
   });
 }
 
@@ -173,7 +174,7 @@ export function useLeaveOut(session: number) {
           body: { reason },
         }),
       ),
-    onSuccess: (page) => queries.setQueryData(['class', session, false], page),
+    onSuccess: (page) => keepAnswer(queries, ['class', session, false], page),
   });
 }
 
@@ -278,7 +279,7 @@ export function useRemark(id: number) {
               body: what,
             }),
           ),
-    onSuccess: (plan) => queries.setQueryData(['session', id], plan),
+    onSuccess: (plan) => keepAnswer(queries, ['session', id], plan),
   });
 }
 
@@ -312,7 +313,7 @@ export function useChangePlan(id: number) {
             ? said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change }))
             : said(api.PUT('/api/sessions/{session_id}/comparison', { params: { path }, body: change })),
     onSuccess: async (plan) => {
-      queries.setQueryData(['session', id], plan);
+      await keepAnswer(queries, ['session', id], plan);
       await queries.invalidateQueries({ queryKey: ['sessions'] });
     },
   });

@@ -4,6 +4,7 @@ import { Refusal, type Shapes } from '../api/client';
 import { benchKey } from '../api/hooks';
 import { send } from './outbox';
 import { drop, hold, keep, of, type Author, type Draft, type Kept } from './store';
+import { keepAnswer } from '../api/answered';
 
 export interface Outbox {
   /** Written here and not yet seen in what the server says of the bench: to be counted as done. */
@@ -60,10 +61,8 @@ export function useOutbox(bench: number, author: Author): Outbox {
       setTrouble('');
       if (problems.length > 0) setRefused(problems);
       // Only the bench as it stands behind them shows these entries itself: it came with the answer, or is read again.
-      if (now) {
-        await queries.cancelQueries({ queryKey: benchKey(bench) });
-        queries.setQueryData(benchKey(bench), now);
-      } else await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
+      if (now) await keepAnswer(queries, benchKey(bench), now);
+      else await queries.refetchQueries({ queryKey: benchKey(bench) }, { throwOnError: true });
       await new Promise((told) => notifyManager.schedule(() => told(undefined))); // until the screen has it too
       acknowledged.current = [];
     } catch (error) {

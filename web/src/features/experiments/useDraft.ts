@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
 import type { Entry } from './draft';
+import { keepAnswer } from '../../api/answered';
 
 type Page = Shapes['ExperimentPage'];
 
@@ -33,7 +34,7 @@ export const useExperiment = (slug: string) =>
 function useKeepPage(slug: string) {
   const queries = useQueryClient();
   return async (page: Page) => {
-    queries.setQueryData(key(slug), page);
+    await keepAnswer(queries, key(slug), page);
     await queries.invalidateQueries({ queryKey: ['experiments'] });
     await queries.invalidateQueries({ queryKey: ['methods'] });
     await queries.invalidateQueries({ queryKey: ['method', slug] });

@@ -8,6 +8,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ago } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { keepAnswer } from '../../api/answered';
 
 const KEY = ['tokens'];
 
@@ -17,12 +18,12 @@ function useTokens() {
     all: useQuery({ queryKey: KEY, queryFn: () => said(api.GET('/api/tokens')) }).data ?? [],
     make: useMutation({
       mutationFn: (name: string) => said(api.POST('/api/tokens', { body: { name } })),
-      onSuccess: (made) => queries.setQueryData(KEY, made.tokens),
+      onSuccess: (made) => keepAnswer(queries, KEY, made.tokens),
     }),
     end: useMutation({
       mutationFn: (id: number) =>
         said(api.DELETE('/api/tokens/{token_id}', { params: { path: { token_id: id } } })),
-      onSuccess: (left) => queries.setQueryData(KEY, left),
+      onSuccess: (left) => keepAnswer(queries, KEY, left),
     }),
   };
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { keepAnswer } from '../../api/answered';
 
 export const useStaff = () => useQuery({ queryKey: ['staff'], queryFn: () => said(api.GET('/api/staff')) });
 
@@ -16,7 +17,7 @@ export function useAccount() {
           body: { action },
         }),
       ),
-    onSuccess: (staff) => queries.setQueryData(['staff'], staff),
+    onSuccess: (staff) => keepAnswer(queries, ['staff'], staff),
   });
 }
 

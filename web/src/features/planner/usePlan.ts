@@ -3,6 +3,7 @@ import { api, said, type Shapes } from '../../api/client';
 import { date } from '../../time/time';
 import { useSettled } from '../../time/useSettled';
 import type { OwnWork } from './ownWork';
+import { keepAnswer } from '../../api/answered';
 
 export interface Sample {
   name: string;
@@ -90,7 +91,7 @@ export function useSavePlan(changing?: Changing) {
           )
         : said(api.POST('/api/sessions', { body: request(plan) })),
     onSuccess: async (made) => {
-      queries.setQueryData(['session', made.card.id], made);
+      await keepAnswer(queries, ['session', made.card.id], made);
       await queries.invalidateQueries({ queryKey: ['sessions'] });
     },
   });

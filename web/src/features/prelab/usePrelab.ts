@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { keepAnswer } from '../../api/answered';
 
 export const usePrelab = (session: number) =>
   useQuery({
@@ -17,7 +18,7 @@ export function useAnswerTask(session: number) {
         api.POST('/api/sessions/{session_id}/prelab', { params: { path: { session_id: session } }, body }),
       ),
     onSuccess: async (view) => {
-      queries.setQueryData(['prelab', session], view);
+      await keepAnswer(queries, ['prelab', session], view);
       await queries.invalidateQueries({ queryKey: ['prelabs'] });
     },
   });

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
 import { useSettled } from '../../time/useSettled';
+import { keepAnswer } from '../../api/answered';
 
 /** What is made and set out for a session. */
 export const usePreparation = (session: number) =>
@@ -17,7 +18,7 @@ export function useMake(session: number) {
     mutationFn: (body: Shapes['MadeRequest']) =>
       said(api.POST('/api/sessions/{session_id}/made', { params: { path: { session_id: session } }, body })),
     onSuccess: async (preparation) => {
-      queries.setQueryData(['preparation', session], preparation);
+      await keepAnswer(queries, ['preparation', session], preparation);
       await Promise.all(
         [['session', session], ['week'], ['shelf']].map((queryKey) =>
           queries.invalidateQueries({ queryKey }),
@@ -34,7 +35,7 @@ export function useTick(session: number) {
     mutationFn: (body: Shapes['ReadyRequest']) =>
       said(api.POST('/api/sessions/{session_id}/ready', { params: { path: { session_id: session } }, body })),
     onSuccess: async (preparation) => {
-      queries.setQueryData(['preparation', session], preparation);
+      await keepAnswer(queries, ['preparation', session], preparation);
       await queries.invalidateQueries({ queryKey: ['week'] });
     },
   });

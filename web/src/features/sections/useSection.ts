@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { keepAnswer } from '../../api/answered';
 
 type Page = Shapes['SectionPage'];
 
@@ -13,7 +14,7 @@ export const useSection = (id: number) =>
 function useKept() {
   const queries = useQueryClient();
   return async (page: Page) => {
-    queries.setQueryData(['section', page.line.id], page);
+    await keepAnswer(queries, ['section', page.line.id], page);
     await queries.invalidateQueries({ queryKey: ['sections'] });
   };
 }

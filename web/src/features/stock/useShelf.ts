@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { keepAnswer } from '../../api/answered';
 
 const KEY = ['shelf'];
 
@@ -9,9 +10,9 @@ export const useShelf = () => useQuery({ queryKey: KEY, queryFn: () => said(api.
 /** Changes of the shelf: a bottle put there, its label written anew, taken off; pieces counted. */
 export function useShelfChange() {
   const queries = useQueryClient();
-  const onSuccess = (shelf: Shapes['ShelfOut']) => {
-    queries.setQueryData(KEY, shelf);
-    return queries.invalidateQueries({ queryKey: ['preparation'] });
+  const onSuccess = async (shelf: Shapes['ShelfOut']) => {
+    await keepAnswer(queries, KEY, shelf);
+    await queries.invalidateQueries({ queryKey: ['preparation'] });
   };
   return {
     put: useMutation({

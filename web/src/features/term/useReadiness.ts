@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
+import { keepAnswer } from '../../api/answered';
 
 export const useRoomReady = (session: number) =>
   useQuery({
@@ -20,6 +21,6 @@ export function useLetIn(session: number) {
           body,
         }),
       ),
-    onSuccess: (room) => queries.setQueryData(['ready', session], room),
+    onSuccess: (room) => keepAnswer(queries, ['ready', session], room),
   });
 }

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { api, Refusal, said, type Shapes } from '../../../api/client';
 import type { Slot } from '../hand';
+import { keepAnswer } from '../../../api/answered';
 
 type Worked = Shapes['Worked'];
 
@@ -22,7 +23,7 @@ export function useWorked(bench: number, slot: Slot) {
     try {
       const body = { ...here, number, do: act };
       const after = await said(api.POST('/api/benches/{bench_id}/worked', { params: { path }, body }));
-      queries.setQueryData(key, after);
+      await keepAnswer(queries, key, after);
       setError(null);
     } catch (problem) {
       setError(problem);

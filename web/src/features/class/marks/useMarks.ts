@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../../api/client';
+import { keepAnswer } from '../../../api/answered';
 
 const marksKey = (session: number) => ['marks', session];
 
@@ -13,7 +14,7 @@ export const useMarks = (session: number) =>
 
 function useMarking<Said>(session: number, mutationFn: (what: Said) => Promise<Shapes['ClassMarks']>) {
   const queries = useQueryClient();
-  return useMutation({ mutationFn, onSuccess: (marks) => queries.setQueryData(marksKey(session), marks) });
+  return useMutation({ mutationFn, onSuccess: (marks) => keepAnswer(queries, marksKey(session), marks) });
 }
 
 /** Marks a session by another rubric. */
