@@ -1,6 +1,6 @@
 """A long run of any request: thousands of well formed and malformed ones against every address, as everybody.
 
-bin/bench any_request        SECONDS=600 for each of nobody, a student and the instructor; the tests run 25 s each
+bin/bench any_request        SECONDS=600 for each of nobody, a student and the instructor; the tests run 15 s each
 """
 
 import os

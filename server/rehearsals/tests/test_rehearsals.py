@@ -5,6 +5,7 @@ from datetime import timedelta
 from io import BytesIO
 from statistics import median
 from typing import Any
+from unittest.mock import patch
 
 from django.utils import timezone
 from openpyxl import load_workbook
@@ -36,7 +37,8 @@ class Simulated(Room):
 
 class MadeUpClass(Simulated):
     def rehearsed(self, minutes: int = 240, benches: int = 3) -> Session:
-        session = rehearse_class(self.session, self.instructor, benches, minutes)
+        with patch("rehearsals.actions.secrets.randbelow", return_value=7):  # a class in which somebody corrects
+            session = rehearse_class(self.session, self.instructor, benches, minutes)
         for bench in session.benches.all():
             play(bench)
         return session
