@@ -35,6 +35,7 @@ class Products(TestCase):
 
     def test_one_bench_each_proves_nothing(self) -> None:
         self.assertIn("At least two benches", compared({"a": (1.0,), "b": (2.0,)}).sentence)
+        self.assertIn("Welch t", compared({"a": (1.0, 1.2), "b": (2.0, 2.1)}).sentence)
 
     def test_one_product_gives_mean_and_spread(self) -> None:
         self.assertEqual(compared({"a": (1.00, 1.02)}).sentence, "Mean of 2 benches: 1.010 h, s = 0.014 h.")

@@ -13,7 +13,7 @@ from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given
 from chromata_core.sheet.example import example_sheet
 from chromata_core.statistics.class_comparison import BenchResult, ClassComparison, class_comparison
-from chromata_core.statistics.comparing import against
+from chromata_core.statistics.comparing import TestOutcome, against, welch
 from chromata_core.statistics.outliers import apart
 from chromata_core.telling.chart import Draws
 from chromata_core.telling.class_causes import (
@@ -75,6 +75,9 @@ class StandingApart(TestCase):
     def test_how_far_the_class_is_off_and_whether_by_chance(self) -> None:
         values = (1.03, 1.05, 1.04, 1.06)
         self.assertAlmostEqual(against(values, 1.0).p, ttest_1samp(values, 1.0).pvalue, 12)
+        self.assertEqual(against((2.0, 2.0, 2.0), 2.0), TestOutcome(0.0, 2.0, 1.0))
+        self.assertEqual(against((2.0, 2.0, 2.0), 2.1), TestOutcome(0.0, 2.0, 0.0))
+        self.assertEqual(welch((2.0, 2.0, 2.0), (2.1, 2.1)), TestOutcome(0.0, 3.0, 0.0))
         self.assertIn("The class reads 4.5 % high, more than chance does (t, p = 0.0061)", self.said(*values))
         self.assertIn("within chance", self.said(0.98, 1.03, 1.00))
 

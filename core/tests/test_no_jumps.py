@@ -8,6 +8,7 @@ import numpy as np
 from chromata_core.curves.calibration import freedom_about, scatter_about
 from chromata_core.curves.mixing import doubt_after_mixing, freedom_after_mixing
 from chromata_core.engine.context import context_of
+from chromata_core.engine.numeric_pass import estimated
 from chromata_core.instruments.catalogue import instrument
 from chromata_core.methods.registry import method
 from chromata_core.sheet.example import example_sheet
@@ -48,6 +49,12 @@ class NoJumps(TestCase):
         at_start = 0.01 * (1 / 4 + 1.5**2 / 5)  # s²·(1/n + x̄²/Sxx)
         self.assertAlmostEqual(float(doubt_after_mixing(t, y, ends, ends)[0]) ** 2, at_start)
         self.assertEqual(freedom_about(x, 2 * x + 0j)[0], 0.0)
+
+    def test_degrees_of_freedom_may_be_less_than_one_and_are_one_where_none_is_told(self) -> None:
+        for told, counted in ((0.3, 0.3), (1.0, 1.0), (0.0, 1.0), (-1.0, 1.0), (7.0, 7.0)):
+            self.assertEqual(estimated("nu", {"nu": np.array([told])}, {}), counted)
+            self.assertEqual(estimated("nu:2", {}, {2: {"nu": np.array([told])}}), counted)
+        self.assertIsNone(estimated("nu", {}, {}))
 
     def test_a_shared_error_makes_no_spread(self) -> None:
         found = spread_of(np.array([1.0, 2.0, 3.0]), np.array([[5.0], [5.0], [5.0]]))

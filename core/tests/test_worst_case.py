@@ -2,9 +2,12 @@
 
 from unittest import TestCase
 
+from chromata_core.engine.apparatus_school import worst_cases
+from chromata_core.engine.context import context_of
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.worst_case import Bounded, bounded
 from chromata_core.methods.registry import method
+from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.evaluate import evaluate
 from tests.sheets import titration
 
@@ -25,6 +28,12 @@ class Rules(TestCase):
                 found = bounded(parse_formula(formula), known)
                 self.assertAlmostEqual(found.value, value, places=9)
                 self.assertAlmostEqual(found.error, error, places=9)
+
+    def test_a_balance_and_four_cylinders_by_hand(self) -> None:
+        """6.03 g ± (0.01 + half a step of 0.01); 342.6 mL ± 4 × (0.5 + 0.2): 0.25 % and 0.82 % of 17.60 g/L."""
+        series = method("molarity-series")
+        found = worst_cases(context_of(series, example_sheet(series)))
+        self.assertEqual(found["gamma", 1], "± 0.19 g/L (1.1 %)")
 
     def test_a_titration_by_hand(self) -> None:
         """Class B burette ±0.10 once, ±0.02 at each reading; pipette ±0.03; titrant ±0.0005 in 0.1000 mol/L."""
