@@ -36,7 +36,7 @@ TESTS = (
     "test_judgement", "test_one_piece", "test_spectrophotometry", "test_kinetics", "test_nernst", "test_potentiometric",
     "test_worked_lines", "test_tries", "test_calorimetry", "test_back_titration", "test_gravimetry",
     "test_at_the_edges", "test_solutions", "test_given_line", "test_gas", "test_how_many_trials", "test_no_jumps",
-    "test_handing", "test_class_view", "test_faults",
+    "test_handing", "test_class_view", "test_faults", "test_control",
 )  # fmt: skip
 SLOW = ("numpy", "periodictable", "pint", "scipy.stats")  # imported once, before every process branches off
 LIMIT = 120

@@ -52,6 +52,10 @@ class OfOneSeries(TestCase):
         for n, percent in ((10, 24), (20, 16)):
             self.assertAlmostEqual(100 * worked("doubt_of_sd(x)", [1.0] * n)[0], percent, delta=0.5)
 
+    def test_two_values_have_one(self) -> None:
+        self.assertAlmostEqual(worked("sd(x)", [1.0, 3.0])[0], 2**0.5)
+        self.assertAlmostEqual(worked("doubt_of_sd(x)", [1.0, 3.0])[0], 0.5**0.5)
+
     def test_one_value_has_no_scatter(self) -> None:
         for formula in ("sd(x)", "doubt_of_sd(x)"):
             with self.assertRaisesRegex(ChromataError, "at least two"):
