@@ -167,6 +167,7 @@ AWAY: Mapping[Move, Move] = {
     transmitted: lambda value, middle: -float(np.log10(value / middle)),
     slower: lambda value, middle: -float(np.log(value / middle)),
 }
+SCATTER_OF_S = "u_s"  # few deliveries: like what has degrees of freedom of its own, it is drawn with the points
 # By method: whether its points are standards, the readings behind them, the line's two quantities, how a point moves.
 LINES = {
     "beer-lambert": (True, "A_std", "c_std", "A_s", plainly),
@@ -203,10 +204,7 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
     computed, formulas = compute(retyped(bound, values)), dict[str, str]()
     places = {None: computed.bench, **computed.trials}
     for quantity in (one for one in bound.quantities if not one.per):
-        scattering = {
-            error for error in quantity.errors if error.freedom or error.limit == "u_s"
-        }  # drawn with the points
-        for error in (one for one in judgements(bound, quantity) if one not in scattering):
+        for error in (one for one in judgements(bound, quantity) if not (one.freedom or one.limit == SCATTER_OF_S)):
             off = {
                 trial: errors.of(Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution))
                 * judged(bound, error, columns)

@@ -1,8 +1,6 @@
 """A sheet with all that the core says of it, computed once for what stands on it."""
 
 import logging
-import pickle
-import zlib
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import cached_property, lru_cache, partial
@@ -62,7 +60,7 @@ def _looked_by_any(bench: Bench, entries: Sequence[Entry], handed: Handing, unde
     looked = looked_at(bench, given, handed)
     try:
         _told.set(bench.pk, (under, looked.told))
-    except OSError as error:  # a full disk costs time, not the answer
+    except Exception as error:  # a full disk costs time, not the answer to what is written already
         log.warning("what bench %s says could not be kept for other processes: %s", bench.pk, error)
     return looked
 
@@ -70,7 +68,7 @@ def _looked_by_any(bench: Bench, entries: Sequence[Entry], handed: Handing, unde
 def _told_by_others(bench: Bench, under: tuple[object, ...]) -> Evaluation | None:
     try:
         stands, told = _told.get(bench.pk, (None, None))
-    except (OSError, EOFError, zlib.error, pickle.UnpicklingError):  # a damaged file is none
+    except Exception:  # a damaged file is none; unpickling it may raise anything
         return None
     return told if stands == under else None
 

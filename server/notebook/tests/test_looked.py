@@ -1,10 +1,14 @@
 """What one process has found of a bench the others take over, and nothing that no longer stands."""
 
+import pickle
 from pathlib import Path
 from unittest.mock import patch
 
 from django.conf import settings
 
+from chromata_core.methods.registry import methods
+from chromata_core.sheet.example import example_sheet
+from chromata_core.telling.evaluate import evaluate
 from labs.models import Bench
 from labs.tests.room import Room, entry, write
 from notebook import looked
@@ -42,7 +46,16 @@ class Shared(Room):
         for file in files:
             file.write_bytes(file.read_bytes()[:-20])
         self.assertEqual(in_another_process(self.bench).state, first.state)
+        for problem in (AttributeError("of another release"), ImportError("gone"), IndexError(), EOFError()):
+            with patch.object(looked._told, "get", side_effect=problem):
+                self.assertEqual(in_another_process(self.bench).state, first.state)
         with patch.object(looked._told, "set", side_effect=OSError("No space left on device")):
             write(self.as_(self.student), self.bench, entry("V_start", "0.20", 1))
             with self.assertLogs("notebook.looked", "WARNING"):
                 in_another_process(self.bench)
+
+    def test_what_any_method_tells_can_be_told_on(self) -> None:
+        for declared in methods().values():
+            with self.subTest(declared.slug):
+                told = evaluate(declared, example_sheet(declared))
+                self.assertEqual(pickle.loads(pickle.dumps(told)), told)

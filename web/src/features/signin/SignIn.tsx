@@ -7,6 +7,7 @@ import { useState, type FormEvent } from 'react';
 import { api, said, sentence, type Shapes } from '../../api/client';
 import { useDepartment } from '../../api/hooks';
 import mark from '../../app/mark.svg';
+import { keepAnswer } from '../../api/answered';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -18,7 +19,7 @@ function useEnter() {
     mutationFn: (call: () => Promise<Shapes['Me']>) => call(),
     onSuccess: async (me) => {
       window.history.replaceState(null, '', '/');
-      queries.setQueryData(['me'], me);
+      await keepAnswer(queries, ['me'], me);
     },
   });
 }
