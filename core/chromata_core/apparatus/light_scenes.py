@@ -105,9 +105,9 @@ REST = Scene(
     "electrolysis-rest", "What floats dissolves",
     (
         Move("Current off. A dark solid floats: iodine that is made, and not yet in the light.",
-             (*_CELL, Drops((64, 112), 2, "deep", 6), Drops((96, 114), 2, "deep", 6), Note((146, 112), "floats", "accent", to=(104, 118)))),
+             (*_CELL, *(Round((x, 139), 3, "metal") for x in (64, 88, 98, 111)), Note((146, 112), "floats", "accent", to=(115, 136)))),
         Move("Wait five minutes: part of it dissolves, part sinks, the brown deepens. Take the clear liquid.",
-             (Vessel("wide beaker", (100, 118), ((0.1, "solid"), (0.7, "colour"))), Vessel("dropper", (100, 90), ((0.6, "colour"),)), Line(((46, 188), (154, 188))), Note((146, 140), "clear", "accent", to=(112, 146))),
+             (Vessel("wide beaker", (100, 118), ((0.1, "solid"), (0.7, "orange"))), Vessel("dropper", (100, 90), ((0.6, "orange"),)), Line(((46, 188), (154, 188))), Note((146, 140), "clear", "accent", to=(112, 146))),
              "Who does not wait finds less iodine than the current made."),
     ),
 )  # fmt: skip
