@@ -3,6 +3,7 @@
 from inspect import getdoc
 from typing import Any
 
+from drf_spectacular.authentication import SessionScheme
 from drf_spectacular.extensions import OpenApiAuthenticationExtension
 from drf_spectacular.openapi import AutoSchema
 
@@ -32,3 +33,10 @@ class ByTokenDescribed(OpenApiAuthenticationExtension):  # found by drf-spectacu
     def get_security_definition(self, auto_schema: AutoSchema) -> dict[str, str]:
         """In HTTP's own words."""
         return {"type": "http", "scheme": "bearer"}
+
+
+class OftenHereDescribed(SessionScheme):  # found by drf-spectacular
+    """By the cookie, as everywhere."""
+
+    target_class = "people.remembered.OftenHere"
+    name = "cookieOftenHere"

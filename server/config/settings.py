@@ -131,10 +131,10 @@ CACHES = {
     "shared": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "chromata_cache"},
     # What the core says of a bench, which every process needs; emptied at each start (config/gunicorn.py).
     "told": {
-        "BACKEND": "django.core.cache.backends.filebased.FileBasedCache",
+        "BACKEND": "config.files.Files",
         "LOCATION": VAR / "told",
-        "TIMEOUT": 3600,
-        "OPTIONS": {"MAX_ENTRIES": 1000},
+        "TIMEOUT": 600,
+        "OPTIONS": {"MAX_ENTRIES": 2000},
     },
     # Printed reports, by what they say.
     "papers": {

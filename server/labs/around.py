@@ -1,4 +1,4 @@
-"""What surrounds the records of a session and changes rarely: its teams, its words, remarks on its steps.
+"""What surrounds the records of a session and changes rarely: its plan, its teams, its words, remarks on its steps.
 
 It is asked at every look and every reading of every bench, so a process remembers it for a moment; it forgets at once
 what it changes itself, so only what another process has changed may be told so much later.
@@ -10,14 +10,17 @@ from threading import Lock
 
 from cachetools import TTLCache, cached
 from django.db import transaction
+from django.http import Http404
 
 from chromata_core.planning.supplies import TargetOut
-from labs.models import Session
+from labs.models import Bench, Session
 from labs.parts import together
+from labs.policy import places_for
 from labs.remarks import remarks_on
 from labs.shapes import PartOf, RemarkOut, SessionCard
 from labs.term import session_card
 from labs.turns import turns_told
+from people.models import Person
 
 _SECONDS, _MOST = 2, 100
 
@@ -50,7 +53,30 @@ def around(session: Session) -> Around:
     return Around(teams, session_card(session), remarks_on(session), parts, turns_told(session))
 
 
+@cached(TTLCache(_MOST, _SECONDS), lock=Lock())
+def _session(session_id: int) -> Session:
+    """With its section, as it was a moment ago at the longest."""
+    return Session.objects.select_related("section").get(pk=session_id)
+
+
+def bench_now(person: Person, bench_id: int) -> Bench:
+    """A bench to read and write at, as it is now, in its session as it was a moment ago; Http404 for any other. Who
+    changes anything of a session asks ``labs.policy.bench_for``.
+    """
+    try:
+        bench = places_for(person).get(pk=bench_id)
+    except Bench.DoesNotExist:
+        raise Http404 from None
+    bench.session = _session(bench.session_id)
+    return bench
+
+
 def forget() -> None:
     """Something of it is being changed here: asked again from now on, and again once the change is kept."""
+    _clear()
+    transaction.on_commit(_clear)
+
+
+def _clear() -> None:
     around.cache_clear()
-    transaction.on_commit(around.cache_clear)
+    _session.cache_clear()

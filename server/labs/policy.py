@@ -38,8 +38,13 @@ def own_session_for(person: Person, session_id: int) -> Session:
 
 
 def benches_for(person: Person) -> QuerySet[Bench]:
-    """Benches this person may read and write."""
-    benches = Bench.objects.select_related("session", "session__section", "sample")
+    """Benches this person may read and write, with their sessions."""
+    return places_for(person).select_related("session", "session__section")
+
+
+def places_for(person: Person) -> QuerySet[Bench]:
+    """The same without their sessions, for who knows these already."""
+    benches = Bench.objects.select_related("sample")
     if person.teaches:
         return benches.filter(session__in=sessions_for(person))
     begun = (Session.State.OPEN, Session.State.CLOSED)

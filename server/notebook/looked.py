@@ -55,19 +55,24 @@ def _looked_by_any(bench: Bench, entries: Sequence[Entry], handed: Handing, unde
     if not entries or bench.session.state == Session.State.PLANNED:
         return looked_at(bench, given_of(entries), handed)
     given = given_of(entries)
-    if (told := _told_by_others(bench, under)) is not None:
+    if (told := _told_by_others(_name(bench, entries), under)) is not None:
         return Looked(told, partial(_context, bench, given, handed))
     looked = looked_at(bench, given, handed)
     try:
-        _told.set(bench.pk, (under, looked.told))
+        _told.set(_name(bench, entries), (under, looked.told))
     except Exception as error:  # a full disk costs time, not the answer to what is written already
         log.warning("what bench %s says could not be kept for other processes: %s", bench.pk, error)
     return looked
 
 
-def _told_by_others(bench: Bench, under: tuple[object, ...]) -> Evaluation | None:
+def _name(bench: Bench, entries: Sequence[Entry]) -> str:
+    """Under what it is shared: what was told of an earlier end is not even read."""
+    return f"{bench.pk}-{entries[-1].hash}"
+
+
+def _told_by_others(name: str, under: tuple[object, ...]) -> Evaluation | None:
     try:
-        stands, told = _told.get(bench.pk, (None, None))
+        stands, told = _told.get(name, (None, None))
     except Exception:  # a damaged file is none; unpickling it may raise anything
         return None
     return told if stands == under else None

@@ -16,6 +16,7 @@ from config.errors import Refused
 from config.tables import file_of
 from config.throttles import Trying, Writing
 from labs.actions import note
+from labs.around import bench_now
 from labs.declared import method_of
 from labs.policy import bench_for, own_session_for, session_for
 from labs.remarks import remarks_on
@@ -39,6 +40,7 @@ from notebook.serializers import (
 )
 from notebook.to_all import say_to_all
 from people.policy import person_of
+from people.remembered import OFTEN
 
 
 class Board(APIView):
@@ -117,12 +119,13 @@ class PhotoFile(APIView):
 class Try(APIView):
     """What a reading would be worth, before it is kept. Writes nothing."""
 
+    authentication_classes = OFTEN
     throttle_classes = (Trying,)
 
     @extend_schema(operation_id="try_reading", request=TrySerializer, responses=shape(Verdict))
     def post(self, request: Request, bench_id: int) -> Response:
         """A reading that cannot be kept is answered with its sentence too, and 200."""
-        bench = bench_for(person_of(request), bench_id)
+        bench = bench_now(person_of(request), bench_id)
         draft = Given(**asked(TrySerializer, request))
         sheet = sheet_of(bench, entries_now([bench])[bench.pk])
         return answer(judge(method_of(bench.session), sheet, draft))

@@ -14,10 +14,12 @@ from rest_framework.views import APIView
 from config.answers import answer, asked, shape
 from config.errors import Refused
 from config.throttles import Working, Writing
+from labs.around import bench_now
 from labs.policy import bench_for, own_session_for, session_for
 from notebook.actions import Draft, Kept, write
 from notebook.serializers import BatchSerializer, EntrySerializer
 from people.policy import must_be_staff, person_of
+from people.remembered import OFTEN
 from results.bench import bench_view
 from results.class_view import class_page
 from results.floor import floor, look
@@ -58,16 +60,19 @@ class ReasonSerializer(serializers.Serializer[Any]):
 class BenchNow(APIView):
     """A bench as it is now."""
 
+    authentication_classes = OFTEN
+
     @extend_schema(operation_id="bench", responses=shape(BenchView))
     def get(self, request: Request, bench_id: int) -> Response:
         """With accepted values for who may see them; 404 for benches of others."""
         person = person_of(request)
-        return answer(bench_view(bench_for(person, bench_id), person))
+        return answer(bench_view(bench_now(person, bench_id), person))
 
 
 class Entries(APIView):
     """The bench's record."""
 
+    authentication_classes = OFTEN
     throttle_classes = (Writing,)
     largest_body = 2_500_000  # a photo in base64, and some readings beside it
 
@@ -83,7 +88,7 @@ class Entries(APIView):
         """Each entry is kept or refused by itself; one that was kept before is not doubled. The bench as it then
         stands is answered.
         """
-        bench = bench_for(person_of(request), bench_id)
+        bench = bench_now(person_of(request), bench_id)
         said = asked(BatchSerializer, request)
         if said["person"] not in (None, person_of(request).pk):
             raise Refused("Somebody else is signed in on this device now. These wait until their author signs in here.")
@@ -95,6 +100,8 @@ class Entries(APIView):
 
 class FloorNow(APIView):
     """The room as it is now; 304 while nothing has changed."""
+
+    authentication_classes = OFTEN
 
     @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
     def get(self, request: Request, session_id: int) -> HttpResponseBase:

@@ -9,6 +9,7 @@ a tuple); of more than one option all must hold.
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
+from functools import cached_property
 from typing import Literal
 
 from chromata_core.declaration.names import (
@@ -287,7 +288,7 @@ class Example:
     source: str = "invented for Chromata"
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Method:
     """An experiment, whole. ``slug`` is its name everywhere; ``version`` grows whenever results could change.
 
@@ -326,7 +327,7 @@ class Method:
     titrated: Titrated | None = None
     follows: tuple[Follows, ...] = ()
 
-    @property
+    @cached_property
     def all_options(self) -> tuple[Option, ...]:
         """Its options, and how many trials are made, which every plan chooses: before the rule by which they agree."""
         how_many = self.trials.how_many

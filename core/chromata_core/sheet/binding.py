@@ -91,6 +91,8 @@ def _without(step: Step, reads: Sequence[str]) -> Step | None:
 
 def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
     """What bottles' labels say otherwise than planned."""
+    if not {given.key for given in sheet.given} & {option.key for option in method.all_options}:
+        return {}
     numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
     written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
     return {key: text for found in written for key, text in found.items()}

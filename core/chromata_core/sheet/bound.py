@@ -222,7 +222,11 @@ class Bound:
 
     def declared(self, key: str) -> Quantity:
         """The quantity ``key`` as it is declared: in the unit in which limits and accepted values are given."""
-        return next(one for one in active(self.method.quantities, self.options) if one.key == key)
+        return self._declared[key]
+
+    @cached_property
+    def _declared(self) -> dict[str, Quantity]:
+        return {one.key: one for one in active(self.method.quantities, self.options)}
 
     def number_text(self, option: NumberOption) -> str:
         """A number option with its unit, as it stands in the class's worked lines."""

@@ -1,8 +1,10 @@
 """A database that answers nothing, though its connection stands, is given up after ``DATABASE_PATIENCE`` seconds.
 
-PostgreSQL's own timeouts need a server that runs; a frozen one keeps its sockets open for ever.
+PostgreSQL's own timeouts need a server that runs; a frozen one keeps its sockets open for ever. One that has ended has
+hung up, which is seen before each request without asking it anything.
 """
 
+import select
 from typing import Any
 
 import psycopg
@@ -18,6 +20,22 @@ class DatabaseWrapper(base.DatabaseWrapper):
         if settings.DATABASE_PATIENCE:
             _hurry(connection, settings.DATABASE_PATIENCE)
         return connection
+
+    def close_if_health_check_failed(self) -> None:
+        """As Django's own, once a request, which would ask “SELECT 1”."""
+        if self.connection is not None and self.health_check_enabled and not self.health_check_done:
+            if _hung_up(self.connection):
+                self.close()
+            self.health_check_done = True
+
+
+def _hung_up(connection: Any) -> bool:
+    """Whether its other end has said something unasked, which a server that ends does last."""
+    if connection.closed:
+        return True
+    waiting = select.poll()
+    waiting.register(connection.fileno(), select.POLLIN)
+    return bool(waiting.poll(0))
 
 
 def _hurry(connection: Any, seconds: float) -> None:
