@@ -1,7 +1,8 @@
 """A room of 48 benches at work while three floors look on; then all come back at once from an hour without network.
 
 bin/bench room            against a demo that runs: URL=http://127.0.0.1:8000, SECONDS=60, BENCHES=48, EVERY=2
-Everything is made through the API: a section, its people, their PINs, the session.
+Everything is made through the API: sections of up to 48, their people, their PINs, the sessions. What all processes of
+this machine spent on it, but for this one, is told for each round of work: a try, an entry and half a look.
 """
 
 import os
@@ -10,7 +11,8 @@ from collections import defaultdict
 from collections.abc import Callable, Iterator, Sequence
 from datetime import UTC, datetime
 from functools import partial
-from time import perf_counter, sleep
+from pathlib import Path
+from time import perf_counter, process_time, sleep
 from typing import Any
 from uuid import uuid4
 
@@ -18,11 +20,9 @@ import requests
 
 URL = os.environ.get("URL", "http://127.0.0.1:8000")
 SECONDS = float(os.environ.get("SECONDS", "60"))
-BENCHES, FLOORS, WAITING = int(os.environ.get("BENCHES", "48")), 3, 30
-EVERY, LOOK = (
-    float(os.environ.get("EVERY", "2")),
-    1.5,
-)  # seconds between two entries of a bench, and between two looks at the floor
+BENCHES, ROOM, FLOORS, WAITING = int(os.environ.get("BENCHES", "48")), 48, 3, 30
+EVERY = float(os.environ.get("EVERY", "2"))  # seconds between two entries of a bench
+LOOK = 1.5  # and between two looks at a floor
 
 times: dict[str, list[float]] = defaultdict(list)
 
@@ -61,13 +61,13 @@ def readings() -> Iterator[dict[str, Any]]:
         yield entry("note", "It turns pink and fades.")
 
 
-def room(instructor: Visitor) -> tuple[int, list[tuple[Visitor, int]]]:
-    """A session of 48 benches with a student at each; the students signed in, with their benches."""
+def room(instructor: Visitor, benches: int) -> tuple[int, list[tuple[Visitor, int]]]:
+    """A session with a student at each of its benches; the students signed in, with their benches."""
     section = instructor.ask("POST", "sections", {"name": f"Load {uuid4().hex[:6]}"})["line"]
-    people = [{"name": f"Student {number:02d}"} for number in range(1, BENCHES + 1)]
+    people = [{"name": f"Student {number:02d}"} for number in range(1, benches + 1)]
     roster = instructor.ask("POST", f"sections/{section['id']}/roster", {"people": people})["students"]
     plan = {
-        "section": section["id"], "method": "acid-base-titration", "title": "Load", "benches": BENCHES,
+        "section": section["id"], "method": "acid-base-titration", "title": "Load", "benches": benches,
         "starts_at": datetime.now(UTC).isoformat(), "options": {"rough_trial": "no"},
     }  # fmt: skip
     session = instructor.ask("POST", "sessions", plan)["card"]["id"]
@@ -120,12 +120,19 @@ def signed_in() -> Visitor:
     return instructor
 
 
+def others_spent() -> float:
+    """Seconds of a processor that all other processes of this machine have used since it started."""
+    user, nice, system = map(int, Path("/proc/stat").read_text().split()[1:4])
+    return (user + nice + system) / os.sysconf("SC_CLK_TCK") - process_time()
+
+
 def main() -> None:
     """Prints the 95th percentile of each request, and how long it takes until all that waited is in."""
     instructor = signed_in()
-    session, students = room(instructor)
-    until = perf_counter() + SECONDS
-    works: list[Callable[[], object]] = [partial(looking, session, until) for _ in range(FLOORS)]
+    rooms = [room(instructor, min(ROOM, BENCHES - taken)) for taken in range(0, BENCHES, ROOM)]
+    students = [student for _, here in rooms for student in here]
+    before, until = others_spent(), perf_counter() + SECONDS
+    works: list[Callable[[], object]] = [partial(looking, rooms[n % len(rooms)][0], until) for n in range(FLOORS)]
     for place, (student, bench) in enumerate(students):
         works.append(partial(working, student, bench, place * EVERY / BENCHES, until))
     at_once(works)
@@ -135,6 +142,8 @@ def main() -> None:
         middle, high = ordered[len(ordered) // 2], ordered[int(len(ordered) * 0.95)]
         print(f"  {called:6} {len(found):5} requests, median {middle * 1000:6.0f} ms, 95 % under {high * 1000:6.0f} ms")
     written = len(times["write"])
+    spent = others_spent() - before
+    print(f"  {written / SECONDS:.1f} rounds of work a second, {written / spent:.0f} for each second of a processor")
     batches = [
         (student, bench, [entry("note", "Kept here meanwhile") for _ in range(WAITING)]) for student, bench in students
     ]
@@ -146,7 +155,8 @@ def main() -> None:
     lost, doubled = len(sent - set(found)), len(found) - len(set(found))
     print(f"  {BENCHES} × {WAITING} entries at once: all in after {seconds:.1f} s; {lost} lost, {doubled} doubled")
     assert len(found) == written + len(sent), "what was written one by one is not all there"
-    instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
+    for session, _ in rooms:
+        instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
 
 
 if __name__ == "__main__":

@@ -18,8 +18,9 @@ _COUNTS.mkdir(parents=True)
 os.environ["PROMETHEUS_MULTIPROC_DIR"] = str(_COUNTS)
 
 worker_class = "config.buffered.BufferedWorker"
-workers = int(os.environ.get("CHROMATA_WORKERS", "2"))
-threads = 4
+# Threads of a process take turns at its interpreter and wait for each other, so processes come first (decision 29).
+workers = int(os.environ.get("CHROMATA_WORKERS", "3"))
+threads = 2
 preload_app = True
 loglevel = "warning"
 errorlog = "-"
