@@ -59,6 +59,12 @@ class Columns(TestCase):
             with self.assertRaises(TooFewError):
                 apply(wrong, wrong, full)
 
+    def test_as_many_portions_as_were_planned_are_enough(self) -> None:
+        apply, portions = FUNCTIONS["sum_of"].apply, column(25.0, 25.1, 24.9)
+        self.assertAlmostEqual(float(np.real(apply(portions, np.array([3.0])))[0]), 75.0, 12)
+        with self.assertRaises(TooFewError):
+            apply(portions, np.array([4.0]))
+
 
 class Dilutions(TestCase):
     def test_the_next_round_factor_is_taken(self) -> None:

@@ -133,6 +133,11 @@ class Calibration(TestCase):
         self.assertTrue(line_tests(xs, [x - 0.05 * x * x for x in xs]).bent)
         self.assertFalse(line_tests(xs, [0.1, 0.2, 0.3, 0.4, 0.5001, 0.6, 0.7]).bent)
 
+    def test_three_places_leave_nothing_to_tell_a_bow_by(self) -> None:
+        """However often each is read: a parabola goes through the means of any three."""
+        self.assertIsNone(line_tests([1, 1, 2, 2, 3, 3], [0.10, 0.11, 0.25, 0.26, 0.30, 0.31]).no_curvature)
+        self.assertIsNotNone(line_tests([1, 2, 3, 4], [0.10, 0.25, 0.30, 0.41]).no_curvature)
+
     def test_what_cannot_be_a_line_is_said(self) -> None:
         for xs, ys, sentence in (
             ((1, 2), (1, 2), "at least 3 points"), ((1, 1, 1), (1, 2, 3), "same x"), ((1, 2, 3), (1, 2), "pair up"),

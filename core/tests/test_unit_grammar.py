@@ -68,6 +68,12 @@ class StrictUnits(TestCase):
         for symbol in ("L·atm/(mol·K)", "J/(g·°C)", "g/mol", "V", "kg", "kPa"):
             self.assertGreater(unit(symbol).factor, 0)
 
+    def test_a_divisor_of_several_stands_in_brackets(self) -> None:
+        for text in ("J/mol·K", "J/(mol·K", "J/mol·K)"):
+            with self.subTest(text), self.assertRaises(UnitError):
+                unit(text)
+        self.assertEqual(unit("J/(mol)").factor, unit("J/mol").factor)
+
     def test_what_people_write_behind_a_number(self) -> None:
         for text, factor in (
             ("L·atm/(mol·K)", 101.325), ("J mol⁻¹ K⁻¹", 1.0), ("J/(g·°C)", 1000.0), ("mol/L/s", 1000.0), ("cm³", 1e-6),

@@ -10,6 +10,7 @@ from threading import Lock
 
 from cachetools import TTLCache, cached
 from django.db import transaction
+from django.db.models import F
 from django.http import Http404
 
 from chromata_core.planning.supplies import TargetOut
@@ -54,20 +55,24 @@ def around(session: Session) -> Around:
 
 
 @cached(TTLCache(_MOST, _SECONDS), lock=Lock())
-def _session(session_id: int) -> Session:
-    """With its section, as it was a moment ago at the longest."""
+def _session(session_id: int, *_as_it_stands: object) -> Session:
+    """With its section; ``_as_it_stands`` is what of it the database says now, so that what was read before a change of
+    that is not taken.
+    """
     return Session.objects.select_related("section").get(pk=session_id)
 
 
 def bench_now(person: Person, bench_id: int) -> Bench:
-    """A bench to read and write at, as it is now, in its session as it was a moment ago; Http404 for any other. Who
-    changes anything of a session asks ``labs.policy.bench_for``.
+    """A bench to read and write at, as it is now, in a session that was planned, opened, closed and released as it is
+    now, and else as it was a moment ago; Http404 for any other. Who changes anything of a session asks
+    ``labs.policy.bench_for``.
     """
+    stands = {name: F(f"session__{name}") for name in ("state", "released", "revision")}
     try:
-        bench = places_for(person).get(pk=bench_id)
+        bench = places_for(person).annotate(**stands).get(pk=bench_id)
     except Bench.DoesNotExist:
         raise Http404 from None
-    bench.session = _session(bench.session_id)
+    bench.session = _session(bench.session_id, *(getattr(bench, name) for name in stands))
     return bench
 
 

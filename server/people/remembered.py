@@ -5,6 +5,7 @@ A process forgets at once whom it signs out or changes itself; another one may s
 """
 
 from threading import Lock
+from typing import Any
 
 from cachetools import TTLCache
 from django.conf import settings
@@ -28,10 +29,11 @@ class OftenHere(SessionAuthentication):
 
     def authenticate(self, request: Request) -> tuple[Person, None] | None:
         """As the framework's own; only who is signed in is remembered."""
-        key, asked = request.COOKIES.get(settings.SESSION_COOKIE_NAME, ""), request._request
+        asked: Any = request._request
+        key = request.COOKIES.get(settings.SESSION_COOKIE_NAME, "")
         with _lock:
             if (known := _known.get(key)) is not None:
-                asked._cached_user = known
+                asked._cached_user = known  # where Django keeps it
         found: tuple[Person, None] | None = super().authenticate(request)
         if found is not None and known is None:
             with _lock:

@@ -210,7 +210,7 @@ def line_tests(xs: Sequence[float], ys: Sequence[float]) -> LineTests:
     found = line(xs, ys)
     zero = _two_sided(found.intercept, found.u_intercept, found.dof)
     bow = None
-    if len(xs) > 3 and len(set(xs)) > 3:
+    if len(set(xs)) > 3:
         # Residuals against what is left of (x − x̄)² once its own line is taken out: the partial regression.
         squares = [(x - found.x_mean) ** 2 for x in xs]
         left = line(xs, squares).residuals

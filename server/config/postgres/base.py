@@ -21,12 +21,10 @@ class DatabaseWrapper(base.DatabaseWrapper):
             _hurry(connection, settings.DATABASE_PATIENCE)
         return connection
 
-    def close_if_health_check_failed(self) -> None:
-        """As Django's own, once a request, which would ask “SELECT 1”."""
-        if self.connection is not None and self.health_check_enabled and not self.health_check_done:
-            if _hung_up(self.connection):
-                self.close()
-            self.health_check_done = True
+    def is_usable(self) -> bool:
+        """As Django asks at the beginning of a request, and after an error."""
+        there = self.connection is not None and not _hung_up(self.connection)
+        return there and (not self.errors_occurred or super().is_usable())
 
 
 def _hung_up(connection: Any) -> bool:
