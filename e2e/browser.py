@@ -86,11 +86,11 @@ def _until_idle() -> None:
     """Waits for requests still being answered: emptying the tables under them would end in a deadlock."""
     busy = "select count(*) from pg_stat_activity where datname = current_database() and state <> 'idle'"
     quiet, deadline = 0, time.monotonic() + 10
-    while quiet < 3 and time.monotonic() < deadline:
+    while quiet < 4 and time.monotonic() < deadline:
         with connection.cursor() as cursor:
             cursor.execute(f"{busy} and pid <> pg_backend_pid()")
             quiet = quiet + 1 if cursor.fetchone() == (0,) else 0
-        time.sleep(0.1)
+        time.sleep(0.03)
 
 
 def give_file(page: Page, name: str, text: str) -> None:

@@ -18,7 +18,7 @@ from django.test import LiveServerTestCase
 from labs.tests.room import Furnished, furnish, signed_in, unhurried
 from people.models import Person
 
-SECONDS = os.environ.get("ANY_REQUEST_SECONDS", "15")
+SECONDS = os.environ.get("ANY_REQUEST_SECONDS", "10")
 EXAMPLES = "200" if int(SECONDS) > 60 else "15"
 CHECKS = "not_a_server_error,status_code_conformance,content_type_conformance,response_schema_conformance"
 
