@@ -24,11 +24,16 @@ class Shewhart(TestCase):
         self.assertEqual(control(quiet).signals, [])
         for extra, rule in (
             ([9.0], "beyond three sigma"),
+            ([1.9, 0.3, 1.9], "two of three beyond two sigma"),
+            ([1.1, 1.2, 0.3, 1.1, 1.2], "four of five beyond one sigma"),
             ([0.3, 0.4, 0.3, 0.5, 0.3, 0.4, 0.5, 0.3, 0.4], "eight in a row"),
             ([-0.5, -0.3, -0.1, 0.1, 0.3, 0.4, 0.5], "six steps in a row"),
         ):
-            rules = {one.rule for one in control([*quiet, *extra]).signals}
-            self.assertTrue(any(rule in one for one in rules), (rule, rules))
+            values = [*quiet, *extra]
+            found = control(values).signals
+            self.assertTrue(any(rule in one.rule for one in found), (rule, found))
+            mirrored = control([-value for value in values]).signals
+            self.assertEqual([(one.place, one.rule) for one in mirrored], [(one.place, one.rule) for one in found])
 
     def test_of_the_same_value_again_and_again_nothing_signals(self) -> None:
         found = control([5.0] * 9)

@@ -149,6 +149,16 @@ class TheMeanOfAClass(TestCase):
         np.testing.assert_allclose(made, expected, rtol=1e-9)
         self.assertEqual({source.dof for mean in means for source, _ in mean.sources}, {3.0})
 
+    def test_what_moves_two_numbers_apart_still_does_so_in_their_means(self) -> None:
+        """One error adds to the first number and takes from the second of each bench: their sum is free of it."""
+        error = Source("balance", "Balance", 0.02, "normal", lasts="bench")
+        pairs = [(Input(5.0, ((error, 1.0),)), Input(3.0, ((error, -1.0),)))] * 3
+        first, second = (mean_of_benches([pair[k] for pair in pairs], "session 1") for k in (0, 1))
+        moved = {source.id: source.u * effect for source, effect in first.sources}
+        for source, effect in second.sources:
+            moved[source.id] = moved.get(source.id, 0.0) + source.u * effect
+        self.assertAlmostEqual(sum(abs(amount) for amount in moved.values()), 0.0, 12)
+
     def test_known_errors_of_a_bench_shrink_and_common_ones_stay(self) -> None:
         own = [Source(f"record {n}: burette", "x", 0.03, "normal") for n in range(4)]
         common = Source("pipette:tolerance", "x", 0.02, "normal", lasts="bench")

@@ -1,9 +1,13 @@
 """What is said at the bench, while it can still be acted on. Rules are common practice, no published source."""
 
+from dataclasses import replace
 from unittest import TestCase
 
+from chromata_core.engine.judgements import judgements
+from chromata_core.instruments.catalogue import instrument
 from chromata_core.judging.finding import Finding
 from chromata_core.methods.registry import method
+from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.judge import judge
@@ -28,6 +32,23 @@ def found(outcome: Evaluation, code: str) -> Finding:
 
 def states(outcome: Evaluation) -> dict[str, str]:
     return {trial.name: trial.state for trial in outcome.trials}
+
+
+class FilledAnew(TestCase):
+    def scatter(self, half_width: str, relative: bool) -> list[str]:
+        """How the pipette of the sample scatters at each filling, as a share of its volume."""
+        pipette = instrument("pipette-20-a")
+        terms = [replace(one, half_width=half_width, relative=relative) for one in pipette.errors if one.scatters]
+        own = replace(pipette, slug="own", errors=tuple(terms))
+        sheet = Sheet({}, {"pipette": "own"}, (Given("V_s", "20.00"),), {"own": own})
+        bound = bind(TITRATION, sheet)
+        [anew] = [reading.anew for reading in bound.readings if reading.key == "V_s"]
+        quantity = next(one for one in bound.quantities if one.key == anew)
+        return sorted({error.limit for error in judgements(bound, quantity) if error.limit[0].isdigit()})
+
+    def test_a_share_is_a_share_and_a_limit_is_divided_by_the_volume(self) -> None:
+        self.assertEqual(self.scatter("0.01", relative=True), ["0.01"])
+        self.assertEqual(self.scatter("0.01", relative=False), ["0.0005"])  # 0.01 mL of 20 mL
 
 
 class WhileTyping(TestCase):

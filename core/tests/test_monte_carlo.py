@@ -10,7 +10,7 @@ from chromata_core.methods.registry import methods
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.drawn_results import draw_results
-from chromata_core.uncertainty.monte_carlo import Draws, monte_carlo, shortest, tolerance
+from chromata_core.uncertainty.monte_carlo import Draws, monte_carlo, shortest, summary, tolerance
 
 M = 1_000_000
 
@@ -86,6 +86,11 @@ class Draw(TestCase):
         low, high = shortest(ordered)
         self.assertAlmostEqual(low, 0.0, delta=0.002)
         self.assertAlmostEqual(high, 2.9957, delta=0.02)
+
+    def test_what_could_not_be_worked_is_left_out_of_a_few_draws(self) -> None:
+        found = summary(np.array([3.0, np.nan, 1.0, np.inf]))
+        self.assertEqual((found.draws, found.mean, found.low, found.high), (2, 2.0, 1.0, 3.0))
+        self.assertAlmostEqual(found.u, sqrt(2), 12)
 
     def test_tolerance_is_half_the_last_stated_digit(self) -> None:
         """JCGM 101, 7.9.2, example: u = 0.35 with two figures: 0.005."""

@@ -98,7 +98,7 @@ def _dixon_below(ratio: float, n: int) -> float:
     grid_x, grid_v, grid_r = np.meshgrid(x, v, r, indexing="ij", sparse=True)
     inner = _cumulative(grid_x - grid_r * grid_v) - _cumulative(grid_x - grid_v)
     density = _normal(grid_x) * _normal(grid_x - grid_v) * _normal(grid_x - grid_r * grid_v)
-    density = density * np.clip(inner, 0.0, 1.0) ** (n - 3) * grid_v
+    density = density * np.maximum(inner, 0.0) ** (n - 3) * grid_v
     above = np.einsum("ijk,i,j,k->", density, wx, wv, wr)
     return 1.0 - float(n * (n - 1) * (n - 2) * above)
 
