@@ -56,6 +56,10 @@ class Figures(TestCase):
         )
         self.assertEqual(said("c * V", "mol", c=("0.3374", "mol/L"), V=("10.00", "mL")), "0.003374")
 
+    def test_next_to_nothing_known_to_whole_units_is_nothing(self) -> None:
+        self.assertEqual(shown_in(1e-8, Figured(Decimal("1E-8"), 0), "").text, "0")
+        self.assertEqual(shown_in(1e-8, Figured(Decimal("1E-8"), 2), "").text, "0.00")
+
     def test_rounding_up_to_a_power_of_ten_adds_no_figure(self) -> None:
         self.assertEqual(said("a / b", "", a=("29.99", "g"), b=("3.00", "g")), "10.0")
         self.assertEqual(said("a / b * c", "", a=("29.99", "g"), b=("3.00", "g"), c=("1.000", "")), "10.0")

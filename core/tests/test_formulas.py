@@ -80,6 +80,12 @@ class Units(TestCase):
                 peer = whole.Quantity(3.0, symbol).to_base_units()
                 self.assertAlmostEqual(unit(symbol).to_si(3.0) / peer.magnitude, 1.0, places=9)
 
+    def test_powers_of_a_unit(self) -> None:
+        known = {"t": unit("s").dimension}
+        for formula, symbol in (("t**2", "s²"), ("t**-1", "1/s"), ("t**(-2)", "1/s²"), ("(t**4)**(1/2)", "s²")):
+            with self.subTest(formula):
+                self.assertEqual(dimension_of(parse_formula(formula), known), unit(symbol).dimension)
+
     def test_a_sum_of_unlike_things_is_refused_with_both_named(self) -> None:
         known = {"m": unit("g").dimension, "V": unit("mL").dimension}
         with self.assertRaisesRegex(FormulaError, "cannot be added to"):

@@ -87,3 +87,11 @@ class Band(TestCase):
         self.assertEqual(((with_accepted.low + with_accepted.high) / 2, with_accepted.centre), (1.5, "accepted"))
         self.assertAlmostEqual((without.low + without.high) / 2, 1.1)
         self.assertIsNone(class_band([], [], None))
+
+    def test_it_is_two_expanded_uncertainties_to_either_side(self) -> None:
+        for expanded, half in (([0.1, 0.3, 0.2], 0.4), ([], 0.1), ([0.0], 0.1)):  # else twice 1 % of the middle
+            band = class_band([], expanded, 5.0)
+            assert band is not None
+            found = (band.low, band.high, band.axis_low, band.axis_high)
+            for end, away in zip(found, (-half, half, -3 * half, 3 * half), strict=True):
+                self.assertAlmostEqual(end, 5.0 + away, 12)

@@ -17,11 +17,13 @@ class Band:
 
 
 def class_band(values: Sequence[float], expanded: Sequence[float], accepted: float | None) -> Band | None:
-    """Accepted value (else the median) ± twice the median expanded uncertainty; None without any value."""
+    """Accepted value (else the median) ± twice the median expanded uncertainty, or twice 1 % where none is known; None
+    without any value.
+    """
     if accepted is None and not values:
         return None
     centre = accepted if accepted is not None else median(values)
-    half = 2 * (median(expanded) if expanded else abs(centre) * 0.01) or abs(centre) * 0.01
+    half = 2 * ((median(expanded) if expanded else 0.0) or abs(centre) * 0.01)
     return Band(
         centre - half,
         centre + half,
