@@ -22,8 +22,10 @@ class Shewhart(TestCase):
         """Each row was chosen to break one rule about its own middle."""
         quiet = [0.4, -0.5, 0.3, -0.4, 0.5, -0.3] * 3
         self.assertEqual(control(quiet).signals, [])
+        self.assertNotIn("beyond three sigma", {one.rule for one in control([*quiet, 2.4]).signals})  # 2.8 sigma
         for extra, rule in (
             ([9.0], "beyond three sigma"),
+            ([2.9], "beyond three sigma"),  # 3.3 sigma
             ([1.9, 0.3, 1.9], "two of three beyond two sigma"),
             ([1.1, 1.2, 0.3, 1.1, 1.2], "four of five beyond one sigma"),
             ([0.3, 0.4, 0.3, 0.5, 0.3, 0.4, 0.5, 0.3, 0.4], "eight in a row"),

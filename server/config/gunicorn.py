@@ -18,9 +18,8 @@ _COUNTS.mkdir(parents=True)
 os.environ["PROMETHEUS_MULTIPROC_DIR"] = str(_COUNTS)
 
 worker_class = "config.buffered.BufferedWorker"
-# Threads of a process take turns at its interpreter and wait for each other, so processes come first (decision 29).
 workers = int(os.environ.get("CHROMATA_WORKERS", "3"))
-threads = 2
+threads = 16  # two of them work at a time, the others wait for their turn or for the printer (config/in_turn.py)
 preload_app = True
 loglevel = "warning"
 errorlog = "-"

@@ -88,6 +88,7 @@ INSTALLED_APPS = [
 
 MIDDLEWARE = [
     "config.watching.Watched",
+    "config.in_turn.InTurn",
     "django.middleware.security.SecurityMiddleware",
     "config.middleware.ContentSecurityPolicy",
     "whitenoise.middleware.WhiteNoiseMiddleware",

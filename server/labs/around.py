@@ -55,10 +55,8 @@ def around(session: Session) -> Around:
 
 
 @cached(TTLCache(_MOST, _SECONDS), lock=Lock())
-def _session(session_id: int, *_as_it_stands: object) -> Session:
-    """With its section; ``_as_it_stands`` is what of it the database says now, so that what was read before a change of
-    that is not taken.
-    """
+def _session(session_id: int) -> Session:
+    """With its section, as it was a moment ago at the longest."""
     return Session.objects.select_related("section").get(pk=session_id)
 
 
@@ -72,7 +70,10 @@ def bench_now(person: Person, bench_id: int) -> Bench:
         bench = places_for(person).annotate(**stands).get(pk=bench_id)
     except Bench.DoesNotExist:
         raise Http404 from None
-    bench.session = _session(bench.session_id, *(getattr(bench, name) for name in stands))
+    bench.session = _session(bench.session_id)
+    if any(getattr(bench.session, name) != getattr(bench, name) for name in stands):
+        _session.cache_clear()  # changed elsewhere since
+        bench.session = _session(bench.session_id)
     return bench
 
 

@@ -12,6 +12,7 @@ from django.conf import settings
 from django.template.loader import render_to_string
 
 from config.errors import Refused
+from config.in_turn import aside
 
 if TYPE_CHECKING:  # 0.8 s to import, and only needed where something is printed
     from weasyprint import CSS
@@ -25,7 +26,9 @@ _WEIGHTS = (400, 600, 700)
 
 def pdf_of(template: str, shown: Mapping[str, object]) -> bytes:
     """``template`` as PDF; Refused where too many wait for the printer."""
-    if not _PRINTER.acquire(timeout=_PATIENCE):
+    with aside():  # a class that prints leaves the other requests their turn
+        ours = _PRINTER.acquire(timeout=_PATIENCE)
+    if not ours:
         raise Refused("Many reports are being printed. Ask for this one again in a few seconds.", 503)
     try:
         return _printed(render_to_string(template, shown))
