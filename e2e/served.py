@@ -1,6 +1,7 @@
 """The application as bin/start serves it, in processes and a database of its own: for tests that kill them."""
 
 import os
+import random
 import shutil
 import signal
 import socket
@@ -22,10 +23,14 @@ _STARTED_WITHIN = 240.0  # seconds, on a busy machine
 
 
 def free_port() -> int:
-    """A port that nobody listens on."""
-    with socket.socket() as listener:
-        listener.bind(("127.0.0.1", 0))
-        return int(listener.getsockname()[1])
+    """A port that nobody listens on, below those of outgoing connections: one of these could take it while the server
+    is down.
+    """
+    while True:
+        port = random.randrange(18_000, 25_000)
+        with socket.socket() as listener:
+            if listener.connect_ex(("127.0.0.1", port)):
+                return port
 
 
 def until(holds: Callable[[], bool], seconds: float) -> bool:
