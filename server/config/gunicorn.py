@@ -19,7 +19,7 @@ os.environ["PROMETHEUS_MULTIPROC_DIR"] = str(_COUNTS)
 
 worker_class = "config.buffered.BufferedWorker"
 workers = int(os.environ.get("CHROMATA_WORKERS", "3"))
-threads = 16  # two of them work at a time, the others wait for their turn or for the printer (config/in_turn.py)
+threads = 12  # two of them work at a time, the others wait for their turn or for the printer (config/in_turn.py)
 preload_app = True
 loglevel = "warning"
 errorlog = "-"

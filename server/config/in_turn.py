@@ -1,5 +1,6 @@
 """How many requests a process works on at once: threads that share an interpreter wait for each other at every step, so
-more than two only make all of them later. Who waits for something else meanwhile, such as the printer, steps aside.
+more than two only make all of them later. Who waits for something else meanwhile, such as the printer or a device,
+steps aside.
 """
 
 from collections.abc import Callable, Iterator
@@ -12,7 +13,7 @@ _AT_WORK = Semaphore(2)
 
 
 class InTurn:
-    """Whatever the API is asked waits here until it is worked on, in the order in which it came."""
+    """Whatever the API is asked waits here until it is worked on."""
 
     def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
         self.get_response = get_response

@@ -13,6 +13,7 @@ from django.conf import settings
 from django.core.exceptions import ImproperlyConfigured
 
 from config.errors import Refused
+from config.in_turn import aside
 
 _PATIENCE, _LONGEST = 2.0, 500  # seconds for an answer, bytes of a line
 _TYPE = "Type the reading, or try again."
@@ -46,10 +47,15 @@ def shown_by(kind: str) -> Shown:
     place = devices().get(kind)
     if place is None:
         raise Refused(f"No {kind} is connected here. Type the reading.", 409)
+    with aside():  # a device that is silent keeps nobody else waiting
+        return _understood(kind, _said(kind, place))
+
+
+def _said(kind: str, place: tuple[str, int]) -> Any:
     if not _LINES.acquire(timeout=_PATIENCE):
         raise Refused(f"Many are asking the devices just now. {_TYPE}", 503)
     try:
-        said = json.loads(_asked(place))
+        return json.loads(_asked(place))
     except TimeoutError:
         raise Refused(f"The {kind} does not answer. {_TYPE}", 409) from None
     except OSError:
@@ -58,7 +64,6 @@ def shown_by(kind: str) -> Shown:
         raise Refused(f"The {kind} says something that is no reading. {_TYPE}", 409) from None
     finally:
         _LINES.release()
-    return _understood(kind, said)
 
 
 def _understood(kind: str, said: Any) -> Shown:

@@ -68,12 +68,12 @@ def bench_now(person: Person, bench_id: int) -> Bench:
     stands = {name: F(f"session__{name}") for name in ("state", "released", "revision")}
     try:
         bench = places_for(person).annotate(**stands).get(pk=bench_id)
-    except Bench.DoesNotExist:
-        raise Http404 from None
-    bench.session = _session(bench.session_id)
-    if any(getattr(bench.session, name) != getattr(bench, name) for name in stands):
-        _session.cache_clear()  # changed elsewhere since
         bench.session = _session(bench.session_id)
+        if any(getattr(bench.session, name) != getattr(bench, name) for name in stands):
+            _session.cache_clear()  # changed elsewhere since
+            bench.session = _session(bench.session_id)
+    except (Bench.DoesNotExist, Session.DoesNotExist):  # the session may be deleted between the two
+        raise Http404 from None
     return bench
 
 

@@ -3,7 +3,7 @@
 import tempfile
 
 from django.db import connections
-from django.test import TransactionTestCase
+from django.test import SimpleTestCase, TransactionTestCase
 
 from config.files import Files
 
@@ -26,7 +26,7 @@ class HungUp(TransactionTestCase):
             self.assertNotEqual(cursor.fetchone(), (number,))
 
 
-class CacheInFiles(TransactionTestCase):
+class CacheInFiles(SimpleTestCase):
     def test_files_do_not_pile_up(self) -> None:
         with tempfile.TemporaryDirectory() as folder:
             files = Files(folder, {"OPTIONS": {"MAX_ENTRIES": 20}})

@@ -4,15 +4,19 @@ import asyncio
 import json
 import socket
 from collections.abc import Mapping
+from concurrent.futures import ThreadPoolExecutor
 from threading import Thread
 from time import monotonic, sleep
 from typing import Any
 
 from django.core.exceptions import ImproperlyConfigured
-from django.test import SimpleTestCase, override_settings
+from django.http import HttpResponse
+from django.test import RequestFactory, SimpleTestCase, override_settings
 
 from chromata_core.errors import UnitError
-from devices.line import devices
+from config.errors import Refused
+from config.in_turn import InTurn
+from devices.line import devices, shown_by
 from devices.taken import _same_kind
 from labs.models import Bench
 from labs.tests.room import Room, entry, filled, record, unhurried, write
@@ -54,6 +58,21 @@ class Standing:
         asyncio.run_coroutine_threadsafe(end(), self.loop).result(5)
         self.loop.call_soon_threadsafe(self.loop.stop)
         self.thread.join(5)
+
+
+class Silent(SimpleTestCase):
+    def test_it_keeps_nobody_else_waiting(self) -> None:
+        """Four ask a device that takes the call and says nothing; what a fifth wants is answered meanwhile."""
+        device = self.enterContext(socket.create_server(("127.0.0.1", 0)))
+        pool = self.enterContext(ThreadPoolExecutor(4))
+        self.enterContext(override_settings(DEVICES=[f"balance=127.0.0.1:{device.getsockname()[1]}"]))
+        request, ask = RequestFactory().get("/api/devices"), InTurn(lambda _: HttpResponse(shown_by("balance").value))
+        asking = [pool.submit(ask, request) for _ in range(4)]
+        sleep(0.3)
+        begun = monotonic()
+        InTurn(lambda _: HttpResponse("kept"))(request)
+        self.assertLess(monotonic() - begun, 1)
+        self.assertEqual([type(one.exception(10)) for one in asking], [Refused] * 4)
 
 
 class Taken(Room):
