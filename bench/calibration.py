@@ -63,11 +63,11 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
     straight, noise = scattered(bind(declared, sheet), errors.random)
     bound = bind(declared, with_values(declared, sheet, straight))
     inputs = inputs_of(bound, {})
-    shifts = {key: sum(errors.of(s) * s.u * effect for s, effect in one.sources) for key, one in inputs.items()}
-    scale = {one.key: unit(one.unit).factor for one in bound.readings}
+    shifts = {key: sum(errors.of(s) * s.u * effect for s, effect in source.sources) for key, source in inputs.items()}
+    scale = {reading.key: unit(reading.unit).factor for reading in bound.readings}
     off = {at: shifts.get(at, 0.0) / scale[at.key] for at in true_values(bound)}
     # filled to its only mark, or to its last, a vessel says its volume whatever it holds: there the truth differs
-    last = {one.key: float(bound.instruments[one.role].high) for one in bound.readings}
+    last = {reading.key: float(bound.instruments[reading.role].high) for reading in bound.readings}
     marked = {at for at, x in true_values(bound).items() if x == last[at.key]}
     read = {at: noise.get(at, float)(x) + off[at] for at, x in true_values(bound).items() if at not in marked}
     really_there = {at: x - off[at] for at, x in true_values(bound).items() if at in marked}
@@ -75,15 +75,18 @@ def one_bench(declared: Method, sheet: Sheet, seed: int) -> dict[tuple[str, int 
     truth = compute(retyped(replace(bound, options=really(bound, shifts)), really_there), formulas)
     written = with_values(declared, sheet, on_the_scale(bound, judged_there))
     at = context_of(declared, written)
-    ends = {(one.key, one.trial): (one.low, one.high) for one in draw_results(at, DRAWS)}
-    found = {}
-    for one in results_of(at, {}):
-        column, place = truth.column(one.key, one.trial), (one.key, one.trial)
-        if column is not None and one.expanded:
-            symbol = next(q.unit for q in bound.quantities if q.key == one.key)
+    ends = {
+        (draw_result.key, draw_result.trial): (draw_result.low, draw_result.high)
+        for draw_result in draw_results(at, DRAWS)
+    }
+    values = {}
+    for result in results_of(at, {}):
+        column, place = truth.column(result.key, result.trial), (result.key, result.trial)
+        if column is not None and result.expanded:
+            symbol = next(q.unit for q in bound.quantities if q.key == result.key)
             true = unit(symbol).from_si(value_of(column))
-            found[place] = (abs(one.value - true) <= one.expanded, ends[place][0] <= true <= ends[place][1])
-    return found
+            values[place] = (abs(result.value - true) <= result.expanded, ends[place][0] <= true <= ends[place][1])
+    return values
 
 
 Noise = dict[Place, Callable[[float], float]]
@@ -126,7 +129,11 @@ def scattered(bound: Bound, random: np.random.Generator) -> tuple[Values, Noise]
 
 def apart(values: Values, points: Sequence[Sequence[Place]], moved: Move) -> float:
     """How far runs of one point lie apart, of all points together, as the line has it; 0 where each was made once."""
-    off = [AWAY[moved](values[at], float(np.mean([values[one] for one in run]))) for run in points for at in run]
+    off = [
+        AWAY[moved](values[at], float(np.mean([values[bench_run] for bench_run in run])))
+        for run in points
+        for at in run
+    ]
     return float(np.sqrt(np.dot(off, off) / max(len(off) - len(points), 1))) if len(off) > len(points) else 0.0
 
 
@@ -182,7 +189,7 @@ LINES = {
 
 def on_the_scale(bound: Bound, values: Values) -> Values:
     """Nothing is read below a first mark or past a last one."""
-    tools = {one.key: bound.instruments[one.role] for one in bound.readings}
+    tools = {reading.key: bound.instruments[reading.role] for reading in bound.readings}
     ends = {at: (float(tools[at.key].low), float(tools[at.key].high)) for at in values}
     return {at: min(max(x, ends[at][0]), ends[at][1]) for at, x in values.items()}
 
@@ -203,8 +210,12 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
     """
     computed, formulas = compute(retyped(bound, values)), dict[str, str]()
     places = {None: computed.bench, **computed.trials}
-    for quantity in (one for one in bound.quantities if not one.per):
-        for error in (one for one in judgements(bound, quantity) if not (one.freedom or one.limit == SCATTER_OF_S)):
+    for quantity in (quantity for quantity in bound.quantities if not quantity.per):
+        for error in (
+            judgement
+            for judgement in judgements(bound, quantity)
+            if not (judgement.freedom or judgement.limit == SCATTER_OF_S)
+        ):
             off = {
                 trial: errors.of(Source(error_id(quantity, error, trial), error.label, 1.0, error.distribution))
                 * judged(bound, error, columns)
@@ -214,8 +225,8 @@ def judged_otherwise(bound: Bound, values: Values, errors: Errors) -> tuple[Valu
             }
             here = {n: (quantity.key, value_of(places[n][quantity.key]) + e) for n, e in off.items() if e}
             moved = responses_to(bound, {**true_values(bound), **values}, here) if None not in here else {}
-            for one in moved.values():
-                values = {**values, **one}
+            for value in moved.values():
+                values = {**values, **value}
             if here and not moved:
                 size = next(iter(off.values()))
                 formulas[quantity.key] = f"({quantity.formula}) {'-' if size < 0 else '+'} {abs(size):.17f}"
@@ -228,12 +239,12 @@ def of_method(slug: str) -> str:
     for seed in range(BENCHES):
         try:
             true = true_bench(method(slug), Sheet(example.options, example.instruments), {}, seed, seed)
-            found = one_bench(method(slug), true, seed)
+            values = one_bench(method(slug), true, seed)
         except ChromataError:  # an error took a reading off its scale
             refused += 1
             continue
         total += 1
-        for key, good in found.items():
+        for key, good in values.items():
             held[key] = held.get(key, np.zeros(2)) + good
     shares = [
         f"{key}{'' if n is None else f' {n}'} {100 * by_u / total:.1f} ({100 * by_draws / total:.1f})"

@@ -32,26 +32,26 @@ DIFFERENT = 48  # benches that are really simulated; the room is filled with the
 def benches(slug: str) -> list[tuple[Context, BenchTold]]:
     """Evaluated benches of one class."""
     chosen = method(slug)
-    found = []
+    benches = []
     for seed in range(DIFFERENT):
         at = context_of(chosen, rehearse(chosen, seed))
         state = told_of(at, {})
-        one = state.results[0]
-        result = BenchResult(seed + 1, "", one.value, one.expanded, one.value * 1.03)
-        found.append((at, BenchTold(seed + 1, state, result)))
-    return found
+        mean = state.results[0]
+        result = BenchResult(seed + 1, "", mean.value, mean.expanded, mean.value * 1.03)
+        benches.append((at, BenchTold(seed + 1, state, result)))
+    return benches
 
 
 def view(room: list[tuple[Context, BenchTold]]) -> None:
     """What the server does for one look at the class."""
     told = [bench for _, bench in room]
     at = room[0][0]
-    one = told[0].state.results[0]
-    comparison = class_comparison(one.label, one.unit, [bench.result for bench in told if bench.result])
+    result = told[0].state.results[0]
+    comparison = class_comparison(result.label, result.unit, [bench.result for bench in told if bench.result])
     assert comparison is not None
     class_plot(comparison)
     faults = fault_causes(told, what_if(at.bound))
-    without(told, [*faults, *reading_causes(told)], one.unit)
+    without(told, [*faults, *reading_causes(told)], result.unit)
     together = {f"record {number}": other for number, (other, _) in enumerate(room)}
     for chart in [drawing.pooled(together) for drawing in at.bound.method.charts if isinstance(drawing, Draws)]:
         if chart is not None:

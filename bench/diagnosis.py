@@ -32,8 +32,8 @@ def main() -> None:
 
 def _of_a_teacher() -> None:
     for kind, right in (("wrong ones named", False), ("right ones accepted", True)):
-        rows = [(answer, found) for answer, found in expected() if answer.wants.startswith("= ") == right]
-        good = sum(as_wanted(answer, found) for answer, found in rows)
+        rows = [(answer, answers) for answer, answers in expected() if answer.wants.startswith("= ") == right]
+        good = sum(as_wanted(answer, row) for answer, row in rows)
         print(f"of a teacher's answers, {kind}: {good} of {len(rows)} ({good / len(rows):.1%})")
 
 

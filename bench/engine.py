@@ -29,12 +29,12 @@ DRAWS = 1_000_000
 def timed(run: Callable[[], object], times: int) -> float:
     """Median milliseconds."""
     run()
-    found = []
+    seconds = []
     for _ in range(times):
         begun = perf_counter()
         run()
-        found.append(perf_counter() - begun)
-    return median(found) * 1000
+        seconds.append(perf_counter() - begun)
+    return median(seconds) * 1000
 
 
 def budgets() -> None:
@@ -44,12 +44,12 @@ def budgets() -> None:
     code = compile(FORMULA, "formula", "eval")
 
     def with_uncertainties() -> object:
-        made = eval(code, {}, {name: ufloat(*pair) for name, pair in INPUTS.items()})
-        return made.s, made.error_components()
+        value = eval(code, {}, {name: ufloat(*pair) for name, pair in INPUTS.items()})
+        return value.s, value.error_components()
 
     def with_gtc() -> object:
-        made = eval(code, {}, {name: GTC.ureal(*pair, label=name) for name, pair in INPUTS.items()})
-        return GTC.dof(made), GTC.rp.budget(made)
+        value = eval(code, {}, {name: GTC.ureal(*pair, label=name) for name, pair in INPUTS.items()})
+        return GTC.dof(value), GTC.rp.budget(value)
 
     rows = {
         "chromata": timed(lambda: ours.at(values), 2000),

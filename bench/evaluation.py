@@ -72,9 +72,9 @@ def main() -> None:
         peer(ufloat).error_components()
 
     def gtc() -> None:
-        found = peer(lambda x, u: GTC.ureal(x, u))
-        GTC.rp.budget(found)
-        GTC.dof(found)
+        value = peer(lambda x, u: GTC.ureal(x, u))
+        GTC.rp.budget(value)
+        GTC.dof(value)
 
     rows = {
         "chromata: sheet to all answers (evaluate)": timed(lambda: evaluate(chosen, written)),

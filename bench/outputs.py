@@ -75,18 +75,18 @@ def plain(value: Any) -> Any:
     """Dataclasses, wherever they are, as dictionaries."""
     if is_dataclass(value) and not isinstance(value, type):
         return asdict(value)
-    return [plain(one) for one in value] if isinstance(value, list | tuple) else value
+    return [plain(item) for item in value] if isinstance(value, list | tuple) else value
 
 
 def of(method: Method) -> dict[str, Any]:
     """Everything of one method."""
-    found: dict[str, Any] = {name: said(method, sheet) for name, sheet in sheets(method)}
+    outputs: dict[str, Any] = {name: said(method, sheet) for name, sheet in sheets(method)}
     example = example_sheet(method)
-    found["page"], found["card"] = plain(page(method)), plain(card(method))
-    found["declared"] = to_json(method)
-    found["drawn"] = plain(draw_results(context_of(method, example), draws=10_000, most=2))
-    found["predicted"] = plain(predict(method, replace(example, given=()), 3))
-    return found
+    outputs["page"], outputs["card"] = plain(page(method)), plain(card(method))
+    outputs["declared"] = to_json(method)
+    outputs["drawn"] = plain(draw_results(context_of(method, example), draws=10_000, most=2))
+    outputs["predicted"] = plain(predict(method, replace(example, given=()), 3))
+    return outputs
 
 
 def main() -> None:

@@ -31,14 +31,14 @@ def main() -> None:
             held.setdefault(session["family"], session["id"])
     for family, session in held.items():
         asked = {"benches": BENCHES, "minutes": MINUTES}
-        made = instructor.ask("POST", f"sessions/{session}/rehearsed", asked)
-        benches = [place["id"] for place in made["benches"]]
+        room = instructor.ask("POST", f"sessions/{session}/rehearsed", asked)
+        benches = [place["id"] for place in room["benches"]]
         begun = perf_counter()
         written = sum(instructor.ask("POST", f"benches/{bench}/played")["written"] for bench in benches)
         played = perf_counter() - begun
         printed = at_once([partial(print_all, instructor, Shared(benches))] * LANES)
         print(f"{family:20s} {written:5d} entries in {played:5.1f} s    {BENCHES} reports in {printed:5.1f} s")
-        instructor.ask("DELETE", f"sessions/{made['card']['id']}/simulated")
+        instructor.ask("DELETE", f"sessions/{room['card']['id']}/simulated")
         sleep(_PAUSE)
 
 
@@ -51,10 +51,10 @@ class Shared:
     def __iter__(self) -> Iterator[int]:
         while True:
             with self.lock:
-                found = list(islice(self.left, 1))
-            if not found:
+                taken = list(islice(self.left, 1))
+            if not taken:
                 return
-            yield found[0]
+            yield taken[0]
 
 
 def print_all(who: Visitor, left: Shared) -> None:

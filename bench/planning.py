@@ -35,9 +35,9 @@ def timed(work: Callable[[], object]) -> float:
 def main() -> None:
     """Prints a table of plans, and one of turns."""
     print(f"{'plan for 8 benches':<28} answer, ms   helps most, ms")
-    for slug, one in methods().items():
-        answer = timed(lambda one=one: predict(one, Sheet(), 8, 1, 120))
-        print(f"{slug:<28} {answer:10.0f} {timed(lambda one=one: foresee(one, Sheet())):16.0f}")
+    for slug, declared in methods().items():
+        answer = timed(lambda declared=declared: predict(declared, Sheet(), 8, 1, 120))
+        print(f"{slug:<28} {answer:10.0f} {timed(lambda declared=declared: foresee(declared, Sheet())):16.0f}")
     print(f"\n{'turns':<40} benches  minutes   least   gap    ms")
     for slug in SHARING:
         for benches in SIZES:
@@ -54,10 +54,10 @@ def main() -> None:
 def told(name: str, problem: Problem, work: Callable[[], Solved]) -> None:
     """A line of the table of turns."""
     begun = perf_counter()
-    found = work()
+    result = work()
     took = (perf_counter() - begun) * 1000
-    gap = (found.minutes - found.least) / found.minutes
-    print(f"{name:<40} {len(problem.benches):7} {found.minutes:8} {found.least:7} {gap:6.1%} {took:6.0f}")
+    gap = (result.minutes - result.least) / result.minutes
+    print(f"{name:<40} {len(problem.benches):7} {result.minutes:8} {result.least:7} {gap:6.1%} {took:6.0f}")
 
 
 if __name__ == "__main__":

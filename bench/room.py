@@ -73,10 +73,10 @@ def room(instructor: Visitor, benches: int) -> tuple[int, list[tuple[Visitor, in
     session = instructor.ask("POST", "sessions", plan)["card"]["id"]
     instructor.ask("POST", f"sessions/{session}/state", {"action": "open"})
     students = []
-    for one in roster:
-        pin = instructor.ask("POST", f"people/{one['id']}/pin")["pin"]
+    for person in roster:
+        pin = instructor.ask("POST", f"people/{person['id']}/pin")["pin"]
         student = Visitor()
-        student.ask("POST", "join", {"code": section["code"], "person": one["id"], "pin": pin})
+        student.ask("POST", "join", {"code": section["code"], "person": person["id"], "pin": pin})
         students.append((student, student.ask("GET", "benches")[0]["id"]))
     return session, students
 
@@ -137,10 +137,12 @@ def main() -> None:
         works.append(partial(working, student, bench, place * EVERY / BENCHES, until))
     at_once(works)
     print(f"{BENCHES} benches, an entry every {EVERY:.0f} s, {FLOORS} floors, {SECONDS:.0f} s")
-    for called, found in sorted(times.items()):
-        ordered = sorted(found)
+    for called, measured in sorted(times.items()):
+        ordered = sorted(measured)
         middle, high = ordered[len(ordered) // 2], ordered[int(len(ordered) * 0.95)]
-        print(f"  {called:6} {len(found):5} requests, median {middle * 1000:6.0f} ms, 95 % under {high * 1000:6.0f} ms")
+        print(
+            f"  {called:6} {len(measured):5} requests, median {middle * 1000:6.0f} ms, 95 % under {high * 1000:6.0f} ms"
+        )
     written = len(times["write"])
     spent = others_spent() - before
     print(f"  {written / SECONDS:.1f} rounds of work a second, {written / spent:.0f} for each second of a processor")
@@ -150,11 +152,11 @@ def main() -> None:
     seconds = at_once(
         [partial(who.ask, "POST", f"benches/{bench}/entries", {"entries": waited}) for who, bench, waited in batches]
     )
-    found = [one["id"] for student, bench in students for one in student.ask("GET", f"benches/{bench}/entries")]
-    sent = {one["id"] for *_, entries in batches for one in entries}
-    lost, doubled = len(sent - set(found)), len(found) - len(set(found))
+    measured = [entry["id"] for student, bench in students for entry in student.ask("GET", f"benches/{bench}/entries")]
+    sent = {entry["id"] for *_, entries in batches for entry in entries}
+    lost, doubled = len(sent - set(measured)), len(measured) - len(set(measured))
     print(f"  {BENCHES} × {WAITING} entries at once: all in after {seconds:.1f} s; {lost} lost, {doubled} doubled")
-    assert len(found) == written + len(sent), "what was written one by one is not all there"
+    assert len(measured) == written + len(sent), "what was written one by one is not all there"
     for session, _ in rooms:
         instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
 

@@ -26,13 +26,13 @@ def visitor(username: str) -> requests.Session:
 
 def asked(session: requests.Session, path: str) -> float:
     """Median milliseconds of asking for ``path``."""
-    found = []
+    waits = []
     for _ in range(ASKED):
         begun = perf_counter()
         session.get(f"{URL}{path}", timeout=60).raise_for_status()
-        found.append(perf_counter() - begun)
+        waits.append(perf_counter() - begun)
         sleep(0.2)
-    return median(found) * 1000
+    return median(waits) * 1000
 
 
 def main() -> None:
@@ -51,12 +51,12 @@ def main() -> None:
                 statuses.append(requests.get(path, cookies=cookies, timeout=60).status_code)
 
     loops = [threading.Thread(target=loop) for _ in range(LOOPS)]
-    for one in loops:
-        one.start()
+    for burner in loops:
+        burner.start()
     beside = asked(instructor, floor)
     stop.set()
-    for one in loops:
-        one.join()
+    for burner in loops:
+        burner.join()
     counted = {status: statuses.count(status) for status in sorted(set(statuses))}
     print(f"floor alone {alone:.0f} ms, beside {LOOPS} report loops {beside:.0f} ms: {beside / alone:.1f} times")
     print(f"the student's {len(statuses)} requests were answered {counted}")

@@ -178,7 +178,7 @@ class BenchCase(BrowserCase):
         """
         declared = method(bench.session.method)
         texts: dict[Place, str] = {(key, trial, index): text for key, trial, index, text in declared.example.readings}
-        made, shown = dict(mistakes), set[str]()
+        mistakes_left, shown = dict(mistakes), set[str]()
         for _ in range(200):
             self._from_another_device(page, bench, lambda hand: _again(hand, bench, texts, mistakes, shown))
             hand = _in_step(page, bench)
@@ -187,8 +187,8 @@ class BenchCase(BrowserCase):
             slot = (hand.key, hand.trial, hand.index)
             before = bench.entries.count()
             shown.add(hand.key)
-            if slot in made:
-                made.pop(slot)(page)
+            if slot in mistakes_left:
+                mistakes_left.pop(slot)(page)
             if _at_hand(page, hand):  # the server may not have it yet
                 before = bench.entries.count()  # a mistake may have written something of its own
                 _do(page, hand, bench, texts.get(slot, ""))

@@ -110,17 +110,17 @@ class Served(TestCase):
     @classmethod
     def pids(cls, *words: str) -> list[int]:
         """Processes of this server whose command line holds all the words, the oldest first."""
-        found = []
+        processes = []
         for entry in Path("/proc").iterdir():
             if entry.name.isdigit():
                 try:
-                    said = (entry / "cmdline").read_bytes().replace(b"\0", b" ").decode()
+                    command = (entry / "cmdline").read_bytes().replace(b"\0", b" ").decode()
                     began = int((entry / "stat").read_text().rpartition(")")[2].split()[19])
                 except (OSError, UnicodeDecodeError):
                     continue
-                if all(word in said for word in words):
-                    found.append((began, int(entry.name)))
-        return [pid for _, pid in sorted(found)]  # numbers alone begin anew when they have run out
+                if all(word in command for word in words):
+                    processes.append((began, int(entry.name)))
+        return [pid for _, pid in sorted(processes)]  # numbers alone begin anew when they have run out
 
     @classmethod
     def gunicorn(cls) -> list[int]:

@@ -60,11 +60,11 @@ class KeysAlone(BrowserCase):
         page = self.at_bench()
         heading, kept = page.locator("main h1"), page.get_by_role("status", name="Kept last")
 
-        def step(title: str, typed: str = "", said: str = "Keep.") -> None:
+        def step(title: str, typed: str = "", shown: str = "Keep.") -> None:
             expect(heading).to_have_text(title)
             if typed:
                 page.keyboard.type(typed)
-                expect(page.get_by_text(said, exact=True)).to_be_visible()
+                expect(page.get_by_text(shown, exact=True)).to_be_visible()
             page.keyboard.press("Enter")
             if typed:
                 expect(kept).to_contain_text(f"{title} {typed}")
@@ -152,9 +152,9 @@ class NetworkAndSleep(BrowserCase):
         expect(page.get_by_role("button", name="Start again")).to_contain_text("0:2")
 
     def test_two_devices_at_one_bench_see_each_other_s_entries(self) -> None:
-        one, other = self.at_bench(), self.at_bench(PHONE)
-        done(one, 2)
-        reading(one, "20.00", "Sample volume")
+        laptop, other = self.at_bench(), self.at_bench(PHONE)
+        done(laptop, 2)
+        reading(laptop, "20.00", "Sample volume")
         expect(other.locator("main h1")).to_have_text("Sample and indicator, trial 1")
 
 

@@ -91,14 +91,14 @@ class FromNothing(BrowserCase):
             page.get_by_role("link", name="Save the slips").click()
         text = "\n".join(sheet.extract_text() for sheet in PdfReader(saved.value.path()).pages)
         slips = text.split(f"/join/{section.code}")[:-1]
-        found = {}
+        pins = {}
         for slip in slips:
             name, pin = slip.partition("Group A")[0], re.search(r"\b(\d{4})\b", slip.partition("PIN")[2])
             assert pin is not None
-            found["".join(name.replace("\x00", " ").split())] = pin.group(1)  # letters stand apart in the PDF
-        self.assertEqual(len(found), 30)
-        self.assertIn("AdaOkafor", found)
-        return found
+            pins["".join(name.replace("\x00", " ").split())] = pin.group(1)  # letters stand apart in the PDF
+        self.assertEqual(len(pins), 30)
+        self.assertIn("AdaOkafor", pins)
+        return pins
 
     def planned(self, page: Page) -> Session:
         page.get_by_role("link", name="Plan a session").click()

@@ -94,9 +94,9 @@ class Dying(Served):
         signing_in = self.student.post("/api/sign-in", {"username": "student", "password": "demo-bench"})
         self.assertEqual(signing_in.status_code, 503)
         self.assertEqual(self.student.get("/").status_code, 200)  # the page itself still loads
-        said = self.log()[logged:]
-        self.assertNotIn("Traceback", said)
-        self.assertEqual(len([line for line in said.splitlines() if line.startswith("database: ")]), 4, said)
+        log = self.log()[logged:]
+        self.assertNotIn("Traceback", log)
+        self.assertEqual(len([line for line in log.splitlines() if line.startswith("database: ")]), 4, log)
         self.pg("start")
         self.assertTrue(until(lambda: self.student.get("/api/benches").status_code == 200, 20))
         self.assertEqual(self.kept()[entry], 1)

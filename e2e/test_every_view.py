@@ -75,8 +75,8 @@ class EveryView(BrowserCase):
         ]
 
     def problems(self, page: Page, only: list[str]) -> list[str]:
-        found = page.evaluate("only => axe.run({runOnly: only})", only)["violations"]
-        return [f"{v['id']}: {v['nodes'][0]['html'][:120]} {v['nodes'][0]['failureSummary'][:200]}" for v in found]
+        violations = page.evaluate("only => axe.run({runOnly: only})", only)["violations"]
+        return [f"{v['id']}: {v['nodes'][0]['html'][:120]} {v['nodes'][0]['failureSummary'][:200]}" for v in violations]
 
     def test_each_is_accessible_in_light_and_dark_and_fits_a_phone(self) -> None:
         """Of what axe looks at only the contrast hangs on the colours."""

@@ -136,7 +136,7 @@ class Arranged(BrowserCase):
         field.fill("2 .\n. 1")
         floor.get_by_role("button", name="Keep").click()
         expect(field).to_have_count(0)
-        one, two = first.bounding_box(), second.bounding_box()
-        assert one and two
-        self.assertGreater(one["x"], two["x"])
-        self.assertGreater(one["y"], two["y"])
+        box, two = first.bounding_box(), second.bounding_box()
+        assert box and two
+        self.assertGreater(box["x"], two["x"])
+        self.assertGreater(box["y"], two["y"])

@@ -34,10 +34,10 @@ class Practising(BrowserCase):
         with page.expect_response(re.compile("/api/practice/hunts/hydrate")) as asked:
             page.goto(f"{self.live_server_url}/practice?kind=hunts&of=hydrate")
         seed = int(asked.value.url.rpartition("=")[2])
-        for one in asked.value.json()["suspects"]:
-            found = judge_hunt("hydrate", seed, one["key"])
-            page.get_by_role("button", name=one["label"]).click()
-            expect(page.get_by_text(found.sentence[-30:])).to_be_visible()
-            if found.right:
+        for suspect in asked.value.json()["suspects"]:
+            verdict = judge_hunt("hydrate", seed, suspect["key"])
+            page.get_by_role("button", name=suspect["label"]).click()
+            expect(page.get_by_text(verdict.sentence[-30:])).to_be_visible()
+            if verdict.right:
                 break
         expect(page.get_by_role("button", name="Next one")).to_be_visible()

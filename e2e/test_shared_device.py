@@ -38,5 +38,5 @@ class SharedDevice(BrowserCase):
         page.reload()
         expect(page.get_by_text("Turned pale")).to_be_visible()
         expect(page.get_by_text("All saved")).to_be_visible()
-        said = [(e.text, e.author.name) for e in self.bench.entries.order_by("sequence")]
-        self.assertEqual(said, [("Pale indeed", "Tova"), ("Turned pale", "Sami")])
+        entries = [(e.text, e.author.name) for e in self.bench.entries.order_by("sequence")]
+        self.assertEqual(entries, [("Pale indeed", "Tova"), ("Turned pale", "Sami")])

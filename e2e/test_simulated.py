@@ -23,11 +23,11 @@ class WithoutTheRoom(BrowserCase):
         page.wait_for_url(re.compile("/benches/"))
         expect(page.get_by_text("Simulated", exact=True)).to_be_visible()
         self.press(page, "Done, go on")
-        said = page.get_by_role("status", name="What happened")
+        status = page.get_by_role("status", name="What happened")
         self.press(page, "Fill it above zero")
-        expect(said).to_contain_text("Air sits under the tap")
+        expect(status).to_contain_text("Air sits under the tap")
         self.press(page, "Let 1 mL run to waste")
-        expect(said).to_contain_text("The tip is full")
+        expect(status).to_contain_text("The tip is full")
         self.press(page, "Some drops to waste", 4)  # faster than the answers come: each is done once
         self.assertTrue(until(lambda: Act.objects.count() == 6, 10))
         session = Session.objects.exclude(simulated="").get()
@@ -35,7 +35,7 @@ class WithoutTheRoom(BrowserCase):
         self.press(page, "Done, go on")
         expect(page.get_by_role("region", name=re.compile("pipette"))).to_be_visible()
         self.press(page, "Draw up past the mark")
-        expect(said).to_contain_text("above the mark")
+        expect(status).to_contain_text("above the mark")
         page.keyboard.type("20.00")
         page.keyboard.press("Enter")
         self.assertTrue(until(lambda: bench.entries.filter(key="V_s", text="20.00").exists(), 10))
@@ -59,14 +59,14 @@ class WithoutTheRoom(BrowserCase):
         self.press(page, "Rehearse")
         page.wait_for_url(re.compile("/floor"))
         expect(page.get_by_text("Simulated: a made-up class")).to_be_visible()
-        made = Session.objects.exclude(simulated="").get()
-        self.assertTrue(all(bench.length > 0 for bench in made.benches.all()))
-        written = Entry.objects.filter(bench__session=made)
+        session = Session.objects.exclude(simulated="").get()
+        self.assertTrue(all(bench.length > 0 for bench in session.benches.all()))
+        written = Entry.objects.filter(bench__session=session)
         before = written.count()
-        assert made.opened_at is not None
-        Session.objects.filter(pk=made.pk).update(opened_at=made.opened_at - timedelta(hours=1))  # an hour later
+        assert session.opened_at is not None
+        Session.objects.filter(pk=session.pk).update(opened_at=session.opened_at - timedelta(hours=1))  # an hour later
         self.assertTrue(until(lambda: written.count() > before + 10, 30))  # the class goes on while one looks
-        page.goto(f"{self.live_server_url}/sessions/{made.pk}")
+        page.goto(f"{self.live_server_url}/sessions/{session.pk}")
         self.press(page, "Throw it away")
         self.press(page, "Yes, delete it for good")
         page.wait_for_url(re.compile("/$"))

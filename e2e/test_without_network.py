@@ -46,13 +46,13 @@ class WithoutServer(Served):
         self.start()
         expect(again.get_by_text("All saved")).to_be_visible(timeout=30_000)
         answer = again.evaluate("fetch('/api' + location.pathname + '/entries').then((r) => r.json())")
-        texts = [one["text"] for one in answer if one["key"] == "note"]
+        texts = [entry["text"] for entry in answer if entry["key"] == "note"]
         self.assertEqual(texts[-2:], ["The server is gone", "Still gone"])
         self.assertEqual(len([text for text in texts if "gone" in text]), 2)
 
     def texts(self, page: Page) -> list[str]:
         answer = page.evaluate("fetch('/api' + location.pathname + '/entries').then((r) => r.json())")
-        return [one["text"] for one in answer if one["key"] == "note"]
+        return [entry["text"] for entry in answer if entry["key"] == "note"]
 
     def test_with_the_database_killed_what_is_written_waits_and_is_sent_once(self) -> None:
         page = self.at_the_bench()

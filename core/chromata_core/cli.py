@@ -49,23 +49,23 @@ def main(arguments: Sequence[str] | None = None) -> int:
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="chromata", description="The computation of Chromata, on the command line.")
     commands = parser.add_subparsers(dest="command", required=True, metavar=" | ".join(_COMMANDS))
-    made = {name: commands.add_parser(name, help=what) for name, (_, what) in _COMMANDS.items()}
+    parsers = {name: commands.add_parser(name, help=what) for name, (_, what) in _COMMANDS.items()}
     for name in _OF_A_METHOD:
-        made[name].add_argument("method", metavar="METHOD", help="a slug, or a file of one's own (.json)")
-    made["compute"].add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
-    made["compare"].add_argument("files", metavar="FILE", nargs="+", help="JSON or CSV, one for each bench")
-    made["compare"].add_argument("--result", default="", metavar="KEY", help="another result than the first")
-    made["compare"].add_argument("--products", default="", metavar="A,B,…", help="which product each file is of")
+        parsers[name].add_argument("method", metavar="METHOD", help="a slug, or a file of one's own (.json)")
+    parsers["compute"].add_argument("file", metavar="FILE", help="JSON or CSV; - reads standard input")
+    parsers["compare"].add_argument("files", metavar="FILE", nargs="+", help="JSON or CSV, one for each bench")
+    parsers["compare"].add_argument("--result", default="", metavar="KEY", help="another result than the first")
+    parsers["compare"].add_argument("--products", default="", metavar="A,B,…", help="which product each file is of")
     for name in ("compute", "plan"):
         for flag, what in (("option", "a choice"), ("instrument", "an instrument by its role")):
-            _repeated(made[name], flag, what)
-    _repeated(made["compute"], "accepted", "an accepted value of a result")
-    made["plan"].add_argument("--benches", type=_number(1, 48), default=8, metavar="N", help="how many benches (8)")
-    made["compute"].add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
+            _repeated(parsers[name], flag, what)
+    _repeated(parsers["compute"], "accepted", "an accepted value of a result")
+    parsers["plan"].add_argument("--benches", type=_number(1, 48), default=8, metavar="N", help="how many benches (8)")
+    parsers["compute"].add_argument("--draws", type=int, metavar="N", help="check by N random draws (Monte Carlo)")
     for name, what in (("compute", "of the random draws (1)"), ("simulate", "another bench for every number (1)")):
-        made[name].add_argument("--seed", type=_number(0, 2**32), default=1, metavar="N", help=what)
-    made["simulate"].add_argument("--fault", default="", metavar="KEY", help="with this fault of the method")
-    for command in made.values():
+        parsers[name].add_argument("--seed", type=_number(0, 2**32), default=1, metavar="N", help=what)
+    parsers["simulate"].add_argument("--fault", default="", metavar="KEY", help="with this fault of the method")
+    for command in parsers.values():
         command.add_argument("--json", action="store_true", help="JSON instead of text")
     return parser
 

@@ -28,11 +28,13 @@ class Hands:
 
     def work(self, most: int = _MOST) -> Sheet:
         """The whole bench, or so many entries of it."""
-        optional = {one.key for one in self.method.readings if isinstance(one, Reading) and one.optional}
+        optional = {
+            reading.key for reading in self.method.readings if isinstance(reading, Reading) and reading.optional
+        }
         for _ in range(most):
             state = evaluate(self.method, self.sheet)
-            made = self.bench.truth.values
-            hand = next((t for t in state.tasks if needed(t, state.hand, optional, made)), state.hand)
+            values = self.bench.truth.values
+            hand = next((t for t in state.tasks if needed(t, state.hand, optional, values)), state.hand)
             if hand.kind == "finished":
                 break
             at = At(hand.step, Place(hand.key, hand.trial, hand.index))
@@ -51,7 +53,7 @@ class Hands:
             view, station = self.bench.view(at), self.bench.in_hand(at)
             if view is None or station is None:
                 return
-            do = next((one.key for one in view.controls if one.usual), "") or next(skilled(station), "")
+            do = next((control.key for control in view.controls if control.usual), "") or next(skilled(station), "")
             if not do:
                 return
             self.do(at, do)

@@ -95,11 +95,11 @@ def _inject(at: Context, slip: Slip, chance: random.Random, tally: Tally) -> Non
         if answer is None or abs(value / true - 1) < 0.002 or abs(float(answer.value) / true - 1) < 0.002:
             continue  # the slip does not show in this result, or drowns in the rounding
         tally.injected += 1
-        found = diagnose(at, quantity, answer, trial=trial)
-        if slip.key in found.slips:
+        diagnosis = diagnose(at, quantity, answer, trial=trial)
+        if slip.key in diagnosis.slips:
             tally.named += 1
         else:
-            tally.missed.setdefault(slip.key, f"{quantity.key} = {answer.text} (true {true:.6g}): {found.sentence}")
+            tally.missed.setdefault(slip.key, f"{quantity.key} = {answer.text} (true {true:.6g}): {diagnosis.sentence}")
 
 
 def _random_number(at: Context, chance: random.Random, tally: Tally) -> None:

@@ -15,7 +15,7 @@ class HeldAgainst(TestCase):
             sheet = example_sheet(chosen)
             plain = evaluate(chosen, sheet)
             may = {quantity.key for quantity in chosen.quantities if quantity.accepted and quantity.result}
-            accepted = {one.key: f"{one.value * 1.02:.4g}" for one in plain.results if one.key in may}
+            accepted = {result.key: f"{result.value * 1.02:.4g}" for result in plain.results if result.key in may}
             with self.subTest(chosen.slug):
                 self.assertEqual(held_against(chosen, plain, accepted), evaluate(chosen, sheet, accepted))
             compared += len(accepted)

@@ -91,11 +91,11 @@ class Replicates(TestCase):
         """GUM H.1 way of adding: 5 with 4 degrees of freedom, 3 with 9, 2 with none; peer GTC."""
         sources = [Source(str(n), str(n), u, "normal", dof=dof) for n, (u, dof) in enumerate(PAIRS)]
         columns = columns_of({s.id: Input(1.0, ((s, 1.0),)) for s in sources})
-        made = budget(columns.sources, contributions_of(sum(columns.by_key.values())))
+        combined = budget(columns.sources, contributions_of(sum(columns.by_key.values())))
         peer = sum(GTC.ureal(1, u, dof) for u, dof in PAIRS)
-        self.assertAlmostEqual(made.dof, peer.df, places=9)
-        self.assertAlmostEqual(made.u, peer.u, places=12)
-        self.assertAlmostEqual(made.k, GTC.rp.k_factor(peer.df, 95), places=5)
+        self.assertAlmostEqual(combined.dof, peer.df, places=9)
+        self.assertAlmostEqual(combined.u, peer.u, places=12)
+        self.assertAlmostEqual(combined.k, GTC.rp.k_factor(peer.df, 95), places=5)
 
 
 PAIRS = ((5.0, 4.0), (3.0, 9.0), (2.0, float("inf")))

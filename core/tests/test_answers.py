@@ -19,9 +19,9 @@ def told(volts: str, chosen: str) -> list[str]:
     """What is said of an answer at the pair copper–zinc, red on copper."""
     given = (Given("E", volts, 1), Given("anode", chosen, 1))
     return [
-        f"{one.level}: {one.what} {one.why}"
-        for one in evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, given)).findings
-        if one.key == "anode"
+        f"{finding.level}: {finding.what} {finding.why}"
+        for finding in evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, given)).findings
+        if finding.key == "anode"
     ]
 
 
@@ -30,26 +30,26 @@ class TheAnode(TestCase):
         """Zinc dissolves in the Daniell cell: every general textbook."""
         self.assertEqual(told("1.072", "minus_gives"), [])
         for wrong in ("plus_gives", "minus_takes", "plus_takes"):
-            (said,) = told("1.072", wrong)
-            self.assertTrue(said.startswith("look: At the anode: not “"), said)
-            self.assertIn("on zinc", said)
+            (finding,) = told("1.072", wrong)
+            self.assertTrue(finding.startswith("look: At the anode: not “"), finding)
+            self.assertIn("on zinc", finding)
 
     def test_a_negative_one_the_red_lead_s(self) -> None:
         self.assertEqual(told("-1.072", "plus_gives"), [])
         self.assertEqual(len(told("-1.072", "minus_gives")), 1)
 
     def test_nothing_is_said_while_it_cannot_be_told(self) -> None:
-        found = evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, (Given("anode", "plus_takes", 1),))).findings
-        self.assertEqual([one for one in found if one.key == "anode"], [])
+        findings = evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, (Given("anode", "plus_takes", 1),))).findings
+        self.assertEqual([finding for finding in findings if finding.key == "anode"], [])
         self.assertEqual(told("0.000", "plus_takes"), [])
 
     def test_the_choices_are_this_pair_s_half_equations_on_the_bench_and_on_the_record(self) -> None:
-        found = evaluate(
+        evaluation = evaluate(
             CELLS, Sheet({"cells": "Cu; Zn"}, {}, (Given("E", "1.072", 1), Given("anode", "minus_gives", 1)))
         )
-        hand = next(task for task in found.tasks if task.key == "anode")
+        hand = next(task for task in evaluation.tasks if task.key == "anode")
         self.assertEqual(hand.labels[2], "Zn → Zn²⁺ + 2 e⁻")
-        self.assertIn("Zn → Zn²⁺ + 2 e⁻", [one.shown.text for one in found.trials[0].readings])
+        self.assertIn("Zn → Zn²⁺ + 2 e⁻", [reading.shown.text for reading in evaluation.trials[0].readings])
 
     def test_it_stays_in_hand_until_it_fits_and_nothing_beside_it_tells_the_answer(self) -> None:
         def at(*answers: str) -> tuple[str, str, str]:
@@ -60,10 +60,10 @@ class TheAnode(TestCase):
                 Given("step.bridge", "done"),
             )
             given = (*seen, Given("E", "1.072", 1), *(Given("anode", text, 1) for text in answers))
-            found = evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, given))
-            square = found.charts[0].square
+            evaluation = evaluate(CELLS, Sheet({"cells": "Cu; Zn"}, {}, given))
+            square = evaluation.charts[0].square
             assert square
-            return found.hand.key, square.cells[0].note, found.charts[1].sentence
+            return evaluation.hand.key, square.cells[0].note, evaluation.charts[1].sentence
 
         self.assertEqual(at(), ("anode", "", ""))
         self.assertEqual(at("plus_gives"), ("anode", "", ""))
@@ -78,10 +78,10 @@ class HalfEquations(TestCase):
     def test_charge_and_metal_are_the_same_on_both_sides(self) -> None:
         for metal in METALS:
             with self.subTest(metal):
-                found = re.fullmatch(rf"{metal} → {metal}([²³]?)⁺ \+ (\d ?)?e⁻", gives(metal))
-                assert found is not None, gives(metal)
-                charge = int(found[1].translate(_SUPERSCRIPTS) or 1)
-                self.assertEqual(charge, int(found[2] or 1))
+                match = re.fullmatch(rf"{metal} → {metal}([²³]?)⁺ \+ (\d ?)?e⁻", gives(metal))
+                assert match is not None, gives(metal)
+                charge = int(match[1].translate(_SUPERSCRIPTS) or 1)
+                self.assertEqual(charge, int(match[2] or 1))
                 self.assertEqual(takes(metal), " → ".join(reversed(gives(metal).split(" → "))))
 
 

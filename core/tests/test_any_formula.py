@@ -37,26 +37,26 @@ def by_fractions(text: str, known: dict[str, Fraction]) -> Fraction:
     for literal in ("1.05", "3e-1"):
         text = text.replace(literal, f"F('{literal}')")
     try:
-        found = eval(text, {"__builtins__": {}, "F": Fraction}, dict(known))  # our own text, made above
+        worked = eval(text, {"__builtins__": {}, "F": Fraction}, dict(known))  # our own text, made above
     except ZeroDivisionError:
         assume(False)
-    value = Fraction(found)
+    value = Fraction(worked)
     assume(value == 0 or Fraction(1, 10**12) < abs(value) < 10**12)
     return value
 
 
 class AnyFormula(TestCase):
-    def near(self, found: float, value: Fraction) -> None:
-        self.assertLessEqual(abs(found - float(value)), 1e-6 * max(abs(float(value)), 1e-3))
+    def near(self, computed: float, value: Fraction) -> None:
+        self.assertLessEqual(abs(computed - float(value)), 1e-6 * max(abs(float(value)), 1e-3))
 
     @settings(max_examples=300, deadline=None)
     @given(FORMULAS)
     def test_three_walkers_find_the_same_value(self, text: str) -> None:
         value = by_fractions(text, KNOWN)
         tree = parse_formula(text)
-        self.near(float(numeric(tree)({key: np.array([float(one)]) for key, one in KNOWN.items()})[0]), value)
-        self.near(bounded(tree, {key: Bounded(float(one), 0.0) for key, one in KNOWN.items()}).value, value)
-        places = {key: Figured(decimal_of(float(one)), DECIMALS[key]) for key, one in KNOWN.items()}
+        self.near(float(numeric(tree)({key: np.array([float(fraction)]) for key, fraction in KNOWN.items()})[0]), value)
+        self.near(bounded(tree, {key: Bounded(float(fraction), 0.0) for key, fraction in KNOWN.items()}).value, value)
+        places = {key: Figured(decimal_of(float(fraction)), DECIMALS[key]) for key, fraction in KNOWN.items()}
         self.near(float(figured(tree, places).value), value)
 
     @settings(max_examples=300, deadline=None)
@@ -64,7 +64,7 @@ class AnyFormula(TestCase):
     def test_what_is_shown_reads_back_as_what_was_meant(self, text: str) -> None:
         value = by_fractions(text, KNOWN)
         shown = plain_text(parse_formula(text), str).replace("×", "*")
-        again = numeric(parse_formula(shown))({key: np.array([float(one)]) for key, one in KNOWN.items()})
+        again = numeric(parse_formula(shown))({key: np.array([float(fraction)]) for key, fraction in KNOWN.items()})
         self.near(float(again[0]), value)
 
     @settings(max_examples=200, deadline=None)
@@ -72,7 +72,7 @@ class AnyFormula(TestCase):
     def test_exact_numbers_limit_no_figures(self, text: str) -> None:
         by_fractions(text, KNOWN)
         self.assertEqual(
-            figured(parse_formula(text), {key: exact(float(one)) for key, one in KNOWN.items()}).place, inf
+            figured(parse_formula(text), {key: exact(float(fraction)) for key, fraction in KNOWN.items()}).place, inf
         )
 
     @settings(max_examples=200, deadline=None)
@@ -80,9 +80,11 @@ class AnyFormula(TestCase):
         lambda parts: f"({parts[0]} {parts[1]} {parts[2]})"), max_leaves=8))  # fmt: skip
     def test_no_corner_of_a_sum_lies_beyond_its_worst_case(self, text: str) -> None:
         error = Fraction("0.05")
-        found = bounded(parse_formula(text), {key: Bounded(float(one), 0.05) for key, one in KNOWN.items()})
+        bounds = bounded(parse_formula(text), {key: Bounded(float(fraction), 0.05) for key, fraction in KNOWN.items()})
         corners = [
-            by_fractions(text, {key: one + sign * error for (key, one), sign in zip(KNOWN.items(), signs, strict=True)})
+            by_fractions(
+                text, {key: fraction + sign * error for (key, fraction), sign in zip(KNOWN.items(), signs, strict=True)}
+            )
             for signs in product((-1, 1), repeat=len(KNOWN))
         ]
-        self.assertLessEqual(max(abs(float(corner) - found.value) for corner in corners), found.error + 1e-9)
+        self.assertLessEqual(max(abs(float(corner) - bounds.value) for corner in corners), bounds.error + 1e-9)

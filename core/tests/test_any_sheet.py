@@ -67,9 +67,9 @@ class AnySheet(TestCase):
             at = context_of(declared, sheet)
         except ChromataError:
             return
-        said = [asdict(evaluate(declared, sheet)), [asdict(line) for line in explain(at)]]
-        said.append([asdict(effect) for effect in what_if(at.bound)])
-        self.assertNotRegex(json.dumps(said, allow_nan=False), r"\bnan\b|\binf\b")
+        texts = [asdict(evaluate(declared, sheet)), [asdict(line) for line in explain(at)]]
+        texts.append([asdict(effect) for effect in what_if(at.bound)])
+        self.assertNotRegex(json.dumps(texts, allow_nan=False), r"\bnan\b|\binf\b")
 
     def test_a_mass_of_zero_stops_and_does_not_count(self) -> None:
         declared = method("back-titration")

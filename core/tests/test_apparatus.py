@@ -75,9 +75,9 @@ class Scenes(TestCase):
             with self.subTest(scene=key):
                 self.assertIn(len(scene.moves), (2, 3, 4))
                 for move in scene.moves:
-                    for said in filter(None, (move.text, move.mind)):
-                        self.assertRegex(said, r"^\S.*[.?]$")
-                        self.assertLess(len(said), 150)
+                    for sentence in filter(None, (move.text, move.mind)):
+                        self.assertRegex(sentence, r"^\S.*[.?]$")
+                        self.assertLess(len(sentence), 150)
                     self.assertTrue(move.things)
 
     def test_something_is_drawn_and_words_stay_on_the_page(self) -> None:
@@ -96,7 +96,7 @@ class Scenes(TestCase):
     def test_what_a_display_shows_fits_its_box_and_is_as_large_as_it_can_be(self) -> None:
         """A figure of the shipped face is 0.632 of its size wide (read from the font file)."""
         for text, size in (("0.000", 20.4), ("−1999.9 mV", 11.7), ("7", 20.4), ("a word that is far too long", 9)):
-            [words] = [one for one in drawn([Display((10, 10), (84, 34), text)]) if isinstance(one, Words)]
+            [words] = [words for words in drawn([Display((10, 10), (84, 34), text)]) if isinstance(words, Words)]
             self.assertAlmostEqual(words.size, size, delta=0.05)
             self.assertTrue(words.size == 9 or 0.632 * words.size * len(text) <= 84, text)
 

@@ -107,6 +107,6 @@ class Statistics(TestCase):
 
 class Planned(TestCase):
     def test_every_planned_trial_has_its_value_before_anything_is_written(self) -> None:
-        found = inputs_of(bind(method("molarity-series"), Sheet({"m_plan": "5.00; 15.00; 30.00"}, {})), {})
-        planned = {key[1]: item.value for key, item in found.items() if isinstance(key, tuple) and key[0] == "m_plan"}
+        inputs = inputs_of(bind(method("molarity-series"), Sheet({"m_plan": "5.00; 15.00; 30.00"}, {})), {})
+        planned = {key[1]: item.value for key, item in inputs.items() if isinstance(key, tuple) and key[0] == "m_plan"}
         self.assertEqual({n: round(value * 1000, 9) for n, value in planned.items()}, {1: 5.0, 2: 15.0, 3: 30.0})

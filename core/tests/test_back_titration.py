@@ -36,11 +36,11 @@ class BackTitration(TestCase):
     @outside("back-titration", by="molar mass of calcium carbonate (CIAAW); pharmacopoeia, from memory")
     def test_pure_calcium_carbonate(self) -> None:
         """19.983 mmol/g; a tablet of 1.2500 g is then 1250 mg CaCO₃ and takes 24.98 mmol."""
-        found = {r.key: r for r in evaluated(*trial(1, 0.2000), *trial(2, 0.2200)).results}
-        self.assertAlmostEqual(found["q_mean"].value, PER_GRAM, delta=0.02)
-        self.assertAlmostEqual(found["n_tablet"].value, 1.25 * PER_GRAM, delta=0.03)
-        self.assertAlmostEqual(found["m_k"].value, 1250, delta=1.5)
-        self.assertLess(abs(found["m_k"].value - 1250), found["m_k"].expanded)
+        results = {r.key: r for r in evaluated(*trial(1, 0.2000), *trial(2, 0.2200)).results}
+        self.assertAlmostEqual(results["q_mean"].value, PER_GRAM, delta=0.02)
+        self.assertAlmostEqual(results["n_tablet"].value, 1.25 * PER_GRAM, delta=0.03)
+        self.assertAlmostEqual(results["m_k"].value, 1250, delta=1.5)
+        self.assertLess(abs(results["m_k"].value - 1250), results["m_k"].expanded)
 
     def test_pink_at_once_voids_the_trial_and_says_to_take_less(self) -> None:
         outcome = evaluated(*trial(1, 0.4800, at_once="pink"), *trial(2, 0.2000), *trial(3, 0.2100))
@@ -64,7 +64,7 @@ class BackTitration(TestCase):
 
     def test_the_acid_burette_is_read_twice_or_the_acid_is_measured_once(self) -> None:
         """0.40 to 50.00 mL are 49.60 mL of acid; a pipette of 50 mL gives 50.00."""
-        readings = [one for one in trial(1, 0.2000) if one.key not in ("V_a", "V_a_start")]
+        readings = [given for given in trial(1, 0.2000) if given.key not in ("V_a", "V_a_start")]
         by_burette = evaluated(*readings, Given("V_a_start", "0.40", 1), Given("V_a", "50.00", 1))
         sheet = Sheet({"acid_by": "measured"}, {}, (Given("m_tablet", "1.25"), *readings, Given("V_a", "50.00", 1)))
         added = [{q.key: q.value for q in o.trials[0].quantities}["n"] for o in (by_burette, evaluate(ANTACID, sheet))]

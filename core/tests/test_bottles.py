@@ -29,15 +29,19 @@ def result(sheet: Sheet) -> ResultOut:
     return evaluate(TITRATION, sheet).results[0]
 
 
-def computed(found: Evaluation) -> list[object]:
-    return [[r.value for r in found.results], found.quantities, [trial.quantities for trial in found.trials]]
+def computed(evaluation: Evaluation) -> list[object]:
+    return [
+        [r.value for r in evaluation.results],
+        evaluation.quantities,
+        [trial.quantities for trial in evaluation.trials],
+    ]
 
 
 class Bottles(TestCase):
     def test_the_label_counts_as_if_it_had_been_planned(self) -> None:
         sheet = example_sheet(TITRATION)
         planned = replace(sheet, options={**sheet.options, "c_t": "0.1052", "c_t.limit": "0.0002"})
-        before, posted, wanted = (result(one) for one in (sheet, with_label("0.1052 ± 0.0002"), planned))
+        before, posted, wanted = (result(sheet) for sheet in (sheet, with_label("0.1052 ± 0.0002"), planned))
         self.assertEqual((posted.value, posted.u, posted.line), (wanted.value, wanted.u, wanted.line))
         self.assertAlmostEqual(posted.value / before.value, 0.1052 / 0.1026, places=12)
 
@@ -45,23 +49,23 @@ class Bottles(TestCase):
         wanted = result(with_label("0.1052 ± 0.0002"))
         percent = f"0.1052 mol/L ± {100 * 0.0002 / 0.1052:.12f} %"
         for text in ("0.1052+/-0.0002", " 105.2 mmol/L ± 0.2 mmol/L ", "0,1052 ± 0,0002", percent):
-            found = result(with_label(text))
-            self.assertAlmostEqual(found.value, wanted.value, places=12, msg=text)
-            self.assertAlmostEqual(found.u, wanted.u, places=12, msg=text)
+            result_out = result(with_label(text))
+            self.assertAlmostEqual(result_out.value, wanted.value, places=12, msg=text)
+            self.assertAlmostEqual(result_out.u, wanted.u, places=12, msg=text)
 
     def test_without_its_plus_minus_that_of_the_plan_stays(self) -> None:
         bound = bind(TITRATION, with_label("0.1052"))
         self.assertEqual((bound.options["c_t"], bound.options["c_t.limit"]), ("0.1052", "0.0004"))
 
     def test_it_is_shown_and_can_be_looked_at(self) -> None:
-        found = evaluate(TITRATION, with_label("0.1052 ± 0.0002"))
-        first = found.bench[0]
+        evaluation = evaluate(TITRATION, with_label("0.1052 ± 0.0002"))
+        first = evaluation.bench[0]
         self.assertEqual((first.key, first.shown.text, first.shown.unit), ("c_t", "0.1052 ± 0.0002", "mol/L"))
-        task = next(one for one in found.tasks if one.key == "c_t")
+        task = next(task for task in evaluation.tasks if task.key == "c_t")
         self.assertEqual((task.kind, task.title, task.done), ("bottle", "Titrant concentration", True))
         plain = evaluate(TITRATION, example_sheet(TITRATION))
-        self.assertNotIn("c_t", [one.key for one in plain.tasks])
-        self.assertEqual((found.progress, found.hand), (plain.progress, plain.hand))
+        self.assertNotIn("c_t", [task.key for task in plain.tasks])
+        self.assertEqual((evaluation.progress, evaluation.hand), (plain.progress, plain.hand))
 
     def test_what_cannot_stand_on_a_label_is_refused_with_a_sentence(self) -> None:
         bound = bind(TITRATION, example_sheet(TITRATION))
@@ -89,7 +93,7 @@ class Bottles(TestCase):
     def test_only_what_is_asked_for_under_the_choices(self) -> None:
         heat = method("heat-of-reaction")
         acid, salt = bind(heat, Sheet()), bind(heat, Sheet({"process": "dissolution"}))
-        self.assertEqual([one.key for one in acid.bottles], ["c_a", "c_b"])
+        self.assertEqual([bottle.key for bottle in acid.bottles], ["c_a", "c_b"])
         self.assertEqual(salt.bottles, ())
         with self.assertRaises(ChromataError):
             understand(salt, Given("c_a", "1.0"))

@@ -54,14 +54,14 @@ class Sensitivities(TestCase):
     """For c = c_t V / V_s they are c/c_t, c/V and −c/V_s."""
 
     def test_by_differentiation(self) -> None:
-        result, found = one_titre(), lines(one_titre())
+        result, budget_outs = one_titre(), lines(one_titre())
         for label, wanted in (
             ("Titrant concentration", result.value / 0.1026),
             ("Burette calibration", result.value / 21.54),
             ("Pipette calibration", -result.value / 20.00),
         ):
             with self.subTest(label):
-                self.assertAlmostEqual(number(found[label].sensitivity), wanted, delta=abs(wanted) * 0.005)
+                self.assertAlmostEqual(number(budget_outs[label].sensitivity), wanted, delta=abs(wanted) * 0.005)
 
     def test_sensitivity_times_input_is_what_is_added(self) -> None:
         for line in one_titre().budget:

@@ -33,16 +33,16 @@ class HeatOfFusion(TestCase):
         end = (240 * 4.184 * 25.0 - 40 * molar / 18.015) / (280 * 4.184)
         texts = {"m_w": "240.00", "T_start": "25.0", "T_end": f"{end:.1f}", "ice": "melted", "m_all": "280.00"}
         given = tuple(Given(key, text, n) for n in (1, 2) for key, text in texts.items())
-        found = results(evaluate(ICE, Sheet({"cup": "neglected"}, {}, given)))
-        self.assertAlmostEqual(found["H"], molar / 1000, delta=0.03)  # the end is rounded to 0.1 °C
-        self.assertGreater(found["simple"], found["H"] + 0.5)
+        values = results(evaluate(ICE, Sheet({"cup": "neglected"}, {}, given)))
+        self.assertAlmostEqual(values["H"], molar / 1000, delta=0.03)  # the end is rounded to 0.1 °C
+        self.assertGreater(values["simple"], values["H"] + 0.5)
 
     def test_what_the_simple_balance_adds_is_the_warming_of_the_melt_water(self) -> None:
         """The difference is M·c·(T₂ − 0 °C) and nothing else, where no cup is counted."""
         texts = {"m_w": "240.00", "T_start": "25.0", "T_end": "10.0", "ice": "melted", "m_all": "281.00"}
         given = tuple(Given(key, text, n) for n in (1, 2) for key, text in texts.items())
-        found = results(evaluate(ICE, Sheet({"cup": "neglected"}, {}, given)))
-        self.assertAlmostEqual(found["simple"] - found["H"], 18.015 * 4.184 * 10.0 / 1000, places=4)
+        values = results(evaluate(ICE, Sheet({"cup": "neglected"}, {}, given)))
+        self.assertAlmostEqual(values["simple"] - values["H"], 18.015 * 4.184 * 10.0 / 1000, places=4)
 
     def test_water_at_the_freezing_point_is_void(self) -> None:
         texts = {"m_w": "240.00", "T_start": "25.0", "T_end": "0.0", "ice": "melted", "m_all": "320.00"}
@@ -67,8 +67,8 @@ class HeatOfFusion(TestCase):
                 Given(w.key, w.text, w.trial, w.index) for n in (1, 2) for w in melt(6.007, 100 * n + seed, trial=n)
             )
             outcome = evaluate(ICE, Sheet({"peak": "trace"}, {}, given))
-            found = next(r for r in outcome.results if r.key == "H")
-            held += abs(found.value - 6.007) <= found.expanded + 0.05  # the room adds a little while it melts
+            result_out = next(r for r in outcome.results if r.key == "H")
+            held += abs(result_out.value - 6.007) <= result_out.expanded + 0.05  # the room adds a little while it melts
         self.assertGreaterEqual(held, 18)
 
 
@@ -92,12 +92,12 @@ class Food(TestCase):
         Common practice, no published source.
         """
         outcome = self.cup()
-        found = {q.key: q.value for q in (*outcome.trials[0].quantities, *outcome.quantities)}
-        self.assertAlmostEqual(found["q"], 5460, delta=1)
-        self.assertAlmostEqual(found["E"], 1.305, delta=5e-4)
-        self.assertAlmostEqual(found["E_short"], 1.305, delta=5e-4)
+        values = {q.key: q.value for q in (*outcome.trials[0].quantities, *outcome.quantities)}
+        self.assertAlmostEqual(values["q"], 5460, delta=1)
+        self.assertAlmostEqual(values["E"], 1.305, delta=5e-4)
+        self.assertAlmostEqual(values["E_short"], 1.305, delta=5e-4)
         self.assertAlmostEqual(results(outcome)["e"], 1.243, delta=5e-4)
-        self.assertAlmostEqual(found["E_said"], 4.857, delta=5e-4)
+        self.assertAlmostEqual(values["E_said"], 4.857, delta=5e-4)
 
     def test_a_mole_of_pieces_is_exothermic(self) -> None:
         """1.243 kcal a piece of 1 g is 5.2 kJ; times Avogadro 3.13 × 10²⁴ kJ/mol, negative."""
@@ -128,10 +128,10 @@ class HeatOfReaction(TestCase):
             given = tuple(
                 Given(w.key, w.text, w.trial, w.index) for n in (1, 2) for w in mix(-55.8, 10 * seed + n, trial=n)
             )
-            found = {p: evaluate(REACTION, Sheet({"peak": p}, {}, given)).results[0] for p in ("extrapolated", "trace")}
-            inside += abs(found["extrapolated"].value + 55.8) <= found["extrapolated"].expanded
-            drawn.append(found["extrapolated"].value)
-            highest.append(found["trace"].value)
+            heats = {p: evaluate(REACTION, Sheet({"peak": p}, {}, given)).results[0] for p in ("extrapolated", "trace")}
+            inside += abs(heats["extrapolated"].value + 55.8) <= heats["extrapolated"].expanded
+            drawn.append(heats["extrapolated"].value)
+            highest.append(heats["trace"].value)
         self.assertGreaterEqual(inside, 11)
         self.assertAlmostEqual(float(np.mean(drawn)), -55.8, delta=0.6)
         self.assertGreater(float(np.mean(highest)), float(np.mean(drawn)) + 0.3)
@@ -179,8 +179,8 @@ class IceWeighedFirst(TestCase):
         self.assertIn("before it goes in", self.told("73.00"))
 
     def test_the_result_is_that_of_the_mass_on_the_boat(self) -> None:
-        found = method("heat-of-fusion")
-        after = evaluate(found, example_sheet(found))
-        before = evaluate(found, example_sheet(found, {**found.example.options, "ice_by": "before"}))
+        ice = method("heat-of-fusion")
+        after = evaluate(ice, example_sheet(ice))
+        before = evaluate(ice, example_sheet(ice, {**ice.example.options, "ice_by": "before"}))
         self.assertEqual([round(r.value, 9) for r in after.results], [round(r.value, 9) for r in before.results])
         self.assertNotIn("m_all", {task.key for task in before.tasks})

@@ -65,8 +65,8 @@ class Charts(TestCase):
 
 class Series(TestCase):
     def test_it_is_asked_for_as_often_as_planned(self) -> None:
-        for made, key in ((3, "m_d"), (4, "own.s")):
-            hand = delivered(*("0.4987", "0.4991", "0.4979", "0.4985")[:made]).hand
+        for mass_key, key in ((3, "m_d"), (4, "own.s")):
+            hand = delivered(*("0.4987", "0.4991", "0.4979", "0.4985")[:mass_key]).hand
             self.assertEqual(hand.key, key)
         self.assertEqual(delivered("0.4987").hand.title, "Delivery 2, volume 1")
 

@@ -22,7 +22,7 @@ R = 8.314462618  # J/(mol·K), SI brochure, 9th ed.
 
 def said(bench: Bench) -> str:
     """What the findings on a bench say to do."""
-    return " ".join(f"{one.what} {one.do}" for one in bench.report.findings)
+    return " ".join(f"{finding.what} {finding.do}" for finding in bench.report.findings)
 
 
 class ChoicesOfWays(TestCase):
@@ -32,7 +32,7 @@ class ChoicesOfWays(TestCase):
         options = {"m_plan": "6.00; 12.00; 24.00", "own_asked": "each"}
         bench = Bench("molarity-series", options, from_example("molarity-series", {}))
         self.assertEqual(bench.order("own.c", "m", "own.n", "own.V"), ["own.V", "m", "own.n", "own.c"])
-        [volume] = [one for one in bench.report.own if one.key == "V"]
+        [volume] = [own_answer for own_answer in bench.report.own if own_answer.key == "V"]
         self.assertEqual((volume.unit, volume.trial, round(float(volume.text.split()[0]), 4)), ("L", None, 0.3426))
 
     @practice(WAYS[1])
@@ -44,16 +44,16 @@ class ChoicesOfWays(TestCase):
             self.assertEqual(bench.report.hand.step, step)
             self.assertIn("51.9 g at most", bench.report.hand.lead)
         unread = Bench("heat-of-fusion", {"ice_by": "after", "trials": "1"}, read[:1])
-        self.assertNotIn("at most", " ".join(f"{one.lead} {one.detail}" for one in unread.report.tasks))
+        self.assertNotIn("at most", " ".join(f"{task.lead} {task.detail}" for task in unread.report.tasks))
 
     @practice(WAYS[8])
     def test_a_piece_that_will_be_too_dark_is_said_when_it_is_weighed(self) -> None:
         """0.9127 g with 62 % of copper in 50 mL: 0.5659 g, 8.905 mmol, 0.178 mol/L; 8 mL of 0.2000 in 10 are 0.160."""
-        read = [one for one in from_example("metal-in-alloy", {}) if one[0] not in ("A_x", "V_taken", "V_made")]
+        read = [given for given in from_example("metal-in-alloy", {}) if given[0] not in ("A_x", "V_taken", "V_made")]
         bench = Bench("metal-in-alloy", {}, read)
         self.assertIn("about 0.18 mol/L in the flask", said(bench))
         self.assertNotIn("in the flask", said(Bench("metal-in-alloy", {"D_plan": "2"}, read)))
-        lighter = [(*one[:3], "0.4000") if one[0] == "m" else one for one in read]
+        lighter = [(*given[:3], "0.4000") if given[0] == "m" else given for given in read]
         self.assertNotIn("in the flask", said(Bench("metal-in-alloy", {}, lighter)))
         self.assertEqual(bind(method("metal-in-alloy"), Sheet({"alloy": "bronze"})).options["w_expected"], "90")
 
@@ -65,7 +65,7 @@ class ChoicesOfWays(TestCase):
         ):
             with self.subTest(by):
                 bench = Bench("metal-in-alloy", {"standards_by": by}, from_example("metal-in-alloy", {}))
-                self.assertEqual([one.key for one in bench.entries if one.key in ("V_std", "A_std")], wanted)
+                self.assertEqual([entry.key for entry in bench.entries if entry.key in ("V_std", "A_std")], wanted)
                 self.assertEqual(bench.report.hand.kind, "finished")
 
     @practice(WAYS[11])
@@ -85,7 +85,7 @@ class ChoicesOfWays(TestCase):
     def test_each_piece_has_a_rest_or_none(self) -> None:
         """One burned to its end, 1.38 g; of the other 0.27 g are left of 1.33 g."""
         example = from_example("food-calorimetry", {})
-        read = [(*one[:3], "0.00") if one[:2] == ("m_rest", 1) else one for one in example]
+        read = [(*given[:3], "0.00") if given[:2] == ("m_rest", 1) else given for given in example]
         bench = Bench("food-calorimetry", {}, read)
         burned = [next(q.value for q in t.quantities if q.key == "m") for t in bench.report.trials]
         self.assertEqual([round(m, 2) for m in burned], [1.38, 1.06])
@@ -97,14 +97,14 @@ class ChoicesOfWays(TestCase):
         read: list[Read] = [("E", 1, None, "-1.072"), ("E", 2, None, "0.421")]
         bench = Bench("voltaic-cells", options, read)
         self.assertEqual(bench.report.hand.kind, "finished")
-        self.assertEqual([one.title for one in bench.report.steps if one.key == "read"],
+        self.assertEqual([step.title for step in bench.report.steps if step.key == "read"],
                          ["Red to zinc, black to copper", "Red to silver, black to copper"])  # fmt: skip
         self.assertAlmostEqual(bench.value("d", 1), (1.072 / 1.1037 - 1) * 100, 0)
         self.assertNotIn("has the other sign", said(bench))
         turned = Bench("voltaic-cells", options, [("E", 1, None, "1.072"), ("E", 2, None, "0.421")])
         self.assertIn("has the other sign", said(turned))
-        made = solutions([(bind(method("voltaic-cells"), Sheet(options)), 4)])
-        self.assertEqual(len(made), 3, [one.title for one in made])
+        needed = solutions([(bind(method("voltaic-cells"), Sheet(options)), 4)])
+        self.assertEqual(len(needed), 3, [solution.title for solution in needed])
         for wrong in ("Zn/Cu; Cu/Zn", "Zn/Zn", "Zn/Cu; Ag", "Zn/Xx", "Zn/Cu/Ag", "/"):
             with self.subTest(wrong), self.assertRaises(SheetError):
                 bind(method("voltaic-cells"), Sheet({"cells": wrong}))
@@ -123,7 +123,7 @@ class ChoicesOfWays(TestCase):
         bench = Bench("nernst", options, read, {"voltmeter": "voltmeter-0.1mv"})
         self.assertAlmostEqual(bench.value("slope"), -slope * 1000, 1)
         self.assertAlmostEqual(bench.value("E_0"), 0.458, 3)
-        self.assertIn("Half-cells with 0.1 mol/L and 0.01 mol/L", [one.title for one in bench.report.steps])
+        self.assertIn("Half-cells with 0.1 mol/L and 0.01 mol/L", [step.title for step in bench.report.steps])
         with self.assertRaisesRegex(SheetError, "has 3 values and “Concentrations” has 4"):
             bind(method("nernst"), Sheet({**options, "c_other": "1; 1; 0.1"}))
         alone = bind(method("nernst"), Sheet({"c_plan": "1; 0.1; 0.01"}))  # who varies one is not asked for the other
@@ -137,7 +137,7 @@ class ChoicesOfWays(TestCase):
         tools = {"pipette": "hand-marked-3", "balance": "balance-0.01"}
         bench = Bench("volumetric-calibration", options, read, tools)
         self.assertNotIn("is more than", said(bench))
-        self.assertIn("step.mark", [one.key for one in bench.entries])
+        self.assertIn("step.mark", [entry.key for entry in bench.entries])
         begun = Bench("volumetric-calibration", options, [], tools).report.hand
         self.assertEqual((begun.key, begun.lead), ("V_set", "Draw to your mark for 1.00 mL,"))
         adjustable = Bench("volumetric-calibration", {**options, "pipette_is": "adjustable"}, read, tools)
@@ -151,8 +151,8 @@ class ChoicesOfWays(TestCase):
         plan = {"T_plan": "22; 40; 60; 70", "T_fixed": "40.0; 60", "bath_is": "mixed", "baths": "2", "bath_places": "1"}
         bound = bind(method("rate-temperature"), Sheet(plan))
         problem = problem_of(bound, 2)
-        [one] = problem.equipment
-        self.assertEqual((one.values, one.own, one.free), (("40", "60"), ("22", "70"), None))
+        [equipment] = problem.equipment
+        self.assertEqual((equipment.values, equipment.own, equipment.free), (("40", "60"), ("22", "70"), None))
         told = drawn(problem, solved_at_once(problem))
         self.assertEqual((told.minutes, told.least), (24, 24))
         self.assertIn("sees to 22 °C and 70 °C itself", told.sentence)
@@ -178,10 +178,10 @@ class ChoicesOfWays(TestCase):
             e = 460 + 25 * (v - 28.25) / 28.25 + (400 if v > 28.25 else 0) - (120 / (1 + 2 * v))
             read += [("V", 1, n + 1, f"{v:.2f}"), ("E", 1, n + 1, f"{e:.1f}")]
         bench = Bench("potentiometric-titration", options, read, {"voltmeter": "voltmeter-0.1mv"})
-        self.assertNotIn("m_before", [one.key for one in bench.entries])
-        [found] = [one for one in bench.report.results if one.key == "m_mean"]
-        self.assertEqual(found.unit, "g")
-        self.assertAlmostEqual(found.value, 6 * 0.016667 * 28.25 / 1000 * 278.01, delta=0.008)
+        self.assertNotIn("m_before", [entry.key for entry in bench.entries])
+        [result_out] = [result for result in bench.report.results if result.key == "m_mean"]
+        self.assertEqual(result_out.unit, "g")
+        self.assertAlmostEqual(result_out.value, 6 * 0.016667 * 28.25 / 1000 * 278.01, delta=0.008)
 
     @practice(WAYS[18])
     def test_crucibles_that_disagree_ask_for_a_third(self) -> None:
@@ -199,7 +199,7 @@ class ChoicesOfWays(TestCase):
         self.assertEqual(len(bench.report.trials), 3)
         self.assertEqual(bench.report.hand.kind, "finished")
         self.assertAlmostEqual(bench.value("w"), ((1.109 / 3.074) + (1.080 / 3.000)) / 2 * 100, 1)
-        self.assertIn("own.x", [one.key for one in bench.entries])
+        self.assertIn("own.x", [entry.key for entry in bench.entries])
 
     @practice(WAYS[19])
     def test_a_column_is_packed_and_shown_to_be_acid_before_it_is_used(self) -> None:
@@ -208,5 +208,5 @@ class ChoicesOfWays(TestCase):
         self.assertEqual(bench.order("V_a", "first_drops", "step.pack"), ["step.pack", "first_drops", "V_a"])
         for seconds, fast in (("5", True), ("8", False)):
             counted = replace(bench.sheet, given=(*bench.sheet.given, Given("t_drops", seconds, 1)))
-            found = evaluate(method("ion-exchange-titration"), counted).findings
-            self.assertEqual(any("more than three a second" in one.what for one in found), fast)
+            findings = evaluate(method("ion-exchange-titration"), counted).findings
+            self.assertEqual(any("more than three a second" in finding.what for finding in findings), fast)

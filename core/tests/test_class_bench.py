@@ -34,20 +34,22 @@ class TrueBench(TestCase):
             for seed in (1, 2):
                 with self.subTest(method=slug, seed=seed):
                     sheet = true_bench(method(slug), plan_of(slug), {key: str(true)}, seed)
-                    found = next(one for one in evaluate(method(slug), sheet).results if one.key == key)
-                    self.assertAlmostEqual(found.value / true, 1.0, delta=2e-4)
+                    result_out = next(
+                        result_out for result_out in evaluate(method(slug), sheet).results if result_out.key == key
+                    )
+                    self.assertAlmostEqual(result_out.value / true, 1.0, delta=2e-4)
 
     def test_an_accepted_value_is_in_the_declared_unit_whatever_the_class_s(self) -> None:
         """2 kcal/g are 8.368 kJ/g (thermochemical calorie, 4.184 J)."""
         plan = Sheet({"energies": "kJ"})
-        found = evaluate(method("food-calorimetry"), true_bench(method("food-calorimetry"), plan, {"e": "2.0"}, 1))
-        self.assertAlmostEqual(found.results[0].value, 8.368, places=3)
+        evaluation = evaluate(method("food-calorimetry"), true_bench(method("food-calorimetry"), plan, {"e": "2.0"}, 1))
+        self.assertAlmostEqual(evaluation.results[0].value, 8.368, places=3)
 
     def test_portions_differ_from_bench_to_bench_and_the_air_does_not(self) -> None:
         sheets = [true_bench(method("gas-eudometer"), plan_of("gas-eudometer"), {}, seed, 7) for seed in range(5)]
-        texts = [{one.key: one.text for one in sheet.given if one.trial in (None, 1)} for sheet in sheets]
-        self.assertEqual(len({one["m"] for one in texts}), 5)
-        self.assertEqual(len({one["p_bar"] for one in texts}), 1)
+        texts = [{given.key: given.text for given in sheet.given if given.trial in (None, 1)} for sheet in sheets]
+        self.assertEqual(len({text["m"] for text in texts}), 5)
+        self.assertEqual(len({text["p_bar"] for text in texts}), 1)
 
     def test_a_truth_that_no_instrument_could_show_leaves_a_bench_as_it_was(self) -> None:
         """0.9 mol/L would take 70 mL from a burette of 50: its readings still fit each other."""
@@ -62,9 +64,9 @@ class ClassAtWork(TestCase):
                 acts = bench_at_work(declared, plan_of(slug), {}, 1, 5, 120)
                 times = [act.after for act in acts]
                 self.assertEqual(times, sorted(times))
-                found = written(slug, acts)
-                self.assertEqual(found.hand.kind, "finished")
-                self.assertNotIn("too-many-digits", [finding.code for finding in found.findings])
+                evaluation = written(slug, acts)
+                self.assertEqual(evaluation.hand.kind, "finished")
+                self.assertNotIn("too-many-digits", [finding.code for finding in evaluation.findings])
 
     def test_the_same_seed_writes_the_same(self) -> None:
         plan, declared = plan_of("standardisation"), method("standardisation")
@@ -89,7 +91,7 @@ class ClassAtWork(TestCase):
 def written(slug: str, acts: list[Timed]) -> Evaluation:
     """What the core says of all that was written, corrections taken over."""
     last = {(a.written.key, a.written.trial, a.written.index): a.written for a in acts if a.written.key != "call"}
-    given = tuple(Given(one.key, one.text, one.trial, one.index) for one in last.values())
+    given = tuple(Given(value.key, value.text, value.trial, value.index) for value in last.values())
     sheet = replace(plan_of(slug), given=given)
     return evaluate(method(slug), sheet)
 
@@ -104,11 +106,11 @@ class OtherInstruments(TestCase):
             with self.subTest(method=slug, tool=tool):
                 plan = plan_of(slug)
                 other = replace(plan, instruments={**plan.instruments, role: tool})
-                found = [
+                states = [
                     evaluate(method(slug), example_as_planned(bind(method(slug), sheet), sheet)).results[0].value
                     for sheet in (plan, other)
                 ]
-                self.assertAlmostEqual(found[1] / found[0], 1.0, delta=0.005)
+                self.assertAlmostEqual(states[1] / states[0], 1.0, delta=0.005)
 
 
 class AsPlanned(TestCase):
@@ -120,19 +122,19 @@ class AsPlanned(TestCase):
             declared, Sheet({**declared.example.options, **options}, declared.example.instruments), {}, 3
         )
         report = evaluate(declared, sheet)
-        self.assertEqual([one.what for one in report.findings if "decimals than" not in one.what], [])
-        return {(one.key, one.trial): one.value for one in report.results}
+        self.assertEqual([finding.what for finding in report.findings if "decimals than" not in finding.what], [])
+        return {(result.key, result.trial): result.value for result in report.results}
 
     def test_pairs_and_poles_are_those_of_the_plan(self) -> None:
         """Zinc against copper is negative, 1.104 V by the usual table (from memory), and the example lies 8 % below."""
-        found = self.results("voltaic-cells", {"cells": "Zn/Cu; Ag/Cu"})
-        self.assertAlmostEqual(found["E_cell", 1], -1.104 * 0.421 / 0.458, delta=0.01)
-        self.assertGreater(found["E_cell", 2], 0)
+        results = self.results("voltaic-cells", {"cells": "Zn/Cu; Ag/Cu"})
+        self.assertAlmostEqual(results["E_cell", 1], -1.104 * 0.421 / 0.458, delta=0.01)
+        self.assertGreater(results["E_cell", 2], 0)
 
     def test_concentrations_follow_nernst(self) -> None:
         """59.2 mV / 2 a decade at 25 °C; at 22.4 °C 29.3, for the five that are planned as for the example's four."""
-        found = self.results("nernst", {"c_plan": "0.5; 0.05; 0.005; 0.0005; 0.00005"})
-        self.assertAlmostEqual(found["slope", None], -29.3, delta=0.6)
+        results = self.results("nernst", {"c_plan": "0.5; 0.05; 0.005; 0.0005; 0.00005"})
+        self.assertAlmostEqual(results["slope", None], -29.3, delta=0.6)
         both = {"cell": "CuAg", "varied": "both", "c_plan": "1; 0.1; 1; 0.1", "c_other": "1; 1; 0.1; 0.01"}
         self.assertAlmostEqual(self.results("nernst", both)["z_found", None], 2, delta=0.1)
 
@@ -150,13 +152,13 @@ class AsPlanned(TestCase):
         """Five kilograms on a balance for 200 g."""
         plan = Sheet({"m_plan": "5000; 5000; 5000"}, {"balance": "balance-0.001"})
         sheet = true_bench(method("molarity-series"), plan, {}, 1)
-        self.assertTrue(all(float(one.text) < 100 for one in sheet.given if one.key == "m"))
+        self.assertTrue(all(float(given.text) < 100 for given in sheet.given if given.key == "m"))
 
     def test_an_answer_with_a_slip_keeps_its_power_and_its_unit(self) -> None:
         """Joules for a mole are some thousand, with any slip too."""
         plan = Sheet({"heats": "J", "trials": "1"})
         benches = [bench_at_work(method("heat-of-fusion"), plan, {}, seed, 3, 170) for seed in range(12)]
-        told = [one.written.text for acts in benches for one in acts if one.written.key == "own.H"]
+        told = [act.written.text for acts in benches for act in acts if act.written.key == "own.H"]
         values = [read_in(text, "J/mol").value for text in told]
         self.assertGreater(len(values), 8)
         self.assertTrue(all(2000 < value < 20000 for value in values), told)

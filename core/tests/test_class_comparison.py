@@ -18,17 +18,17 @@ def compared(groups: dict[str, tuple[float, ...]], shift: float = 0.0) -> ClassC
         for name, values in groups.items()
         for number, value in enumerate(values, 1)
     ]
-    found = class_comparison("Extra sleep", "h", results)
-    assert found
-    return found
+    comparison = class_comparison("Extra sleep", "h", results)
+    assert comparison
+    return comparison
 
 
 class Products(TestCase):
     def test_welch_s_p_is_the_published_one_and_means_are_ranked(self) -> None:
-        found = compared(SLEEP)
-        self.assertEqual([product.label for product in found.products], ["drug 2", "drug 1"])
-        self.assertEqual([round(product.mean, 2) for product in found.products], [2.33, 0.75])
-        self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", found.sentence)
+        class_comparison = compared(SLEEP)
+        self.assertEqual([product.label for product in class_comparison.products], ["drug 2", "drug 1"])
+        self.assertEqual([round(product.mean, 2) for product in class_comparison.products], [2.33, 0.75])
+        self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", class_comparison.sentence)
 
     def test_a_clear_difference_is_said(self) -> None:
         self.assertIn("drug 2 lies above drug 1", compared(SLEEP, shift=3).sentence)
@@ -41,16 +41,16 @@ class Products(TestCase):
         self.assertEqual(compared({"a": (1.00, 1.02)}).sentence, "Mean of 2 benches: 1.010 h, s = 0.014 h.")
 
     def test_a_bench_far_off_is_marked_and_kept(self) -> None:
-        found = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
-        self.assertEqual((found.products[0].suspects, len(found.products[0].results)), ([6], 6))
-        self.assertIn("Bench 6 lies far from the others", found.sentence)
+        class_comparison = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
+        self.assertEqual((class_comparison.products[0].suspects, len(class_comparison.products[0].results)), ([6], 6))
+        self.assertIn("Bench 6 lies far from the others", class_comparison.sentence)
 
     def test_who_came_closest_is_said_where_the_accepted_value_may_be_seen(self) -> None:
         def said(*values: float, accepted: float | None = 1.0) -> str:
             results = [BenchResult(n, "a", value, 0.1, accepted) for n, value in enumerate(values, 1)]
-            found = class_comparison("x", "h", results)
-            assert found
-            return found.sentence
+            comparison = class_comparison("x", "h", results)
+            assert comparison
+            return comparison.sentence
 
         self.assertIn("Closest: bench 2, 1.0 % from the accepted value.", said(1.02, 1.01, 0.97))
         self.assertIn("Closest: benches 1 and 2, 2.0 %", said(1.02, 0.98, 0.95))

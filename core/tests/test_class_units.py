@@ -26,17 +26,17 @@ _PINT: pint.UnitRegistry[float] = pint.UnitRegistry(autoconvert_offset_to_baseun
 
 def _converted(value: float, source: str, target: str) -> float:
     """By pint's own whole registry: its calorie is the thermochemical one, its mmHg the conventional one."""
-    for said, name in (("·", "*"), ("kcal", "kilocalorie")):
-        source, target = source.replace(said, name), target.replace(said, name)
+    for sign, name in (("·", "*"), ("kcal", "kilocalorie")):
+        source, target = source.replace(sign, name), target.replace(sign, name)
     return float(_PINT.Quantity(value, source).to(target).magnitude)
 
 
 def _class_choices() -> list[tuple[Method, str, Choice]]:
     return [
-        (found, option.key, choice)
-        for found in methods().values()
-        for option in found.options
-        if option.key in unit_options(found) and isinstance(option, ChoiceOption)
+        (method, option.key, choice)
+        for method in methods().values()
+        for option in method.options
+        if option.key in unit_options(method) and isinstance(option, ChoiceOption)
         for choice in option.choices
         if choice.units
     ]
@@ -46,8 +46,8 @@ def _with(sheet: Sheet, option: str, choice: str, *more: Given) -> Sheet:
     return replace(sheet, options={**sheet.options, option: choice}, given=(*sheet.given, *more))
 
 
-def _judged(found: Evaluation) -> list[tuple[str, str, int | None]]:
-    return sorted((f.code, f.level, f.trial) for f in found.findings)
+def _judged(evaluation: Evaluation) -> list[tuple[str, str, int | None]]:
+    return sorted((f.code, f.level, f.trial) for f in evaluation.findings)
 
 
 class ClassUnits(TestCase):
@@ -93,40 +93,42 @@ class ClassUnits(TestCase):
             ("62.54 L·mmHg/(mol·K)", "right"),
             ("8.34", "slip"),
         ):
-            said = evaluate(method("gas-eudometer"), _with(sheet, "pressures", "atm", Given(own("R_mean").key, text)))
+            evaluation = evaluate(
+                method("gas-eudometer"), _with(sheet, "pressures", "atm", Given(own("R_mean").key, text))
+            )
             with self.subTest(text=text):
-                self.assertEqual(said.own[0].unit, "L·atm/(mol·K)")
-                self.assertEqual(said.own[0].agrees, kind == "right", said.own[0].sentence)
+                self.assertEqual(evaluation.own[0].unit, "L·atm/(mol·K)")
+                self.assertEqual(evaluation.own[0].agrees, kind == "right", evaluation.own[0].sentence)
 
     def test_an_accepted_value_stays_in_its_declared_unit(self) -> None:
         """1.6 kcal/g is 6.694 kJ/g, with 4.184 kJ to the thermochemical kilocalorie."""
         food = method("food-calorimetry")
         sheet = example_sheet(food)
-        for choice, said in (("kcal", "1.6 kcal/g"), ("kJ", "6.694 kJ/g")):
-            found = evaluate(food, _with(sheet, "energies", choice), {"e": "1.6"})
-            compared = next(r.comparison for r in found.results if r.key == "e")
+        for choice, answer in (("kcal", "1.6 kcal/g"), ("kJ", "6.694 kJ/g")):
+            evaluation = evaluate(food, _with(sheet, "energies", choice), {"e": "1.6"})
+            compared = next(r.comparison for r in evaluation.results if r.key == "e")
             assert compared is not None
-            self.assertIn(said, compared.sentence)
+            self.assertIn(answer, compared.sentence)
             self.assertAlmostEqual(compared.percent_error, -3.9, 0)
 
     def test_what_foretells_a_reading_is_in_the_unit_of_its_scale(self) -> None:
         """36 mL on a tube of 50 mL, where the class works in litres and atmospheres."""
         sheet = Sheet({"pressures": "atm"}, {}, (Given("p_bar", "1005.2"),))
-        said = judge(method("gas-eudometer"), sheet, Given("m", "0.0349", 1))
-        self.assertIn("Volume to be expected 36.0 mL", said.text)
+        verdict = judge(method("gas-eudometer"), sheet, Given("m", "0.0349", 1))
+        self.assertIn("Volume to be expected 36.0 mL", verdict.text)
 
     def test_the_rule_of_agreement_is_told_in_the_class_s_unit(self) -> None:
-        found = evaluate(method("heat-of-fusion"), _with(example_sheet(method("heat-of-fusion")), "heats", "J"))
-        assert found.agreement is not None
-        self.assertIn("300 J/mol", found.agreement.why)
+        evaluation = evaluate(method("heat-of-fusion"), _with(example_sheet(method("heat-of-fusion")), "heats", "J"))
+        assert evaluation.agreement is not None
+        self.assertIn("300 J/mol", evaluation.agreement.why)
 
     def test_units_that_do_not_go_together_are_refused_when_a_method_is_loaded(self) -> None:
         fusion = method("heat-of-fusion")
-        for units, said in (
+        for units, sentence in (
             ({"kJ": "kg"}, "cannot be turned"), ({"furlong": "m"}, "Nothing is declared in furlong"),
             ({"°C": "K"}, "same zero"), ({"kJ": "nonsense"}, "nonsense"),
         ):  # fmt: skip
             option = ChoiceOption("own_units", "Units", (Choice("a", "A"), Choice("b", "B", units=units)), "a")
             problems = problems_of(replace(fusion, options=(*fusion.options, option)))
             with self.subTest(units=units):
-                self.assertTrue(any(said in problem for problem in problems), problems)
+                self.assertTrue(any(sentence in problem for problem in problems), problems)

@@ -43,10 +43,10 @@ def results(*values: float, accepted: float | None = None, expanded: float = 0.0
     return [BenchResult(n, "", value, expanded, accepted) for n, value in enumerate(values, 1)]
 
 
-def compared(found: list[BenchResult]) -> ClassComparison:
-    made = class_comparison("Concentration", "mol/L", found)
-    assert made
-    return made
+def compared(results: list[BenchResult]) -> ClassComparison:
+    comparison = class_comparison("Concentration", "mol/L", results)
+    assert comparison
+    return comparison
 
 
 class StandingApart(TestCase):
@@ -55,21 +55,21 @@ class StandingApart(TestCase):
         self.assertEqual(apart(ROSNER, 1), [], "the first alone hides behind the others")
 
     def test_they_count_until_somebody_decides(self) -> None:
-        found = results(1.00, 1.02, 1.01, 1.03, 1.02, 1.60)
-        [product] = compared(found).products
+        of_class = results(1.00, 1.02, 1.01, 1.03, 1.02, 1.60)
+        [product] = compared(of_class).products
         self.assertEqual((product.n, product.suspects), (6, [6]))
         self.assertAlmostEqual(product.robust or 0, 1.02, delta=0.02)
-        found[5] = replace(found[5], left_out="The pipette was the wrong one.")
-        [product] = compared(found).products
+        of_class[5] = replace(of_class[5], left_out="The pipette was the wrong one.")
+        [product] = compared(of_class).products
         self.assertEqual((product.n, product.suspects, len(product.results)), (5, [], 6))
         self.assertAlmostEqual(product.mean, 1.016)
 
     def test_nobody_left_is_no_division_by_nothing(self) -> None:
-        found = [replace(one, left_out="x") for one in results(1.0, 1.1)]
-        self.assertEqual(compared(found).products[0].n, 2)
+        of_class = [replace(result, left_out="x") for result in results(1.0, 1.1)]
+        self.assertEqual(compared(of_class).products[0].n, 2)
         for product in ("", "B"):  # beside an accepted value, and beside another product
-            found = [replace(one, left_out="x") for one in results(1.0, 1.1, 1.3, accepted=1.0)]
-            told = compared([*found, *(replace(one, product=product) for one in found)])
+            of_class = [replace(result, left_out="x") for result in results(1.0, 1.1, 1.3, accepted=1.0)]
+            told = compared([*of_class, *(replace(bench_result, product=product) for bench_result in of_class)])
             self.assertIn("Closest", told.sentence)
 
     def test_how_far_the_class_is_off_and_whether_by_chance(self) -> None:
@@ -92,8 +92,8 @@ class ThePicture(TestCase):
         dots = [dot for strip in plot.strips for dot in strip.dots]
         self.assertEqual(len(dots), 48)
         for row in {dot.y for dot in dots}:
-            for one, other in pairwise(sorted(dot.x for dot in dots if dot.y == row)):
-                self.assertGreaterEqual(other - one, 2 * RADIUS)
+            for left, other in pairwise(sorted(dot.x for dot in dots if dot.y == row)):
+                self.assertGreaterEqual(other - left, 2 * RADIUS)
         for dot in dots:
             self.assertTrue(RADIUS <= dot.x <= WIDTH - RADIUS and 0 <= dot.y <= plot.height, dot)
 
@@ -121,8 +121,8 @@ def told(
     sheet = titration(*trials, rough=None, options=PLAIN, seen=seen)
     given = (*sheet.given, *(Given(f"own.{key}", text) for key, text in (own or {}).items()))
     state = evaluate(method("acid-base-titration"), replace(sheet, given=given), {"c_s": "0.0938"})
-    found = next((one for one in state.results if one.key == "c_s"), None)
-    result = found and BenchResult(number, "", found.value, found.expanded, 0.0938)
+    result_out = next((result for result in state.results if result.key == "c_s"), None)
+    result = result_out and BenchResult(number, "", result_out.value, result_out.expanded, 0.0938)
     return BenchTold(number, state, result)
 
 
@@ -157,14 +157,14 @@ class Causes(TestCase):
         at = context_of(gas, example_sheet(gas))
         effects = what_if(at.bound)
         state = evaluate(gas, example_sheet(gas))
-        for effect in (one for one in effects if abs(one.percent) > 2):
+        for effect in (effect for effect in effects if abs(effect.percent) > 2):
             value = 8.314 * (1 + effect.percent / 100)
             room = [
                 BenchTold(n, state, r) for n, r in enumerate(results(8.314, value, accepted=8.314, expanded=0.02), 1)
             ]
             [cause] = fault_causes(room, effects)
             self.assertEqual((cause.benches, cause.kind), ([2], "fault"))
-            same = [one.says for one in effects if abs(one.percent - effect.percent) < 0.1]
+            same = [cause.says for cause in effects if abs(cause.percent - effect.percent) < 0.1]
             self.assertTrue(any(says in cause.label for says in same), cause)
         far = [BenchTold(1, state, r) for r in results(80.0, accepted=8.314, expanded=0.02)]
         self.assertEqual(fault_causes(far, effects), [], "nothing of the kind makes it ten times as large")
@@ -177,16 +177,22 @@ class OneLineForAll(TestCase):
         chosen = method("rate-temperature")
         sheet = example_sheet(chosen)
         slower = tuple(
-            replace(one, text=f"{float(one.text) * factor:.1f}") if one.key == "t" else one for one in sheet.given
+            replace(given, text=f"{float(given.text) * factor:.1f}") if given.key == "t" else given
+            for given in sheet.given
         )
         return context_of(chosen, replace(sheet, given=slower))
 
     def test_of_one_bench_it_is_its_own_result(self) -> None:
         at = self.bench(1.0)
-        own = {one.key: one for one in evaluate(at.bound.method, example_sheet(at.bound.method)).results}
-        for one in pooled_results({"record 1": at}):
-            self.assertAlmostEqual(one.value / own[one.quantity.key].value, 1, 9)
-            self.assertAlmostEqual(one.made.u * one.factor / own[one.quantity.key].u, 1, 6)
+        own = {
+            result_out.key: result_out
+            for result_out in evaluate(at.bound.method, example_sheet(at.bound.method)).results
+        }
+        for pooled_result in pooled_results({"record 1": at}):
+            self.assertAlmostEqual(pooled_result.value / own[pooled_result.quantity.key].value, 1, 9)
+            self.assertAlmostEqual(
+                pooled_result.made.u * pooled_result.factor / own[pooled_result.quantity.key].u, 1, 6
+            )
 
     @outside("rate-temperature", by="scipy.stats.linregress through the points of three benches")
     def test_the_line_is_that_through_all_points(self) -> None:
@@ -197,9 +203,9 @@ class OneLineForAll(TestCase):
             for n in at.trials()
         ]
         peer = linregress(*zip(*points, strict=True))
-        energy = next(one for one in pooled_results(benches) if one.quantity.key == "E_a")
+        energy = next(pooled_result for pooled_result in pooled_results(benches) if pooled_result.quantity.key == "E_a")
         self.assertAlmostEqual(energy.value / (-8.314462618 * peer.slope), 1, 6)
-        drawing = next(one for one in method("rate-temperature").charts if isinstance(one, Draws))
+        drawing = next(draws for draws in method("rate-temperature").charts if isinstance(draws, Draws))
         chart = drawing.pooled(benches)
         assert chart
         self.assertEqual(len(chart.lines[0].points), len(points))

@@ -43,9 +43,9 @@ class ClosedBalances(TestCase):
             at = truth("coulometry-iodine", {"z": "10"}, seed)
             rows = sorted(place.row or 0 for place in at if place.key == "t" and place.trial == 1)
             t, i = ([at[Place(key, 1, row)] for row in rows] for key in ("t", "I"))
-            made = sorted(place.row or 0 for place in at if place.key == "V_std")
-            c = [1.000 * at[Place("V_std", None, row)] / 10.00 for row in made]  # mmol/L
-            slope, start = np.polyfit(c, [at[Place("A_std", None, row)] for row in made], 1)
+            flasks = sorted(place.row or 0 for place in at if place.key == "V_std")
+            c = [1.000 * at[Place("V_std", None, row)] / 10.00 for row in flasks]  # mmol/L
+            slope, start = np.polyfit(c, [at[Place("A_std", None, row)] for row in flasks], 1)
             iodine = (at[Place("A_x", 1, 1)] - start) / slope * at[Place("V", 1)] / 1e6  # mol
             self.assertAlmostEqual(float(np.trapezoid(i, t)) / F / iodine, 10, 3)
 

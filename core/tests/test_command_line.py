@@ -55,13 +55,13 @@ class CommandLine(Command):
     def test_computing_says_result_budget_lines_and_comparison(self) -> None:
         status, out, _ = self.run_command("compute", "acid-base-titration", "-", stdin=json.dumps(SHEET))
         self.assertEqual(status, 0)
-        for said in (
+        for phrase in (
             "V = V_end − V_start = 21.78 mL − 0.24 mL = 21.54 mL",
             "0.10770 ±",
             "Burette calibration",
             "−0.28 % from 0.1080",
         ):
-            self.assertIn(said, out)
+            self.assertIn(phrase, out)
 
     def test_json_out_holds_full_precision(self) -> None:
         data = json.loads(self.run_command("compute", "acid-base-titration", "-", "--json", stdin=json.dumps(SHEET))[1])
@@ -138,7 +138,7 @@ class OwnMethods(Command):
             self.assertEqual(as_csv, out)
 
     def test_the_vocabulary_names_every_record_that_a_file_may_hold(self) -> None:
-        records = {one["name"] for one in json.loads(self.run_command("vocabulary", "--json")[1])}
+        records = {load["name"] for load in json.loads(self.run_command("vocabulary", "--json")[1])}
         text = self.run_command("vocabulary")[1]
         for slug in ("hydrate", "voltaic-cells", "beer-lambert"):
             data = json.loads(self.run_command("export", slug)[1])
@@ -186,10 +186,10 @@ class MoreCommands(Command):
             with self.subTest(slug), tempfile.TemporaryDirectory() as folder:
                 _, as_json, _ = self.run_command("simulate", slug, "--seed", "4", "--json")
                 (Path(folder) / "a.json").write_text(as_json)
-                found = [
+                outcomes = [
                     self.first(slug, file) for file in (str(Path(folder) / "a.json"), self.simulated(slug, 4, folder))
                 ]
-                self.assertEqual(found[0], found[1])
+                self.assertEqual(outcomes[0], outcomes[1])
 
     def test_flags_go_before_the_file(self) -> None:
         with tempfile.TemporaryDirectory() as folder:
@@ -205,13 +205,13 @@ class MoreCommands(Command):
             file = self.simulated("beer-lambert", 3, folder)
             _, text, _ = self.run_command("compute", "beer-lambert", file)
             data = json.loads(self.run_command("compute", "beer-lambert", file, "--json")[1])
-        said = {one["label"]: one for one in data["statistics"]}
+        statistics = {statistic["label"]: statistic for statistic in data["statistics"]}
         dots = next(line for line in data["charts"][0]["lines"] if line["label"] == "Standards")["points"]
         fit = stats.linregress(*zip(*dots, strict=True))
         for label, value, u in (("Slope", fit.slope, fit.stderr), ("Intercept", fit.intercept, fit.intercept_stderr)):
-            self.assertAlmostEqual(said[label]["value"], value, places=9)
-            self.assertAlmostEqual(said[label]["u"], u, places=9)
-        self.assertAlmostEqual(said["r²"]["value"], fit.rvalue**2, places=9)
+            self.assertAlmostEqual(statistics[label]["value"], value, places=9)
+            self.assertAlmostEqual(statistics[label]["u"], u, places=9)
+        self.assertAlmostEqual(statistics["r²"]["value"], fit.rvalue**2, places=9)
         self.assertIn("Calibration line: Slope", text)
 
     def test_what_is_missing_is_named(self) -> None:
@@ -237,14 +237,14 @@ class MoreCommands(Command):
     def test_a_plan_tells_targets_and_what_it_takes(self) -> None:
         status, out, _ = self.run_command("plan", "beer-lambert", "--benches", "6", "--option", "c_stock=20 mmol/L")
         self.assertEqual(status, 0)
-        for said in ("Aim for", "For 6 benches", "Spectrophotometer:", "Expect"):
-            self.assertIn(said, out)
+        for phrase in ("Aim for", "For 6 benches", "Spectrophotometer:", "Expect"):
+            self.assertIn(phrase, out)
 
     def test_instruments_are_listed_and_choices_described(self) -> None:
         self.assertIn("burette-50-b", self.run_command("instruments")[1])
         _, out, _ = self.run_command("describe", "hydrate")
-        for said in ("identify: Unknown salt", "Instruments", "balance"):
-            self.assertIn(said, out)
+        for phrase in ("identify: Unknown salt", "Instruments", "balance"):
+            self.assertIn(phrase, out)
 
     def test_odd_input_gets_a_sentence_and_no_traceback(self) -> None:
         for text in ("x" * 200_000, "null", "[]", "true", "\ufeff", "{}", '{"u": true}', "key\n", '{"readings": 7}'):

@@ -104,14 +104,15 @@ class OnASheet(TestCase):
             Given("V_end", "5.00", 2),
         )
         self.assertEqual(
-            [(one.trial, one.key, one.what) for one in found(check, *written)],
+            [(finding.trial, finding.key, finding.what) for finding in found(check, *written)],
             [(1, "V_end", "4.35 is only 4.25 mL on.")],
         )
 
     def test_once_where_nothing_belongs_to_a_trial(self) -> None:
         check = Whenever("sample", "V_s > most", "More than {most:mL}.", "", "", on="V_s", limits={"most": "10 mL"})
         self.assertEqual(
-            [(one.trial, one.what) for one in found(check, Given("V_s", "20.00"))], [(None, "More than 10 mL.")]
+            [(finding.trial, finding.what) for finding in found(check, Given("V_s", "20.00"))],
+            [(None, "More than 10 mL.")],
         )
 
     def test_a_sentence_says_what_is_known_and_breaks_nothing(self) -> None:
@@ -119,32 +120,32 @@ class OnASheet(TestCase):
         told = "{V_s}, {V_end}, {V_end - V_start:mL}, {V}, {most}"
         check = Whenever("high", "V_start > most", told, "", "", limits={"most": "1 mL"})
         written = (Given("V_s", "20.00"), Given("V_start", "2.00", 1))
-        self.assertEqual([one.what for one in found(check, *written)], ["20.00, –, –, –, 1 mL"])
+        self.assertEqual([finding.what for finding in found(check, *written)], ["20.00, –, –, –, 1 mL"])
 
     def test_what_cannot_be_worked_yet_decides_nothing(self) -> None:
-        one = (Given("m_heated", "18.234", 1, 1),)
+        given = (Given("m_heated", "18.234", 1, 1),)
         for condition in ("sd(m_heated) > 0", "not sd(m_heated) > 0", "m_heated / (m_heated - m_heated) != 1"):
             check = Whenever("x", condition, "x", "", "")
-            at = context_of(HYDRATE, Sheet({}, {}, one))
+            at = context_of(HYDRATE, Sheet({}, {}, given))
             self.assertEqual([*check.look(at)], [], condition)
 
     def test_a_worked_row_has_its_unit(self) -> None:
         light = method("beer-lambert")
         at = context_of(light, example_sheet(light))
         check = Whenever("c", "c_std > 0", "{c_std} and {before(c_std)}", "", "", each="c_std")
-        said = [one.what for one in check.look(at)]
-        self.assertTrue(said[1].startswith("0.") and said[1].count("mol/L") == 2, said)
+        sentences = [finding.what for finding in check.look(at)]
+        self.assertTrue(sentences[1].startswith("0.") and sentences[1].count("mol/L") == 2, sentences)
 
     def test_rows_of_a_trial_are_asked_though_nothing_in_the_condition_is_of_a_trial(self) -> None:
         check = Whenever("few", "row == 2 and drying == 2", "x", "", "", each="m_heated", limits={"drying": "2"})
         weighed = tuple(Given("m_heated", text, 1, row) for row, text in enumerate(("18.234", "18.232"), 1))
         at = context_of(HYDRATE, Sheet({}, {}, weighed))
-        self.assertEqual([(one.trial, one.index) for one in check.look(at)], [(1, 2)])
+        self.assertEqual([(finding.trial, finding.index) for finding in check.look(at)], [(1, 2)])
 
     def test_a_rejected_trial_is_left_in_peace(self) -> None:
         check = Whenever("high", "V_start > most", "{V_start}", "", "", limits={"most": "1 mL"})
         written = (Given("V_start", "2.00", 1), Given("void", "Air bubble", 1), Given("V_start", "3.00", 2))
-        self.assertEqual([one.trial for one in found(check, *written)], [2])
+        self.assertEqual([finding.trial for finding in found(check, *written)], [2])
 
     def test_row_by_row_at_the_limit_of_a_weighing(self) -> None:
         """0.0020 g more is as the rule allows, 0.0021 g is not: worked by hand."""
@@ -163,8 +164,10 @@ class OnASheet(TestCase):
             each=series,
             limits={"limit": "2 mg"},
         )
-        at = context_of(HYDRATE, Sheet({}, {}, tuple(replace(one, key=series) for one in given_)))
-        self.assertEqual([(one.index, one.what) for one in check.look(at)], [(3, "18.2385 is 0.0021 g above 18.2364.")])
+        at = context_of(HYDRATE, Sheet({}, {}, tuple(replace(given, key=series) for given in given_)))
+        self.assertEqual(
+            [(finding.index, finding.what) for finding in check.look(at)], [(3, "18.2385 is 0.0021 g above 18.2364.")]
+        )
 
 
 class Declared(TestCase):
@@ -191,8 +194,8 @@ class Declared(TestCase):
         """2 °C is 275 K: as a step of temperature it would be wrong in silence."""
         reaction = method("heat-of-reaction")
 
-        def refused(**said: Any) -> str:
-            check = replace(Whenever("x", "dT < least", "x", "", "", limits={"least": "2 K"}), **said)
+        def refused(**sentence: Any) -> str:
+            check = replace(Whenever("x", "dT < least", "x", "", "", limits={"least": "2 K"}), **sentence)
             return " ".join(problems_of(replace(reaction, checks=(check,))))
 
         self.assertEqual(refused(), "")
@@ -255,9 +258,9 @@ class Retired(TestCase):
     @settings(deadline=None)  # a machine may be busy
     @given(st.sampled_from(RETIRED), st.data())
     def test_a_mutilated_one_is_refused_and_breaks_nothing(
-        self, one: tuple[str, str, dict[str, object]], data: st.DataObject
+        self, case: tuple[str, str, dict[str, object]], data: st.DataObject
     ) -> None:
-        slug, _, old = one
+        slug, _, old = case
         anything = st.none() | st.integers(0, 3) | st.just("") | st.lists(st.none(), max_size=2) | st.just({"kind": 3})
         bent = {**old, data.draw(st.sampled_from(sorted(old))): data.draw(anything)}
         declared = {

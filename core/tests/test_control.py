@@ -13,16 +13,16 @@ class Shewhart(TestCase):
     FLOW = (49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1)
 
     def test_the_limits_of_the_handbook(self) -> None:
-        found = control(self.FLOW)
-        self.assertAlmostEqual(found.centre, 50.81, 9)
-        self.assertAlmostEqual(found.lower, 45.8159, 3)
-        self.assertAlmostEqual(found.upper, 55.8041, 3)
+        chart = control(self.FLOW)
+        self.assertAlmostEqual(chart.centre, 50.81, 9)
+        self.assertAlmostEqual(chart.lower, 45.8159, 3)
+        self.assertAlmostEqual(chart.upper, 55.8041, 3)
 
     def test_each_rule_by_itself(self) -> None:
         """Each row was chosen to break one rule about its own middle."""
         quiet = [0.4, -0.5, 0.3, -0.4, 0.5, -0.3] * 3
         self.assertEqual(control(quiet).signals, [])
-        self.assertNotIn("beyond three sigma", {one.rule for one in control([*quiet, 2.4]).signals})  # 2.8 sigma
+        self.assertNotIn("beyond three sigma", {signal.rule for signal in control([*quiet, 2.4]).signals})  # 2.8 sigma
         for extra, rule in (
             ([9.0], "beyond three sigma"),
             ([2.9], "beyond three sigma"),  # 3.3 sigma
@@ -32,15 +32,18 @@ class Shewhart(TestCase):
             ([-0.5, -0.3, -0.1, 0.1, 0.3, 0.4, 0.5], "six steps in a row"),
         ):
             values = [*quiet, *extra]
-            found = control(values).signals
-            self.assertTrue(any(rule in one.rule for one in found), (rule, found))
+            signals = control(values).signals
+            self.assertTrue(any(rule in signal.rule for signal in signals), (rule, signals))
             mirrored = control([-value for value in values]).signals
-            self.assertEqual([(one.place, one.rule) for one in mirrored], [(one.place, one.rule) for one in found])
+            self.assertEqual(
+                [(signal.place, signal.rule) for signal in mirrored],
+                [(signal.place, signal.rule) for signal in signals],
+            )
 
     def test_of_the_same_value_again_and_again_nothing_signals(self) -> None:
-        found = control([5.0] * 9)
-        self.assertEqual((found.lower, found.upper), (5.0, 5.0))
-        self.assertEqual([one for one in found.signals if "eight" not in one.rule], [])
+        chart = control([5.0] * 9)
+        self.assertEqual((chart.lower, chart.upper), (5.0, 5.0))
+        self.assertEqual([signal for signal in chart.signals if "eight" not in signal.rule], [])
 
     def test_two_values_make_no_limits(self) -> None:
         with self.assertRaises(TooFewError):
@@ -52,22 +55,22 @@ class Again(TestCase):
         """Welch's t of (98.0, 98.2, 97.9) and (100.1, 99.8, 100.2, 99.9): means 2.0 apart, p below 0.001."""
         before = Held("Mar 25", "Vinegar", (100.1, 99.8, 100.2, 99.9), 100.0)
         now = Held("Mar 26", "Descaler", (49.0, 49.1, 48.95), 50.0)
-        found = over_time("Concentration", "g/L", [before, now])
-        self.assertIn("lower than chance", found.sentence)
-        self.assertIn("% of the accepted value", found.sentence)
-        self.assertEqual([one.away for one in found.times], ["0 %", "−2.0 %"])
-        self.assertIsNone(found.chart)
+        past = over_time("Concentration", "g/L", [before, now])
+        self.assertIn("lower than chance", past.sentence)
+        self.assertIn("% of the accepted value", past.sentence)
+        self.assertEqual([time.away for time in past.times], ["0 %", "−2.0 %"])
+        self.assertIsNone(past.chart)
         alike = over_time("Concentration", "g/L", [before, Held("Mar 26", "Other", (99.9, 100.2, 100.0), 100.0)])
         self.assertIn("chance makes such a difference", alike.sentence)
 
     def test_without_accepted_values_one_product_is_held_against_itself(self) -> None:
         rows = [Held(f"{year}", name, (value, value + 0.1)) for year, name, value in
                 ((2021, "A", 5.0), (2022, "A", 5.1), (2023, "B", 9.0), (2024, "A", 5.05))]  # fmt: skip
-        found = over_time("Content", "g", rows)
-        assert found.chart is not None
-        self.assertEqual([word for _, word in found.chart.ticks], ["2021", "2022", "2024"])
-        self.assertIn("rough", found.chart.sentence)
-        self.assertEqual(len(found.times), 4)
+        past = over_time("Content", "g", rows)
+        assert past.chart is not None
+        self.assertEqual([word for _, word in past.chart.ticks], ["2021", "2022", "2024"])
+        self.assertIn("rough", past.chart.sentence)
+        self.assertEqual(len(past.times), 4)
 
     def test_nothing_and_once(self) -> None:
         self.assertEqual(over_time("x", "", []).sentence, "")

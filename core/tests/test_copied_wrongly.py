@@ -27,15 +27,15 @@ def _swapped(text: str) -> list[str]:
 def _altered(declared: Method, sheet: Sheet) -> list[Context]:
     """The sheet with one plain reading copied wrongly, for each pair of digits that its instrument can show so."""
     plain = {r.key for r in declared.readings if isinstance(r, Reading) and not isinstance(r, Series)}
-    found = []
-    for place, one in enumerate(sheet.given):
-        for wrong in _swapped(one.text) if one.key in plain else ():
-            given = (*sheet.given[:place], replace(one, text=wrong), *sheet.given[place + 1 :])
+    changed = []
+    for place, entry in enumerate(sheet.given):
+        for wrong in _swapped(entry.text) if entry.key in plain else ():
+            given = (*sheet.given[:place], replace(entry, text=wrong), *sheet.given[place + 1 :])
             try:
-                found.append(context_of(declared, replace(sheet, given=given)))
+                changed.append(context_of(declared, replace(sheet, given=given)))
             except ChromataError:  # no instrument shows it
                 continue
-    return found
+    return changed
 
 
 class CopiedWrongly(TestCase):
@@ -64,18 +64,20 @@ class CopiedWrongly(TestCase):
         at = context_of(declared, example_sheet(declared))
         titre = ((18.74 - 0.22) + (19.36 - 1.05)) / 2
         answer = parse_reading(f"{0.1026 * titre * 5 / (2 * 20.00):.5f}")
-        found = diagnose(at, at.quantity("c_s"), answer)
-        self.assertEqual(found.slips, ("transposed", "transposed"), "19.63 for 19.36 moves the mean as far")
-        self.assertIn("“burette, end”, trial 1, is taken as 18.74 instead of 18.47: two digits changed", found.sentence)
-        self.assertIn("or if “burette, end”, trial 2, is taken as 19.63 instead of 19.36", found.sentence)
+        diagnosis = diagnose(at, at.quantity("c_s"), answer)
+        self.assertEqual(diagnosis.slips, ("transposed", "transposed"), "19.63 for 19.36 moves the mean as far")
+        self.assertIn(
+            "“burette, end”, trial 1, is taken as 18.74 instead of 18.47: two digits changed", diagnosis.sentence
+        )
+        self.assertIn("or if “burette, end”, trial 2, is taken as 19.63 instead of 19.36", diagnosis.sentence)
 
     def test_one_trial_for_the_mean(self) -> None:
         """60.4 mL warmed by 27.7 K, of 1.07 g: 1.5636 kcal/g in the first trial, 1.54 in the mean of both."""
         declared = method("food-calorimetry")
         at = context_of(declared, example_sheet(declared))
-        found = diagnose(at, at.quantity("e"), parse_reading(f"{0.0604 * 27.7 / 1.07:.4f}"))
-        self.assertEqual(found.slips, ("one-trial",))
-        self.assertIn("alone is used instead of the mean", found.sentence)
+        diagnosis = diagnose(at, at.quantity("e"), parse_reading(f"{0.0604 * 27.7 / 1.07:.4f}"))
+        self.assertEqual(diagnosis.slips, ("one-trial",))
+        self.assertIn("alone is used instead of the mean", diagnosis.sentence)
 
     def test_a_number_that_early_rounding_explains_is_no_misreading(self) -> None:
         """Within a quarter per cent of what is right: nobody is told of digits that may have changed places."""

@@ -23,8 +23,8 @@ def bench(*given: tuple[str, int | None, str]) -> Evaluation:
     return evaluate(HYDRATE, Sheet(given=tuple(Given(k, text, t, i, 100.0) for k, t, i, text in (*first, *rest))))
 
 
-def hand(found: Evaluation) -> tuple[str, int | None]:
-    return found.hand.key, found.hand.index
+def hand(evaluation: Evaluation) -> tuple[str, int | None]:
+    return evaluation.hand.key, evaluation.hand.index
 
 
 class HeatedToConstantMass(TestCase):
@@ -39,26 +39,28 @@ class HeatedToConstantMass(TestCase):
         self.assertEqual(hand(bench(*done)), ("lid", None))
 
     def test_the_second_round_says_so_and_each_has_its_own_minutes(self) -> None:
-        found = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]))
-        self.assertEqual(found.hand.title, "Heat, round 2, crucible 1")
-        self.assertTrue(found.hand.lead.startswith("Heat it again"))
-        found = bench(
+        evaluation = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]))
+        self.assertEqual(evaluation.hand.title, "Heat, round 2, crucible 1")
+        self.assertTrue(evaluation.hand.lead.startswith("Heat it again"))
+        evaluation = bench(
             ("flame", None, "plain"), ("m_heated", 1, HEATED[0]), ("flame", 2, "plain"), ("m_heated", 2, HEATED[1])
         )
-        heats = [(step.turn, step.wait_seconds, step.title) for step in found.steps if step.key == "heat"]
+        heats = [(step.turn, step.wait_seconds, step.title) for step in evaluation.steps if step.key == "heat"]
         self.assertEqual(heats, [(1, 300, "Heat"), (2, 300, "Heat, round 2"), (3, 120, "Heat, round 3")])
 
     def test_a_wait_of_the_second_round_is_not_the_first_ones(self) -> None:
-        found = bench(("timer.heat", None, "begun"), ("flame", None, "plain"), ("m_heated", 1, HEATED[0]))
-        begun = {step.turn: step.begun for step in found.steps if step.key == "heat"}
+        evaluation = bench(("timer.heat", None, "begun"), ("flame", None, "plain"), ("m_heated", 1, HEATED[0]))
+        begun = {step.turn: step.begun for step in evaluation.steps if step.key == "heat"}
         self.assertEqual(begun, {1: 100.0, 2: None})
-        found = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]), ("timer.heat", 2, "begun"))
-        self.assertEqual({step.turn: step.begun for step in found.steps if step.key == "heat"}, {1: None, 2: 100.0})
+        evaluation = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]), ("timer.heat", 2, "begun"))
+        self.assertEqual(
+            {step.turn: step.begun for step in evaluation.steps if step.key == "heat"}, {1: None, 2: 100.0}
+        )
 
     def test_salt_that_escapes_in_a_later_round_spoils_the_portion(self) -> None:
-        found = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]), ("flame", 2, "coloured"))
-        self.assertEqual([trial.state for trial in found.trials], ["void"])
-        self.assertIn(("flame", 1, 2), [(f.key, f.trial, f.index) for f in found.findings])
+        evaluation = bench(("flame", None, "plain"), ("m_heated", 1, HEATED[0]), ("flame", 2, "coloured"))
+        self.assertEqual([trial.state for trial in evaluation.trials], ["void"])
+        self.assertIn(("flame", 1, 2), [(f.key, f.trial, f.index) for f in evaluation.findings])
 
     def test_who_weighed_without_a_word_about_the_flame_is_not_sent_back(self) -> None:
         """So were benches led before there were rounds: their records stay as good as they were."""
@@ -73,16 +75,16 @@ class HeatedToConstantMass(TestCase):
 
     def test_a_tick_in_a_row_that_is_none_counts_for_nothing_and_stops_no_bench(self) -> None:
         """Such could be written before there were rounds, by a request of one's own: the record must still open."""
-        found = bench(("timer.heat", 0, "begun"), ("timer.fill", 2, "begun"), ("step.heat", 900, "done"))
-        self.assertEqual(hand(found), ("flame", None))
-        self.assertEqual([step.begun for step in found.steps if step.key == "heat"], [None, None])
+        evaluation = bench(("timer.heat", 0, "begun"), ("timer.fill", 2, "begun"), ("step.heat", 900, "done"))
+        self.assertEqual(hand(evaluation), ("flame", None))
+        self.assertEqual([step.begun for step in evaluation.steps if step.key == "heat"], [None, None])
 
 
 class WashedAsOftenAsPlanned(TestCase):
     def test_the_plan_says_how_often(self) -> None:
         for washes in ("1", "3"):
-            found = evaluate(method("solubility-product"), Sheet({"washes": washes}))
-            turns = [step.turn for step in found.steps if (step.key, step.trial) == ("wash", 1)]
+            evaluation = evaluate(method("solubility-product"), Sheet({"washes": washes}))
+            turns = [step.turn for step in evaluation.steps if (step.key, step.trial) == ("wash", 1)]
             self.assertEqual(turns, list(range(1, int(washes) + 1)))
 
 

@@ -18,9 +18,9 @@ from chromata_core.quantity.units import unit
 def said(formula: str, symbol: str, **written: tuple[str, str] | list[tuple[str, str]]) -> str:
     """What a formula over written numbers (text, unit) is shown as, its float worked as the engine does: in SI."""
     known: dict[str, Figured | list[Figured]] = {}
-    for key, one in written.items():
-        listed = [figured_typed(parse_reading(text), u) for text, u in (one if isinstance(one, list) else [one])]
-        known[key] = listed if isinstance(one, list) else listed[0]
+    for key, texts in written.items():
+        listed = [figured_typed(parse_reading(text), u) for text, u in (texts if isinstance(texts, list) else [texts])]
+        known[key] = listed if isinstance(texts, list) else listed[0]
     item = figured(parse_formula(formula), known)
     value = unit(symbol).from_si(float(item.value) * (1 + 1e-16))
     return shown_in(value, item, symbol).text
@@ -36,9 +36,9 @@ class Ties(TestCase):
                 texts = [str(low), str(low + 3 * step)]
                 exact = (low + low + 3 * step) / 2
                 expected = plain(exact.quantize(step, rounding=ROUND_HALF_EVEN), tool.decimals)
-                found = said("mean(x)", tool.unit, x=[(text, tool.unit) for text in texts])
+                text = said("mean(x)", tool.unit, x=[(text, tool.unit) for text in texts])
                 tried += 1
-                wrong += [(tool.unit, texts, found, expected)] if found != expected else []
+                wrong += [(tool.unit, texts, text, expected)] if text != expected else []
         self.assertGreater(tried, 500)
         self.assertEqual(wrong, [])
 
@@ -69,9 +69,9 @@ class Figures(TestCase):
     def test_a_product_keeps_four_figures(self, a: int, b: int, symbol: str) -> None:
         """Beside decimal: the exact product rounded half to even to four figures."""
         left, right = Decimal(a).scaleb(-2), Decimal(b).scaleb(-3)
-        found = Decimal(said("a * b / c", symbol, a=(str(left), symbol), b=(str(right), symbol), c=("1.00000", symbol)))
+        value = Decimal(said("a * b / c", symbol, a=(str(left), symbol), b=(str(right), symbol), c=("1.00000", symbol)))
         exact = left * right
         place = 3 - exact.adjusted()
         expected = exact.quantize(Decimal(1).scaleb(-place), rounding=ROUND_HALF_EVEN)
-        self.assertEqual(found, expected)
-        self.assertEqual(len(found.as_tuple().digits), 4)
+        self.assertEqual(value, expected)
+        self.assertEqual(len(value.as_tuple().digits), 4)

@@ -44,14 +44,14 @@ class Titration(TestCase):
             ("1106.5", "millilitres"),
         ):
             with self.subTest(slip):
-                found = self.traced(text)
-                self.assertEqual(found.kind, "slip", found.sentence)
-                self.assertIn(slip, found.slips)
+                diagnosis = self.traced(text)
+                self.assertEqual(diagnosis.kind, "slip", diagnosis.sentence)
+                self.assertIn(slip, diagnosis.slips)
 
     def test_two_slips_at_once(self) -> None:
         """Final readings, and the dilution forgotten: 0.1026 · 22.13 / 20.00."""
-        found = self.traced("0.11353")
-        self.assertEqual(set(found.slips), {"final-reading", "no-dilution"})
+        diagnosis = self.traced("0.11353")
+        self.assertEqual(set(diagnosis.slips), {"final-reading", "no-dilution"})
 
     def test_right_from_the_student_s_own_wrong_concentration(self) -> None:
         """γ = 1.1352 mol/L · 60.052 g/mol = 68.17 g/L."""

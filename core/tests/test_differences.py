@@ -19,33 +19,36 @@ from chromata_core.telling.evaluate import evaluate
 def every_difference() -> Iterator[tuple[Method, Sheet, Difference]]:
     for chosen in methods().values():
         sheet = example_sheet(chosen)
-        told = [one for part in parts_out(bind(chosen, sheet)) for one in part.differences]
-        yield from ((chosen, sheet, one) for index, one in enumerate(told) if one not in told[:index])
+        told = [difference for part in parts_out(bind(chosen, sheet)) for difference in part.differences]
+        yield from (
+            (chosen, sheet, difference) for index, difference in enumerate(told) if difference not in told[:index]
+        )
 
 
 class Differences(TestCase):
     def test_the_examples_keep_them(self) -> None:
-        for chosen, sheet, one in every_difference():
+        for chosen, sheet, difference in every_difference():
             typed = bind(chosen, sheet).typed
-            for place in {slot[1:] for slot in typed if slot[0] in one.plus}:
-                total = sum(sign * typed[key, *place].value for keys, sign in ((one.plus, 1), (one.minus, -1))
+            for place in {slot[1:] for slot in typed if slot[0] in difference.plus}:
+                signed = ((difference.plus, 1), (difference.minus, -1))
+                total = sum(sign * typed[key, *place].value for keys, sign in signed
                             for key in keys if (key, *place) in typed)  # fmt: skip
                 with self.subTest(chosen.slug, place=place):
                     self.assertGreater(total, 0)
 
     def test_swapped_the_engine_says_the_same_sentence(self) -> None:
         swapped = 0
-        for chosen, sheet, one in every_difference():
-            other = {one.plus[0]: one.minus[0], one.minus[0]: one.plus[0]}
+        for chosen, sheet, difference in every_difference():
+            other = {difference.plus[0]: difference.minus[0], difference.minus[0]: difference.plus[0]}
             if not all(any(given.key == key for given in sheet.given) for key in other):
                 continue
             given = tuple(replace(entry, key=other.get(entry.key, entry.key)) for entry in sheet.given)
-            found = evaluate(chosen, replace(sheet, given=given))
-            with self.subTest(chosen.slug, sentence=one.sentence):
-                self.assertIn(one.sentence, [finding.what for finding in found.findings])
+            evaluation = evaluate(chosen, replace(sheet, given=given))
+            with self.subTest(chosen.slug, sentence=difference.sentence):
+                self.assertIn(difference.sentence, [finding.what for finding in evaluation.findings])
             swapped += 1
         self.assertGreaterEqual(swapped, 10)
 
     def test_a_titration_is_among_them(self) -> None:
-        told = {chosen.slug for chosen, _, one in every_difference() if "V_start" in one.minus}
+        told = {chosen.slug for chosen, _, difference in every_difference() if "V_start" in difference.minus}
         self.assertLessEqual({"acid-base-titration", "standardisation", "back-titration"}, told)

@@ -84,8 +84,8 @@ class KnownEquivalence(TestCase):
             self.assertAlmostEqual(by_second_derivative(steps, noisy, reach=2).item(), 25.0, delta=0.15)
 
     def test_gran_finds_it_without_the_jump_being_fine(self) -> None:
-        found = gran(COARSE, [strong(v) for v in COARSE], 25.0)
-        self.assertAlmostEqual(found.item(), 25.0, delta=0.02)
+        volume = gran(COARSE, [strong(v) for v in COARSE], 25.0)
+        self.assertAlmostEqual(volume.item(), 25.0, delta=0.02)
         weak = gran(FINE, [ph(v) for v in FINE], 25.0, weak=True)
         self.assertAlmostEqual(weak.item(), 25.0, delta=0.05)
 
@@ -104,8 +104,8 @@ class KnownEquivalence(TestCase):
 
     def test_derivatives_of_a_parabola_are_exact_on_uneven_points(self) -> None:
         volumes = [0.0, 0.3, 1.0, 1.1, 2.5]
-        found = derivatives(volumes, [3 * v * v - v for v in volumes])
-        rows = np.hstack([found.volumes, found.first, found.second]).tolist()
+        derived = derivatives(volumes, [3 * v * v - v for v in volumes])
+        rows = np.hstack([derived.volumes, derived.first, derived.second]).tolist()
         for v, first, second in rows:
             self.assertAlmostEqual(first, 6 * v - 1, places=9)
             self.assertAlmostEqual(second, 6, places=9)

@@ -100,8 +100,8 @@ class EveryMethod(TestCase):
                 for choice in option.choices:
                     given = {**method.example.options, option.key: choice.key}
                     prediction = predict(method, Sheet(given))
-                    said = str(prediction) + str(evaluate(method, Sheet(given)).steps)
-                    self.assertNotIn("{", said.replace("{'", "").replace("{}", ""), (option.key, choice.key))
+                    texts = str(prediction) + str(evaluate(method, Sheet(given)).steps)
+                    self.assertNotIn("{", texts.replace("{'", "").replace("{}", ""), (option.key, choice.key))
 
     def test_every_worked_line_ends_in_its_number(self) -> None:
         for method in self.each():
@@ -111,8 +111,8 @@ class EveryMethod(TestCase):
 
     def test_the_schema_of_its_file_knows_every_reading(self) -> None:
         for method in self.each():
-            said = str(readings_schema(method)["properties"]["readings"])
-            self.assertTrue(all(part.key in said for part in method.readings))
+            schema = str(readings_schema(method)["properties"]["readings"])
+            self.assertTrue(all(part.key in schema for part in method.readings))
 
     def test_prediction_names_what_will_limit_the_result(self) -> None:
         for method in self.each():

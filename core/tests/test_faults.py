@@ -107,8 +107,8 @@ class Faults(TestCase):
     def test_each_bends_its_result_the_way_it_must(self) -> None:
         for slug, ways in EXPECTED.items():
             declared = method(slug)
-            found = {effect.key: effect.percent for effect in what_if(bind(declared, example_sheet(declared)))}
-            self.assertEqual(set(found), set(ways), slug)
+            effects = {effect.key: effect.percent for effect in what_if(bind(declared, example_sheet(declared)))}
+            self.assertEqual(set(effects), set(ways), slug)
             for key, way in ways.items():
                 with self.subTest(slug, fault=key):
-                    self.assertGreater(found[key] * way, 0)
+                    self.assertGreater(effects[key] * way, 0)

@@ -132,8 +132,8 @@ class Literals(TestCase):
         for text in ("k*x^y*1.05", "m * (m/m)^(m/m) * 1.5", "x − 2.50", "2^3^0.5 − x^2*10.25"):
             with self.subTest(text):
                 known = {"k": 2.0, "x": 3.0, "y": 1.5, "m": 4.0}
-                found = numeric(parse_formula(text))({key: np.array([value]) for key, value in known.items()})
-                self.assertAlmostEqual(float(found[0]), eval(text.replace("^", "**").replace("−", "-"), {}, known))
+                value = numeric(parse_formula(text))({key: np.array([value]) for key, value in known.items()})
+                self.assertAlmostEqual(float(value[0]), eval(text.replace("^", "**").replace("−", "-"), {}, known))
 
     def test_no_literal_takes_long_to_work_out(self) -> None:
         for text in ("m^1e999999999", "m^(1/0)", "m^13", "1e400", "1_000", "0x10", "1j"):

@@ -27,8 +27,8 @@ def worked(formula: str, values: Sequence[float], place: int | None = None) -> t
     column = np.array(values, dtype=complex)[:, None]
     if place is not None:
         column[place] += 1j * STEP
-    found = numeric(parse_formula(formula))({"x": column})
-    return float(found.real.flat[0]), float(np.imag(found).flat[0]) / STEP
+    value = numeric(parse_formula(formula))({"x": column})
+    return float(value.real.flat[0]), float(np.imag(value).flat[0]) / STEP
 
 
 class OfOneSeries(TestCase):
@@ -75,8 +75,8 @@ class OfTwo(TestCase):
     def test_the_lesser_and_whose_error_it_has(self) -> None:
         tree = parse_formula("lesser(a, b)")
         a, b = np.array([2.0 + 1j * STEP]), np.array([3.0 + 5j * STEP])
-        found = numeric(tree)({"a": a, "b": b})
-        self.assertEqual((found.real[0], found.imag[0] / STEP), (2.0, 1.0))
+        lesser = numeric(tree)({"a": a, "b": b})
+        self.assertEqual((lesser.real[0], lesser.imag[0] / STEP), (2.0, 1.0))
         limited = bounded(tree, {"a": Bounded(2.0, 0.1), "b": Bounded(3.0, 0.4)})
         self.assertEqual((limited.value, round(limited.error, 12)), (2.0, 0.1))
 
@@ -98,7 +98,7 @@ class Water(TestCase):
         """Beside CoolProp (IAPWS-95): the value to 1 × 10⁻⁵, the slope to 1 % at 21.4 °C and in a warm room."""
         for celsius in (15.0, 21.4, 33.0):
             column = np.array([celsius + 273.15 + 1j * STEP])
-            found = numeric(parse_formula("water_density(T)"))({"T": column})
+            density = numeric(parse_formula("water_density(T)"))({"T": column})
             low, high = (PropsSI("D", "T", celsius + 273.15 + d, "P", 101325, "Water") for d in (-0.05, 0.05))
-            self.assertAlmostEqual(float(found.real[0]), (low + high) / 2, delta=0.01)
-            self.assertAlmostEqual(float(found.imag[0]) / STEP, (high - low) / 0.1, delta=0.003)
+            self.assertAlmostEqual(float(density.real[0]), (low + high) / 2, delta=0.01)
+            self.assertAlmostEqual(float(density.imag[0]) / STEP, (high - low) / 0.1, delta=0.003)

@@ -73,9 +73,9 @@ class OneApparatusFourQuestions(TestCase):
 
     def test_the_mass_and_the_molar_mass(self) -> None:
         mass = tube({"question": "m"}, L="40.0", **self.read)
-        found = {result.key: result.value for result in mass.results}
-        self.assertAlmostEqual(found["m_found"], self.amount * MG * 1e3, delta=5e-3)
-        self.assertAlmostEqual(found["lambda_mean"], self.amount * MG / 0.040, delta=2e-4)
+        values = {result.key: result.value for result in mass.results}
+        self.assertAlmostEqual(values["m_found"], self.amount * MG * 1e3, delta=5e-3)
+        self.assertAlmostEqual(values["lambda_mean"], self.amount * MG / 0.040, delta=2e-4)
         molar = tube({"question": "M"}, m="0.0435", **self.read)
         self.assertAlmostEqual(molar.results[0].value, 0.0435 / self.amount, delta=2e-3)
 
@@ -101,14 +101,14 @@ class WhatPresses(TestCase):
 
     def test_any_barometer_and_any_unit_say_the_same(self) -> None:
         """750.0 mmHg = 75.00 cmHg = 99.992 kPa, conventional millimetre of mercury."""
-        found = {}
+        masses = {}
         for tool, text in (
             ("barometer-mmhg", "750.0"), ("barometer-cmhg", "75.00"), ("pressure-kpa", "99.99"),
             ("pressure-hpa", "750.0 mmHg"),
         ):  # fmt: skip
             given = (Given("p_bar", text),)
-            found[tool] = context_of(TUBE, Sheet({}, {"barometer": tool}, given)).value("p_air", None) or 0.0
-        for value in found.values():
+            masses[tool] = context_of(TUBE, Sheet({}, {"barometer": tool}, given)).value("p_air", None) or 0.0
+        for value in masses.values():
             self.assertAlmostEqual(value, 750 * 0.133322387415, delta=3e-3)
 
     def test_a_weather_report_is_brought_up_to_the_altitude(self) -> None:
@@ -160,8 +160,8 @@ class Alloy(TestCase):
 
     def test_pure_metals_for_200_millilitres(self) -> None:
         """0.584 g of zinc and 0.161 g of aluminium with 22.4 L/mol: common practice; 22.414 makes 0.5834 and 0.1605."""
-        found = supplies(bind(ALLOY, Sheet()), 1)
-        zinc, aluminium = (target.text for target in found.targets[:2])
+        needs = supplies(bind(ALLOY, Sheet()), 1)
+        zinc, aluminium = (target.text for target in needs.targets[:2])
         self.assertEqual((zinc, aluminium), ("0.583 g", "0.161 g"))
 
     def test_the_gate_stays_shut_until_the_pure_metal_comes_out(self) -> None:

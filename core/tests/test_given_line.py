@@ -68,10 +68,10 @@ class OfTheOthers(TestCase):
         """Iodine: 0.228 = 748 · c + 0.002 makes 0.3021 mmol/L; in 100.00 mL 0.03021 mmol, by 30.03 C or 0.3112 mmol of
         electrons: 10.30 for each molecule (I at 0, 60, … 300 s by the trapezium rule).
         """
-        found = method("coulometry-iodine")
+        declared = method("coulometry-iodine")
         elsewhere = ("V_flask", "V_std", "A_std", "T_std", "T_x", "A_match", "T_match")
-        readings = [g for g in found.example.readings if g[0] not in elsewhere]
+        readings = [g for g in declared.example.readings if g[0] not in elsewhere]
         options = {"line": "given", "a_line": "748", "b_line": "0.002", "scale": "A", "trials": "1"}
         given = tuple(Given(k, text, n, i) for k, n, i, text in readings if n in (None, 1))
-        state = evaluate(found, Sheet(options, {}, given))
+        state = evaluate(declared, Sheet(options, {}, given))
         self.assertAlmostEqual(state.results[0].value, (30.03 / 96485.33212) / (0.226 / 748 * 0.1), 3)

@@ -52,28 +52,28 @@ class Precipitates(TestCase):
             Given(k, t, n, i) for n in (1, 2) for k, t, i in zip(keys, masses, (None, None, None, 1, 2), strict=True)
         ]
         outcome = evaluate(PRECIPITATE, Sheet(options or {}, {}, tuple(given)))
-        found = {q.key: q.value for q in (*outcome.trials[0].quantities, *outcome.quantities)}
-        return found | {r.key: r.value for r in outcome.results}
+        values = {q.key: q.value for q in (*outcome.trials[0].quantities, *outcome.quantities)}
+        return values | {r.key: r.value for r in outcome.results}
 
     @outside("precipitate-yield", by="gravimetric factors of a handbook, from memory")
     def test_gravimetric_factors(self) -> None:
         """BaSO₄ → SO₄ 0.4116, AgCl → Cl 0.2474 (handbook values, from memory); CaCO₃ → Ca 0.4004."""
         for system, factor in (("barium-sulfate", 0.4116), ("silver-chloride", 0.2474), ("calcium-carbonate", 0.4004)):
-            found = self.beaker("1.000", "2.000", "30.000", "31.000", "31.000", options={"system": system})
-            self.assertAlmostEqual(found["factor"], factor, places=4)
+            values = self.beaker("1.000", "2.000", "30.000", "31.000", "31.000", options={"system": system})
+            self.assertAlmostEqual(values["factor"], factor, places=4)
 
     def test_whichever_runs_out_limits(self) -> None:
         """1.000 g Na₂SO₄ (142.04) is 7.040 mmol; 2.000 g BaCl₂·2H₂O (244.26) 8.188 mmol, 1.000 g 4.094 mmol."""
         for reagent, limiting in (("2.000", 7.040), ("1.000", 4.094)):
-            found = self.beaker("1.000", reagent, "30.000", "31.000", "31.000")
-            self.assertAlmostEqual(found["n_p"], limiting, places=3)
-            self.assertAlmostEqual(found["m_theory"], limiting * 0.23339, places=3)
+            values = self.beaker("1.000", reagent, "30.000", "31.000", "31.000")
+            self.assertAlmostEqual(values["n_p"], limiting, places=3)
+            self.assertAlmostEqual(values["m_theory"], limiting * 0.23339, places=3)
 
     def test_pure_sodium_sulfate(self) -> None:
         """All of 1.000 g comes down as 1.6432 g BaSO₄: yield 100 %, sulfate 67.63 % = 96.06/142.04."""
-        found = self.beaker("1.000", "2.000", "30.000", "31.643", "31.643")
-        self.assertAlmostEqual(found["yield_mean"], 100.0, delta=0.02)
-        self.assertAlmostEqual(found["w"], 67.63, delta=0.02)
+        values = self.beaker("1.000", "2.000", "30.000", "31.643", "31.643")
+        self.assertAlmostEqual(values["yield_mean"], 100.0, delta=0.02)
+        self.assertAlmostEqual(values["w"], 67.63, delta=0.02)
 
     def test_more_than_all_is_still_wet(self) -> None:
         keys = (

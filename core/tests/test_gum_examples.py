@@ -22,10 +22,10 @@ class EurachemA1(TestCase):
         """CG4 A1: 1002.7 mg/L, u 0.9 (0.84 from unrounded parts): inputs from memory of the guide."""
         volume = hypot(standard(0.1, "triangular"), 0.02, standard(0.084, "rectangular"))
         sources = {"m": source("m", 0.05), "P": source("P", standard(0.0001, "rectangular")), "V": source("V", volume)}
-        found = Propagation("1000 * m * P / V", sources).at({"m": 100.28, "P": 0.9999, "V": 100.0})
-        self.assertEqual(f"{found.value:.1f}", "1002.7")
-        self.assertAlmostEqual(found.budget.u, 0.835, delta=0.001)
-        self.assertEqual(found.budget.lines[0].label, "V")
+        propagated = Propagation("1000 * m * P / V", sources).at({"m": 100.28, "P": 0.9999, "V": 100.0})
+        self.assertEqual(f"{propagated.value:.1f}", "1002.7")
+        self.assertAlmostEqual(propagated.budget.u, 0.835, delta=0.001)
+        self.assertEqual(propagated.budget.lines[0].label, "V")
 
 
 class GaugeBlock(TestCase):
@@ -37,13 +37,13 @@ class GaugeBlock(TestCase):
             "d_theta": source("d_theta", 0.05 / sqrt(3), 2),
         }  # fmt: skip
         values = {"l_s": 50000623, "d": 215, "alpha": 11.5e-6, "theta": -0.1, "d_alpha": 0, "d_theta": 0}
-        found = Propagation("l_s + d - l_s * (d_alpha * theta + alpha * d_theta)", sources).at(values)
-        self.assertEqual(round(found.value), 50000838)
-        self.assertAlmostEqual(found.budget.u, 31.67, delta=0.01)
-        self.assertEqual(int(found.budget.dof), 16)
+        propagated = Propagation("l_s + d - l_s * (d_alpha * theta + alpha * d_theta)", sources).at(values)
+        self.assertEqual(round(propagated.value), 50000838)
+        self.assertAlmostEqual(propagated.budget.u, 31.67, delta=0.01)
+        self.assertEqual(int(propagated.budget.dof), 16)
         # t for 16 degrees of freedom is 2.12 (table G.2); for the 16.7 that G.4.1 lets us keep it is 2.11 (scipy).
-        self.assertAlmostEqual(found.budget.k, stats.t.ppf(0.975, found.budget.dof), places=5)
-        self.assertAlmostEqual(found.budget.k, 2.12, delta=0.01)
+        self.assertAlmostEqual(propagated.budget.k, stats.t.ppf(0.975, propagated.budget.dof), places=5)
+        self.assertAlmostEqual(propagated.budget.k, 2.12, delta=0.01)
 
 
 class Impedance(TestCase):

@@ -28,7 +28,7 @@ STANDARDS = ("V_flask", "V_std", "A_std", "T_std")
 def read_off(handed: dict[str, Handed], fit: str = "intercept") -> Sheet:
     """The unknown of the example, on a line that is not measured here."""
     sheet = example_sheet(COLOUR)
-    read = tuple(one for one in sheet.given if one.key not in STANDARDS)
+    read = tuple(given for given in sheet.given if given.key not in STANDARDS)
     return replace(sheet, options={**sheet.options, "line": "given", "fit": fit}, given=read, handed=handed)
 
 
@@ -36,9 +36,9 @@ def line_of(at: Context, name: str = "Part 1") -> dict[str, Handed]:
     """The whole line that was measured, as a later plan takes it."""
     later = bind(COLOUR, Sheet({"line": "given"}))
     return {
-        one.option: as_number(found_here(at, one.usual, None, name, same_pieces=True), one.unit, name)
-        for one in takings(at.bound, later)
-        if one.usual
+        taking.option: as_number(found_here(at, taking.usual, None, name, same_pieces=True), taking.unit, name)
+        for taking in takings(at.bound, later)
+        if taking.usual
     }
 
 
@@ -49,8 +49,8 @@ class TwoTitrations(TestCase):
         self.first = titration(("0.24", "21.78"), rough=None, options={"c_t": "0.1026", "c_t.limit": "0.0004"})
 
     def second(self, same_pieces: bool) -> tuple[Handed, float, float]:
-        found = found_here(context_of(ACID_BASE, self.first), "c_s", None, "record 1", same_pieces)
-        handed = as_number(found, "mol/L", "Part 1")
+        input_ = found_here(context_of(ACID_BASE, self.first), "c_s", None, "record 1", same_pieces)
+        handed = as_number(input_, "mol/L", "Part 1")
         sheet = replace(titration(("1.02", "18.44"), rough=None), handed={"c_t": handed})
         result = evaluate(ACID_BASE, sheet).results[0]
         return handed, result.value, result.u
@@ -64,14 +64,14 @@ class TwoTitrations(TestCase):
 
         first = pieces()
         second = first if same_pieces else pieces()
-        found = GTC.ureal(0.1026, 0.0004 / 1.959963984540054)
+        titrant = GTC.ureal(0.1026, 0.0004 / 1.959963984540054)
         for (burette, pipette, room), start, end in ((first, 0.24, 21.78), (second, 1.02, 18.44)):
             scale = [GTC.ureal(x, 0.02 / sqrt(6)) for x in (end, start)]
             titre = (scale[0] - scale[1]) * room + burette + GTC.ureal(0, 0.05 / sqrt(6))
-            found = found * titre / ((GTC.ureal(20.00, 0.01 / sqrt(6)) + pipette) * room)
+            titrant = titrant * titre / ((GTC.ureal(20.00, 0.01 / sqrt(6)) + pipette) * room)
             if start == 0.24:  # it is taken over as it is stated
-                found = found - GTC.value(found) + float(handed.text)
-        return found
+                titrant = titrant - GTC.value(titrant) + float(handed.text)
+        return titrant
 
     @outside("acid-base-titration", by="GTC through two parts with common burette and pipette")
     def test_what_both_have_in_common_is_counted_once(self) -> None:
@@ -122,20 +122,23 @@ class TheMeanOfAClass(TestCase):
             ("0.159", "0.326", "0.480", "0.650"),
             ("0.166", "0.318", "0.491", "0.638"),
         )
-        found = []
+        pooled = []
         for n, absorbances in enumerate(benches, 1):
             texts = {("V_std", i): v for i, v in enumerate(volumes, 1)} | {
                 ("A_std", i): a for i, a in enumerate(absorbances, 1)
             }
             given = tuple(
-                replace(one, text=texts.get((one.key, one.index or 0), one.text)) for one in example_sheet(COLOUR).given
+                replace(given, text=texts.get((given.key, given.index or 0), given.text))
+                for given in example_sheet(COLOUR).given
             )
             at = context_of(COLOUR, replace(example_sheet(COLOUR), given=given))
-            found.append({key: found_here(at, key, None, f"record {n}", same_pieces=True) for key in ("rise", "start")})
+            pooled.append(
+                {key: found_here(at, key, None, f"record {n}", same_pieces=True) for key in ("rise", "start")}
+            )
         c = [0.01 * float(v) / 10.00 for v in volumes] * 3
         peer = linregress(c, [float(a) for row in benches for a in row])
-        rise = mean_of_benches([one["rise"] for one in found], "session 1")
-        start = mean_of_benches([one["start"] for one in found], "session 1")
+        rise = mean_of_benches([inputs["rise"] for inputs in pooled], "session 1")
+        start = mean_of_benches([inputs["start"] for inputs in pooled], "session 1")
         self.assertAlmostEqual(rise.value * 1000 / peer.slope, 1, 9)  # SI: m³/mol
         self.assertAlmostEqual(start.value, peer.intercept, 9)
 
@@ -145,8 +148,8 @@ class TheMeanOfAClass(TestCase):
         means = [mean_of_benches([Input(pair[k]) for pair in pairs], "session 1") for k in (0, 1)]
         parts = [{source.id: source.u * effect for source, effect in mean.sources} for mean in means]
         expected = np.cov(np.array(pairs).T) / len(pairs)
-        made = [[sum(a.get(key, 0) * b.get(key, 0) for key in {*a, *b}) for b in parts] for a in parts]
-        np.testing.assert_allclose(made, expected, rtol=1e-9)
+        covariances = [[sum(a.get(key, 0) * b.get(key, 0) for key in {*a, *b}) for b in parts] for a in parts]
+        np.testing.assert_allclose(covariances, expected, rtol=1e-9)
         self.assertEqual({source.dof for mean in means for source, _ in mean.sources}, {3.0})
 
     def test_what_moves_two_numbers_apart_still_does_so_in_their_means(self) -> None:
@@ -162,7 +165,7 @@ class TheMeanOfAClass(TestCase):
     def test_known_errors_of_a_bench_shrink_and_common_ones_stay(self) -> None:
         own = [Source(f"record {n}: burette", "x", 0.03, "normal") for n in range(4)]
         common = Source("pipette:tolerance", "x", 0.02, "normal", lasts="bench")
-        mean = mean_of_benches([Input(5.0, ((one, 1.0), (common, 1.0))) for one in own], "session 1")
+        mean = mean_of_benches([Input(5.0, ((source, 1.0), (common, 1.0))) for source in own], "session 1")
         self.assertAlmostEqual(hypot(*(s.u * e for s, e in mean.sources)), hypot(0.03 / 2, 0.02), 12)
         self.assertNotIn("pipette:tolerance", [source.id for source, _ in mean.sources], "nobody's own piece")
 
@@ -171,7 +174,7 @@ class WhatIsMissing(TestCase):
     def test_the_plan_stands_and_the_bench_is_told(self) -> None:
         waits = {"c_t": Handed("“Standards”, bench 3", why="there is no concentration yet")}
         state = evaluate(ACID_BASE, replace(titration(("1.02", "18.44"), rough=None), handed=waits))
-        [finding] = [one for one in state.findings if one.code == "c_t-awaited"]
+        [finding] = [finding for finding in state.findings if finding.code == "c_t-awaited"]
         self.assertIn("still the plan's 0.1000 mol/L", finding.what)
         self.assertIn("“Standards”, bench 3: there is no concentration yet.", finding.why)
         self.assertAlmostEqual(state.results[0].value, 0.1 * 17.42 / 20, 9)
@@ -179,8 +182,8 @@ class WhatIsMissing(TestCase):
     def test_what_cannot_be_worked_with_stops_no_bench(self) -> None:
         for text in ("-80.1", "0", "much"):
             state = evaluate(COLOUR, read_off({"a_line": Handed("Part 1", text, "0.1")}))
-            self.assertEqual([one.why != "" for one in state.handed], [True])
-            self.assertIn("a_line-awaited", [one.code for one in state.findings])
+            self.assertEqual([handed_out.why != "" for handed_out in state.handed], [True])
+            self.assertIn("a_line-awaited", [finding.code for finding in state.findings])
         self.assertEqual(evaluate(COLOUR, read_off({"nothing": Handed("Part 1", "1")})).handed, [])
 
     def test_a_label_that_somebody_wrote_for_the_room_counts(self) -> None:
@@ -191,9 +194,9 @@ class WhatIsMissing(TestCase):
         self.assertEqual((state.handed, state.results[0].line), ([], plain.results[0].line))
 
     def test_what_is_no_number_is_not_handed_on(self) -> None:
-        for found in (Input(float("inf")), Input(1.0, ((Source("x", "x", float("inf"), "normal"), 1.0),))):
+        for input_ in (Input(float("inf")), Input(1.0, ((Source("x", "x", float("inf"), "normal"), 1.0),))):
             with self.assertRaisesRegex(SheetError, "no number to work with"):
-                as_number(found, "mol/L", "Part 1")
+                as_number(input_, "mol/L", "Part 1")
 
     def test_why_there_is_nothing_yet(self) -> None:
         apart = context_of(ACID_BASE, titration(("0.24", "21.78"), ("0.30", "23.40"), rough=None))

@@ -77,10 +77,10 @@ class AskedFor(TestCase):
         self.assertEqual(state.agreement and state.agreement.what[:5], "Three")
 
     def test_a_plan_that_ends_asks_for_no_more(self) -> None:
-        found = next(f for f in titrated("2", *self.apart).findings if f.code == "disagree")
-        self.assertIn("Ask your instructor", found.do)
-        found = next(f for f in titrated("third", *self.apart).findings if f.code == "disagree")
-        self.assertEqual(found.do, "Do trial 3.")
+        finding = next(f for f in titrated("2", *self.apart).findings if f.code == "disagree")
+        self.assertIn("Ask your instructor", finding.do)
+        finding = next(f for f in titrated("third", *self.apart).findings if f.code == "disagree")
+        self.assertEqual(finding.do, "Do trial 3.")
 
     def test_as_long_as_there_is_time_the_next_one_is_at_hand(self) -> None:
         state = titrated("open", *self.close)
@@ -89,9 +89,9 @@ class AskedFor(TestCase):
         self.assertEqual(titrated("open", "21.50").hand.trial, 2)
 
     def test_the_forecast_of_one_trial_averages_nothing(self) -> None:
-        one, two = (predict(method(SLUG), Sheet({"trials": chosen}, {})) for chosen in ("1", "usual"))
-        self.assertEqual((one.basis.count("averaged"), two.basis.count("2 trials averaged")), (0, 1))
-        self.assertNotEqual(one.relative, two.relative)
+        prediction, two = (predict(method(SLUG), Sheet({"trials": chosen}, {})) for chosen in ("1", "usual"))
+        self.assertEqual((prediction.basis.count("averaged"), two.basis.count("2 trials averaged")), (0, 1))
+        self.assertNotEqual(prediction.relative, two.relative)
 
     def test_supplies_follow(self) -> None:
         def titrant(chosen: str) -> str:
@@ -103,20 +103,20 @@ class AskedFor(TestCase):
 
 class OfEveryMethod(TestCase):
     def test_every_method_whose_trials_are_repeated_has_the_choice(self) -> None:
-        for slug, found in methods().items():
-            keys = [option.key for option in found.all_options]
-            repeated = not found.trials.each and found.trials.maximum > 1
+        for slug, declared in methods().items():
+            keys = [option.key for option in declared.all_options]
+            repeated = not declared.trials.each and declared.trials.maximum > 1
             self.assertEqual("trials" in keys, repeated, slug)
 
     def test_every_choice_is_worked_by_every_method(self) -> None:
-        for found in methods().values():
-            if (option := found.trials.how_many) is None:
+        for declared in methods().values():
+            if (option := declared.trials.how_many) is None:
                 continue
             for choice in option.choices:
-                state = evaluate(found, Sheet({"trials": choice.key}, {}))
-                least = found.trials.asked(choice.key).least
+                state = evaluate(declared, Sheet({"trials": choice.key}, {}))
+                least = declared.trials.asked(choice.key).least
                 begun = {task.trial for task in state.tasks if task.trial}
-                self.assertEqual(len(begun), least, (found.slug, choice.key))
+                self.assertEqual(len(begun), least, (declared.slug, choice.key))
 
     def test_a_bad_choice_is_refused(self) -> None:
         with self.assertRaisesRegex(SheetError, "How many trials"):

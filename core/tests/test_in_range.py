@@ -26,32 +26,34 @@ class ByHand(TestCase):
         self.assertEqual([cure.options for cure in titre.cures], [{"V_wanted": "48"}])
 
     def test_a_weaker_titrant_wants_less_sample_and_no_cure_leads_off_another_scale(self) -> None:
-        [one] = off("acid-base-titration", {"c_t": "0.02"})  # 0.02 × 20 / 0.1 = 4 mL
-        self.assertIn("4.00 mL", one.text)
-        self.assertNotIn("V_wanted", [key for cure in one.cures for key in cure.options], "80 mL are in no burette")
+        [off_range] = off("acid-base-titration", {"c_t": "0.02"})  # 0.02 × 20 / 0.1 = 4 mL
+        self.assertIn("4.00 mL", off_range.text)
+        self.assertNotIn(
+            "V_wanted", [key for cure in off_range.cures for key in cure.options], "80 mL are in no burette"
+        )
 
     def test_a_drop_is_not_measured_in_a_cylinder(self) -> None:
-        [one] = off("acid-base-titration", {"c_t": "0.0001"})  # 0.02 mL
-        self.assertEqual([cure.instruments for cure in one.cures if cure.instruments], [])
+        [off_range] = off("acid-base-titration", {"c_t": "0.0001"})  # 0.02 mL
+        self.assertEqual([cure.instruments for cure in off_range.cures if cure.instruments], [])
 
     def test_ice_that_would_be_left(self) -> None:
         """240 g from 24 °C give 24.1 kJ; 90 g of ice take 30.1 kJ to melt."""
-        [one] = off("heat-of-fusion", {"m_ice_plan": "90"})
-        self.assertEqual({key for cure in one.cures for key in cure.options}, {"m_ice_plan", "m_w_plan"})
+        [off_range] = off("heat-of-fusion", {"m_ice_plan": "90"})
+        self.assertEqual({key for cure in off_range.cures for key in cure.options}, {"m_ice_plan", "m_w_plan"})
 
     def test_two_solutions_are_made_stronger_together_where_one_alone_does_not_help(self) -> None:
-        [one] = off("heat-of-reaction", {"c_a": "0.1", "c_b": "0.1"})
-        self.assertEqual([set(cure.options) for cure in one.cures], [{"c_a", "c_b"}])
+        [off_range] = off("heat-of-reaction", {"c_a": "0.1", "c_b": "0.1"})
+        self.assertEqual([set(cure.options) for cure in off_range.cures], [{"c_a", "c_b"}])
 
     def test_gas_beyond_the_tube(self) -> None:
-        [one] = off("gas-eudometer", {"V_wanted": "80"})
-        self.assertEqual([cure.options for cure in one.cures], [{"V_wanted": "40"}])
+        [off_range] = off("gas-eudometer", {"V_wanted": "80"})
+        self.assertEqual([cure.options for cure in off_range.cures], [{"V_wanted": "40"}])
 
 
 class Declared(TestCase):
     def test_what_is_held_against_the_wrong_thing_never_reaches_a_plan(self) -> None:
         usual = method("gas-eudometer")
-        gas = next(one for one in usual.targets if one.read_at)
+        gas = next(target for target in usual.targets if target.read_at)
         for change, says in (
             ({"read_at": "balance"}, "is in mL, and"),
             ({"read_at": "unicorn"}, "unicorn"),
@@ -77,25 +79,25 @@ class Everywhere(TestCase):
             for target in declared.targets:
                 for key in target.choose:
                     for factor in (0.02, 0.2, 5, 40):
-                        usual = next(one.default for one in declared.all_options if one.key == key)
+                        usual = next(all_option.default for all_option in declared.all_options if all_option.key == key)
                         tried += self._cures(declared.slug, {key: f"{float(usual) * factor:.4g}"})
         self.assertGreater(tried, 40)
 
     def _cures(self, slug: str, options: dict[str, str]) -> int:
         tried = 0
         try:
-            found = off(slug, options)
+            off_ranges = off(slug, options)
         except SheetError:  # out of the option's own reach: told there
             return 0
-        for one in found:
-            label = one.text.partition(":")[0]
-            for cure in one.cures:
+        for miss in off_ranges:
+            label = miss.text.partition(":")[0]
+            for cure in miss.cures:
                 after = off(slug, {**options, **cure.options}, **cure.instruments)
                 with self.subTest(slug, options=options, cure=cure.text):
                     self.assertNotIn(label, [other.text.partition(":")[0] for other in after])
                     aims = supplies(bind(method(slug), Sheet({**options, **cure.options})), 1).targets
                     if cure.options:
-                        said = next(aim.text for aim in aims if aim.label == label)
-                        self.assertTrue(cure.text.endswith(said), (cure.text, said))
+                        text = next(aim.text for aim in aims if aim.label == label)
+                        self.assertTrue(cure.text.endswith(text), (cure.text, text))
                 tried += 1
         return tried

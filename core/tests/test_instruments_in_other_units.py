@@ -12,13 +12,13 @@ from chromata_core.telling.outcome import Evaluation
 
 def pairs(tool: str, factor: int, *, reversed_at: int = 0) -> Evaluation:
     """The worked example's pairs, read with ``tool``, which shows ``factor`` units for a volt."""
-    found = method("voltaic-cells")
+    declared = method("voltaic-cells")
     given = []
-    for key, trial, index, text in found.example.readings:
+    for key, trial, index, text in declared.example.readings:
         value = f"{round(float(text) * 1000)}" if key == "E" and factor == 1000 else text
         sign = "-" if key == "E" and trial == reversed_at else ""
         given.append(Given(key, sign + value, trial, index))
-    return evaluate(found, Sheet(found.example.options, {"voltmeter": tool}, tuple(given)))
+    return evaluate(declared, Sheet(declared.example.options, {"voltmeter": tool}, tuple(given)))
 
 
 class Millivolts(TestCase):
@@ -26,10 +26,12 @@ class Millivolts(TestCase):
     millivolts: ClassVar = pairs("multimeter-2000mv", 1000)
 
     def test_ladder_and_bars_are_the_same(self) -> None:
-        for one, other in zip(self.volts.charts, self.millivolts.charts, strict=True):
-            if not one.square:
-                self.assertEqual([line.points for line in one.lines], [line.points for line in other.lines], one.key)
-                self.assertEqual(one.sentence, other.sentence)
+        for chart, other in zip(self.volts.charts, self.millivolts.charts, strict=True):
+            if not chart.square:
+                self.assertEqual(
+                    [line.points for line in chart.lines], [line.points for line in other.lines], chart.key
+                )
+                self.assertEqual(chart.sentence, other.sentence)
 
     def test_the_square_speaks_in_the_meter_s_unit(self) -> None:
         square = next(chart.square for chart in self.millivolts.charts if chart.square)
@@ -43,9 +45,9 @@ class Millivolts(TestCase):
 
     def test_reversed_leads_are_seen_on_both(self) -> None:
         for tool, factor, unit in (("voltmeter-v", 1, " V "), ("multimeter-2000mv", 1000, " mV ")):
-            found = [f for f in pairs(tool, factor, reversed_at=3).findings if f.code == "reversed"]
-            self.assertEqual(len(found), 1, tool)
-            self.assertIn(unit, found[0].what)
+            findings = [f for f in pairs(tool, factor, reversed_at=3).findings if f.code == "reversed"]
+            self.assertEqual(len(findings), 1, tool)
+            self.assertIn(unit, findings[0].what)
 
     def test_results_are_the_same(self) -> None:
         mine, theirs = (

@@ -34,14 +34,14 @@ class IonExchange(TestCase):
     @outside("ion-exchange-titration", by="standard atomic weights")
     def test_molar_mass_and_cobalt(self) -> None:
         """M 267.48 g/mol, cobalt 58.93/267.48 = 22.03 %: from standard atomic weights."""
-        found = {r.key: r for r in aliquots(0.7500).results}
-        self.assertAlmostEqual(found["M_mean"].value, 267.48, delta=0.1)
-        self.assertAlmostEqual(found["w"].value, 22.03, delta=0.01)
-        self.assertLess(abs(found["M_mean"].value - 267.48), found["M_mean"].expanded)
+        results = {r.key: r for r in aliquots(0.7500).results}
+        self.assertAlmostEqual(results["M_mean"].value, 267.48, delta=0.1)
+        self.assertAlmostEqual(results["w"].value, 22.03, delta=0.01)
+        self.assertLess(abs(results["M_mean"].value - 267.48), results["M_mean"].expanded)
 
     def test_the_charge_is_the_instructors_to_set(self) -> None:
-        found = aliquots(0.7500, {"z": "2"}).results[0]
-        self.assertAlmostEqual(found.value, 267.48 * 2 / 3, delta=0.1)
+        result_out = aliquots(0.7500, {"z": "2"}).results[0]
+        self.assertAlmostEqual(result_out.value, 267.48 * 2 / 3, delta=0.1)
 
     def test_an_acid_effluent_is_rinsed_and_looked_at_again(self) -> None:
         outcome = aliquots(0.75, seen=("acid", "covered"))

@@ -38,12 +38,12 @@ class FilledAnew(TestCase):
     def scatter(self, half_width: str, relative: bool) -> list[str]:
         """How the pipette of the sample scatters at each filling, as a share of its volume."""
         pipette = instrument("pipette-20-a")
-        terms = [replace(one, half_width=half_width, relative=relative) for one in pipette.errors if one.scatters]
+        terms = [replace(error, half_width=half_width, relative=relative) for error in pipette.errors if error.scatters]
         own = replace(pipette, slug="own", errors=tuple(terms))
         sheet = Sheet({}, {"pipette": "own"}, (Given("V_s", "20.00"),), {"own": own})
         bound = bind(TITRATION, sheet)
         [anew] = [reading.anew for reading in bound.readings if reading.key == "V_s"]
-        quantity = next(one for one in bound.quantities if one.key == anew)
+        quantity = next(quantity for quantity in bound.quantities if quantity.key == anew)
         return sorted({error.limit for error in judgements(bound, quantity) if error.limit[0].isdigit()})
 
     def test_a_share_is_a_share_and_a_limit_is_divided_by_the_volume(self) -> None:
@@ -238,6 +238,6 @@ class HeatedSeries(TestCase):
         outcome = evaluate(HYDRATE, crucible(f"{dry:.3f}", f"{dry:.3f}", options={"task": "identify"}))
         self.assertEqual([f.code for f in outcome.findings], [])
         self.assertEqual([r.key for r in outcome.results], ["w"])
-        [found] = outcome.settled  # the answer of the whole work: said, not dropped because nothing is wrong with it
-        self.assertIn("The water content fits BaCl₂·2H₂O", found.what)
-        self.assertEqual(found.do, "Name it with this reason.")
+        [finding] = outcome.settled  # the answer of the whole work: said, not dropped because nothing is wrong with it
+        self.assertIn("The water content fits BaCl₂·2H₂O", finding.what)
+        self.assertEqual(finding.do, "Name it with this reason.")

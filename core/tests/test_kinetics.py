@@ -46,9 +46,9 @@ class Arrhenius(TestCase):
         times = {t: 60 * math.exp(energy / constants.R * (1 / (t + 273.15) - 1 / 293.15)) for t in (20, 40, 60)}
         rows = [(f"{t}.0", f"{t}.0", [f"{time:.1f}"] * 2) for t, time in times.items()]
         outcome = tubes(rows, {"T_plan": "20; 40; 60"})
-        found = {r.key: r.value for r in outcome.results}
-        self.assertAlmostEqual(found["Q_10"], 2, delta=0.01)
-        self.assertAlmostEqual(found["E_a"], energy / 1000, delta=0.3)
+        values = {r.key: r.value for r in outcome.results}
+        self.assertAlmostEqual(values["Q_10"], 2, delta=0.01)
+        self.assertAlmostEqual(values["E_a"], energy / 1000, delta=0.3)
 
     def test_a_time_of_zero_is_no_rate(self) -> None:
         outcome = tubes([("22.0", "22.0", ["0.0", "0.0"])], {"T_plan": "22"})

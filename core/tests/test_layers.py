@@ -30,31 +30,31 @@ FILES = {
 @cache
 def imports(file: Path) -> frozenset[str]:
     """Every module that a file imports, wherever in it: inside functions and for types alone too."""
-    found = set()
+    names = set()
     for node in ast.walk(ast.parse(file.read_text(encoding="utf-8"))):
         if isinstance(node, ast.Import):
-            found |= {alias.name for alias in node.names}
+            names |= {alias.name for alias in node.names}
         elif isinstance(node, ast.ImportFrom) and node.module:
             inside = {f"{node.module}.{alias.name}" for alias in node.names} & set(FILES)
-            found |= inside or {node.module}
-    return frozenset(found)
+            names |= inside or {node.module}
+    return frozenset(names)
 
 
 def longest_chains() -> dict[str, tuple[str, ...]]:
     """The longest chain of imports down from each module; AssertionError where one comes back to itself."""
-    found: dict[str, tuple[str, ...]] = {}
+    chains: dict[str, tuple[str, ...]] = {}
 
     def chain(module: str, above: tuple[str, ...]) -> tuple[str, ...]:
         if module in above:
             raise AssertionError(f"in a circle: {' → '.join((*above[above.index(module) :], module))}")
-        if module not in found:
+        if module not in chains:
             below = [chain(name, (*above, module)) for name in imports(FILES[module]) if name in FILES]
-            found[module] = (module, *max(below, key=len, default=()))
-        return found[module]
+            chains[module] = (module, *max(below, key=len, default=()))
+        return chains[module]
 
     for module in FILES:
         chain(module, ())
-    return found
+    return chains
 
 
 class Layers(TestCase):

@@ -45,11 +45,11 @@ class NistNorris(TestCase):
         """NIST StRD Norris, certified values from the file that scipy ships."""
         rows = [r.split() for r in (SCIPY / "nist_linregress/Norris.dat").read_text().splitlines()[60:]]
         ys, xs = zip(*((float(a), float(b)) for a, b in (row for row in rows if len(row) == 2)), strict=True)
-        found = line(xs, ys)
+        fitted = line(xs, ys)
         for ours, certified in (
-            (found.intercept, -0.262323073774029), (found.slope, 1.00211681802045),
-            (found.u_intercept, 0.232818234301152), (found.u_slope, 0.429796848199937e-3),
-            (found.s, 0.884796396144373), (found.r2, 0.999993745883712),
+            (fitted.intercept, -0.262323073774029), (fitted.slope, 1.00211681802045),
+            (fitted.u_intercept, 0.232818234301152), (fitted.u_slope, 0.429796848199937e-3),
+            (fitted.s, 0.884796396144373), (fitted.r2, 0.999993745883712),
         ):  # fmt: skip
             self.assertAlmostEqual(ours / certified, 1, places=11)
 
@@ -57,10 +57,10 @@ class NistNorris(TestCase):
 class NistNoIntercept(TestCase):
     def test_noint1_and_noint2(self) -> None:
         """NoInt1: x 60…70, y 130…140, slope exactly 251/121; NoInt2: slope exactly 8/11 (recipes from memory)."""
-        one = line(range(60, 71), range(130, 141), through_origin=True)
+        fitted = line(range(60, 71), range(130, 141), through_origin=True)
         for ours, certified in (
-            (one.slope, 2.07438016528926), (one.u_slope, 0.0165289256198347), (one.s, 3.56753034006338),
-            (one.r2, 0.999365492298663),
+            (fitted.slope, 2.07438016528926), (fitted.u_slope, 0.0165289256198347), (fitted.s, 3.56753034006338),
+            (fitted.r2, 0.999365492298663),
         ):  # fmt: skip
             self.assertAlmostEqual(ours / certified, 1, places=12)
         two = line((4, 5, 6), (3, 4, 4), through_origin=True)
@@ -78,9 +78,9 @@ def read_off(xs: Sequence[float], ys: Sequence[float], readings: Sequence[float]
 
 class Calibration(TestCase):
     def test_a5_line_and_unknown(self) -> None:
-        found = line(A5_X, A5_Y)
-        self.assertEqual(f"{found.slope:.4f} {found.u_slope:.4f} {found.intercept:.4f}", "0.2410 0.0050 0.0087")
-        self.assertEqual(f"{found.u_intercept:.4f} {found.s:.6f}", "0.0029 0.005486")
+        fitted = line(A5_X, A5_Y)
+        self.assertEqual(f"{fitted.slope:.4f} {fitted.u_slope:.4f} {fitted.intercept:.4f}", "0.2410 0.0050 0.0087")
+        self.assertEqual(f"{fitted.u_intercept:.4f} {fitted.s:.6f}", "0.0029 0.005486")
         value, u = read_off(A5_X, A5_Y, [0.0712, 0.0716])
         self.assertAlmostEqual(value, 0.2601659751037, places=10)
         self.assertAlmostEqual(u, 0.01784461112558, places=10)
@@ -112,9 +112,9 @@ class Calibration(TestCase):
     def test_weighted_line_is_numpy_s(self) -> None:
         xs, ys, w = (1.0, 2.0, 4.0, 8.0), (1.1, 1.9, 4.2, 7.7), (4.0, 2.0, 1.0, 0.5)
         slope, intercept = np.polyfit(xs, ys, 1, w=np.sqrt(w))
-        found = line(xs, ys, w)
-        self.assertAlmostEqual(found.slope, slope, places=12)
-        self.assertAlmostEqual(found.intercept, intercept, places=12)
+        fitted = line(xs, ys, w)
+        self.assertAlmostEqual(fitted.slope, slope, places=12)
+        self.assertAlmostEqual(fitted.intercept, intercept, places=12)
 
     def test_bracket_and_dilution(self) -> None:
         """An unknown at twice the highest standard is brought to about two thirds of it."""

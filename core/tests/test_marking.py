@@ -136,11 +136,11 @@ class BeforeClass(TestCase):
 class Rubrics(TestCase):
     def test_the_usual_one_can_be_used_and_names_all_there_is(self) -> None:
         self.assertEqual(rubric_problems(USUAL), [])
-        self.assertEqual({one.kind for one in USUAL.criteria}, {*get_args(CriterionKind)} - {"prelab"})
+        self.assertEqual({criterion.kind for criterion in USUAL.criteria}, {*get_args(CriterionKind)} - {"prelab"})
         self.assertEqual(set(LABELS), set(get_args(CriterionKind)))
 
     def test_what_does_not_add_up_is_said(self) -> None:
-        for rubric, said in (
+        for rubric, sentence in (
             (replace(USUAL, total=21.0), "add up to 20, and the whole is 21"),
             (replace(USUAL, name=" "), "a name"),
             (replace(USUAL, criteria=()), "at least one thing"),
@@ -151,4 +151,4 @@ class Rubrics(TestCase):
             (Rubric("x", float("nan"), (Criterion("own", float("nan")),)), "above zero"),
             (replace(USUAL, total=float("nan")), "add up to 20"),
         ):
-            self.assertTrue(any(said in problem for problem in rubric_problems(rubric)), (rubric, said))
+            self.assertTrue(any(sentence in problem for problem in rubric_problems(rubric)), (rubric, sentence))

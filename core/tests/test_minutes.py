@@ -19,24 +19,26 @@ def _fresh(slug: str, **options: str) -> Evaluation:
     return evaluate(method(slug), Sheet(options))
 
 
-def _step(found: Evaluation, key: str, trial: int | None = None) -> StepOut:
-    return next(step for step in found.steps if (step.key, step.trial) == (key, trial))
+def _step(evaluation: Evaluation, key: str, trial: int | None = None) -> StepOut:
+    return next(step for step in evaluation.steps if (step.key, step.trial) == (key, trial))
 
 
 class Minutes(TestCase):
     def test_every_step_of_every_method_takes_some_time_and_a_session_fits_a_school_s_afternoon(self) -> None:
         for slug, declared in methods().items():
-            found = evaluate(declared, Sheet(declared.example.options, declared.example.instruments))
+            evaluation = evaluate(declared, Sheet(declared.example.options, declared.example.instruments))
             longest = 220 if slug == "precipitate-yield" else 180  # two filters, each dried to constant mass
             with self.subTest(method=slug):
-                self.assertTrue(all(step.minutes > 0 for step in found.steps))
-                self.assertTrue(25 <= minutes_left(found.steps, _NOW) <= longest, minutes_left(found.steps, _NOW))
+                self.assertTrue(all(step.minutes > 0 for step in evaluation.steps))
+                self.assertTrue(
+                    25 <= minutes_left(evaluation.steps, _NOW) <= longest, minutes_left(evaluation.steps, _NOW)
+                )
 
     def test_less_is_left_the_more_is_written(self) -> None:
         """But for a trial more than the plan asks for, which adds its own minutes when it begins."""
         for slug, declared in methods().items():
             sheet = example_sheet(declared)
-            planned = [one for one in sheet.given if (one.trial or 0) <= declared.trials.minimum]
+            planned = [given for given in sheet.given if (given.trial or 0) <= declared.trials.minimum]
             parts = [replace(sheet, given=tuple(planned[: len(planned) * n // 4])) for n in range(5)]
             left = [minutes_left(evaluate(declared, part).steps, _NOW) for part in parts]
             with self.subTest(method=slug):
@@ -61,7 +63,7 @@ class Minutes(TestCase):
         """Boiling takes 60 s by itself, cooling 300 s; the next portion's weighing of 4 min is done in the second."""
         steps = _fresh("back-titration").steps
         boil, cool, weigh = (
-            next(s for s in steps if (s.key, s.trial) == one) for one in (("boil", 1), ("cool", 1), ("weigh", 2))
+            next(s for s in steps if (s.key, s.trial) == step) for step in (("boil", 1), ("cool", 1), ("weigh", 2))
         )
         self.assertEqual((cool.meanwhile, weigh.minutes), ("weigh", 4))
         whole = minutes_left(steps, _NOW)
@@ -75,11 +77,11 @@ class Minutes(TestCase):
         declared, opened = method("beer-lambert"), 1_000_000.0
         plan = {"on_before": "0"}
         written = (Given("timer.warmup", "", at=opened), Given("A_x", "0.412", 1, 1, at=opened + 25))
-        said = {
+        codes = {
             pace: [f.code for f in evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=pace)).findings]
             for pace in (1, 60)
         }
-        self.assertEqual(["not-warm" in codes for codes in said.values()], [True, False], said)
+        self.assertEqual(["not-warm" in codes for codes in codes.values()], [True, False], codes)
         warm = _step(evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=60)), "warmup")
         self.assertEqual((warm.wait_seconds, warm.begun), (20, opened))
 

@@ -25,8 +25,8 @@ class Additive(TestCase):
                 return sum((random.normal(0, s, size) for s in shapes), np.zeros(size))
             return sum((random.uniform(-s * sqrt(3), s * sqrt(3), size) for s in shapes), np.zeros(size))
 
-        found = monte_carlo(draw, M)
-        return found.u, found.low, found.high
+        drawn = monte_carlo(draw, M)
+        return drawn.u, drawn.low, drawn.high
 
     def test_normal(self) -> None:
         u, low, high = self.summed("normal")
@@ -57,11 +57,11 @@ class MassCalibration(TestCase):
             mass = (reference + added) * (1 + (air - 1.2) * (1 / weight - 1 / standard)) - 100_000
             return mass
 
-        found = monte_carlo(draw, M)
-        self.assertAlmostEqual(found.mean, 1.2341, delta=0.0004)
-        self.assertAlmostEqual(found.u, 0.0754, delta=0.0004)
-        self.assertAlmostEqual(found.high - found.low, 0.2991, delta=0.002)
-        self.assertAlmostEqual(found.low, 1.0834, delta=0.002)
+        drawn = monte_carlo(draw, M)
+        self.assertAlmostEqual(drawn.mean, 1.2341, delta=0.0004)
+        self.assertAlmostEqual(drawn.u, 0.0754, delta=0.0004)
+        self.assertAlmostEqual(drawn.high - drawn.low, 0.2991, delta=0.002)
+        self.assertAlmostEqual(drawn.low, 1.0834, delta=0.002)
 
 
 class Draw(TestCase):
@@ -76,9 +76,9 @@ class Draw(TestCase):
         def draw(random: np.random.Generator, size: int) -> Draws:
             return random.normal(10, 0.5, size)
 
-        found = monte_carlo(draw)
-        self.assertLess(found.draws, M)
-        self.assertAlmostEqual(found.u, 0.5, delta=tolerance(0.5, 1) / 5)
+        drawn = monte_carlo(draw)
+        self.assertLess(drawn.draws, M)
+        self.assertAlmostEqual(drawn.u, 0.5, delta=tolerance(0.5, 1) / 5)
 
     def test_shortest_interval_of_a_skew_distribution(self) -> None:
         """Exponential: the shortest 95 % begins at zero and ends at −ln 0.05 = 2.9957."""
@@ -88,9 +88,9 @@ class Draw(TestCase):
         self.assertAlmostEqual(high, 2.9957, delta=0.02)
 
     def test_what_could_not_be_worked_is_left_out_of_a_few_draws(self) -> None:
-        found = summary(np.array([3.0, np.nan, 1.0, np.inf]))
-        self.assertEqual((found.draws, found.mean, found.low, found.high), (2, 2.0, 1.0, 3.0))
-        self.assertAlmostEqual(found.u, sqrt(2), 12)
+        drawn = summary(np.array([3.0, np.nan, 1.0, np.inf]))
+        self.assertEqual((drawn.draws, drawn.mean, drawn.low, drawn.high), (2, 2.0, 1.0, 3.0))
+        self.assertAlmostEqual(drawn.u, sqrt(2), 12)
 
     def test_tolerance_is_half_the_last_stated_digit(self) -> None:
         """JCGM 101, 7.9.2, example: u = 0.35 with two figures: 0.005."""
@@ -114,6 +114,6 @@ class EveryMethod(TestCase):
             Given("end_point", "held", 1), Given("V_end", "0.35", 1),
         )  # fmt: skip
         options = {"rough_trial": "no", "end_point_limit": "0.2"}
-        found = draw_results(context_of(method, Sheet(options, {}, given)), 100_000)[0]
-        self.assertFalse(found.agrees)
-        self.assertIn("not nearly linear", found.sentence)
+        drawn_result = draw_results(context_of(method, Sheet(options, {}, given)), 100_000)[0]
+        self.assertFalse(drawn_result.agrees)
+        self.assertIn("not nearly linear", drawn_result.sentence)

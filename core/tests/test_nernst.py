@@ -32,11 +32,11 @@ class Nernst(TestCase):
         volts = [f"{1.10 - decade * lg_q:.3f}" for lg_q in (0, 1, 2, 3)]
         self.assertEqual(volts[2], "1.041")
         outcome = cell(volts, {"c_plan": "1; 0.1; 0.01; 0.001"})
-        found = {r.key: r for r in outcome.results}
-        self.assertAlmostEqual(found["slope"].value, -1000 * decade, delta=0.2)
-        self.assertAlmostEqual(found["E_0"].value, 1.10, delta=5e-4)
-        self.assertAlmostEqual(found["z_found"].value, 2, delta=0.02)
-        comparison = found["slope"].comparison
+        results = {r.key: r for r in outcome.results}
+        self.assertAlmostEqual(results["slope"].value, -1000 * decade, delta=0.2)
+        self.assertAlmostEqual(results["E_0"].value, 1.10, delta=5e-4)
+        self.assertAlmostEqual(results["z_found"].value, 2, delta=0.02)
+        comparison = results["slope"].comparison
         assert comparison is not None
         self.assertAlmostEqual(float(comparison.accepted.replace("−", "-")), -1000 * decade, places=2)
 
@@ -47,11 +47,11 @@ class Nernst(TestCase):
         volts = ["1.098", "1.071", "1.037", "1.013", "0.979"]
         outcome = cell(volts, {"c_plan": "1; 0.1; 0.01; 0.001; 0.0001", "c_fixed.limit": "0"})
         fit = stats.linregress(range(5), [1000 * float(text) for text in volts])
-        found = {r.key: r for r in outcome.results}
-        self.assertAlmostEqual(found["slope"].value, fit.slope, places=9)
-        self.assertAlmostEqual(1000 * found["E_0"].value, fit.intercept, places=9)
+        results = {r.key: r for r in outcome.results}
+        self.assertAlmostEqual(results["slope"].value, fit.slope, places=9)
+        self.assertAlmostEqual(1000 * results["E_0"].value, fit.intercept, places=9)
         for key, doubt in (("slope", fit.stderr), ("E_0", fit.intercept_stderr / 1000)):
-            parts = {line.label: line.u for line in found[key].budget}
+            parts = {line.label: line.u for line in results[key].budget}
             both = math.hypot(parts["Scatter about the line"], parts["Voltmeter display"])
             self.assertAlmostEqual(both / doubt, 1, places=9)
 

@@ -30,10 +30,10 @@ class Univariate(TestCase):
         }
         for name, (values, mean, s) in sets.items():
             with self.subTest(name):
-                found = replicates(values)
-                self.assertAlmostEqual(found.mean / mean, 1, places=14)
+                summary = replicates(values)
+                self.assertAlmostEqual(summary.mean / mean, 1, places=14)
                 # NumAcc3 and 4: the data themselves are rounded in double precision, 5.6e-9 of s at most
-                self.assertAlmostEqual(found.s / s, 1, places=9 if name in ("NumAcc1", "NumAcc2") else 8)
+                self.assertAlmostEqual(summary.s / s, 1, places=9 if name in ("NumAcc1", "NumAcc2") else 8)
 
 
 # A. A. Michelson, 1879: speed of light in air less 299 000 km/s, 100 measurements (NIST StRD "Michelso" in 1000 km/s).
@@ -49,6 +49,6 @@ MICHELSON = (
 class Michelson(TestCase):
     def test_certified_mean_and_s(self) -> None:
         """Certified: mean 299.852400000000, standard deviation 0.0790105478190518."""
-        found = replicates([299 + speed / 1000 for speed in MICHELSON])
-        self.assertAlmostEqual(found.mean / 299.8524, 1, places=14)
-        self.assertAlmostEqual(found.s / 0.0790105478190518, 1, places=11)
+        summary = replicates([299 + speed / 1000 for speed in MICHELSON])
+        self.assertAlmostEqual(summary.mean / 299.8524, 1, places=14)
+        self.assertAlmostEqual(summary.s / 0.0790105478190518, 1, places=11)

@@ -33,9 +33,9 @@ class NoJumps(TestCase):
 
     def test_excess_and_known_make_the_spread(self) -> None:
         """By hand: 1, 2, 3 have s² = 1. Known errors of 0.6 expect 0.36, so 0.64 is excess, 0.64/3 of a mean."""
-        found = spread_of(np.array([1.0, 2.0, 3.0]), np.diag([0.6, 0.6, 0.6]))
-        self.assertAlmostEqual(found.excess**2, 0.64 / 3)
-        self.assertAlmostEqual(found.part, 0.64)
+        spread = spread_of(np.array([1.0, 2.0, 3.0]), np.diag([0.6, 0.6, 0.6]))
+        self.assertAlmostEqual(spread.excess**2, 0.64 / 3)
+        self.assertAlmostEqual(spread.part, 0.64)
         self.assertEqual(spread_of(np.array([1.0, 1.1, 1.2]), np.diag([0.6, 0.6, 0.6])).excess, 0.0)
 
     def test_excess_and_known_make_the_scatter_about_a_line(self) -> None:
@@ -57,8 +57,8 @@ class NoJumps(TestCase):
         self.assertIsNone(estimated("nu", {}, {}))
 
     def test_a_shared_error_makes_no_spread(self) -> None:
-        found = spread_of(np.array([1.0, 2.0, 3.0]), np.array([[5.0], [5.0], [5.0]]))
-        self.assertAlmostEqual(found.excess**2, 1 / 3)
+        spread = spread_of(np.array([1.0, 2.0, 3.0]), np.array([[5.0], [5.0], [5.0]]))
+        self.assertAlmostEqual(spread.excess**2, 1 / 3)
 
     def test_the_interval_holds_its_value_about_as_often_as_it_says(self) -> None:
         """Coverage by simulation of three trials of known scatter 1 and unknown scatter 0 to 5: 90 % at the least."""
@@ -69,9 +69,9 @@ class NoJumps(TestCase):
             trials = random.normal(0, np.hypot(1, unknown), (4000, 3))
             held = 0
             for values in trials:
-                found = spread_of(values, np.eye(3))
-                variance = 1 / 3 + found.excess**2
-                weight = found.excess**4 / (2 * found.part) if found.part else 0
+                spread = spread_of(values, np.eye(3))
+                variance = 1 / 3 + spread.excess**2
+                weight = spread.excess**4 / (2 * spread.part) if spread.part else 0
                 k = 2.0 if not weight or variance**2 / weight > 50 else stats.t.ppf(0.975, max(variance**2 / weight, 1))
                 held += abs(values.mean()) <= k * np.sqrt(variance)
             self.assertGreater(held / len(trials), 0.885, unknown)
@@ -95,5 +95,5 @@ class WhoseError(TestCase):
         sources = {
             s.id for s in context_of(rates, example_sheet(rates)).computed.columns.sources if "thermometer" in s.id
         }
-        shared = {one for one in sources if one.startswith("thermometer:T_")}
-        self.assertEqual(len({one.split(":")[1] for one in shared}), 2, sources)
+        shared = {source for source in sources if source.startswith("thermometer:T_")}
+        self.assertEqual(len({reading.split(":")[1] for reading in shared}), 2, sources)

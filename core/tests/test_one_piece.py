@@ -26,9 +26,9 @@ class OneThermometer(TestCase):
         food = method("food-calorimetry")
         for end in ("30.0", "70.0"):
             result = evaluate(food, Sheet({}, {}, burned(end))).results[0]
-            line = next(one for one in result.budget if one.label == "Thermometer scale")
+            line = next(budget_out for budget_out in result.budget if budget_out.label == "Thermometer scale")
             self.assertAlmostEqual(line.u / result.value, 0.005 / sqrt(3), places=6)
-            self.assertNotIn("Thermometer calibration", [one.label for one in result.budget])
+            self.assertNotIn("Thermometer calibration", [budget_out.label for budget_out in result.budget])
 
 
 class OnePiece(TestCase):
@@ -40,8 +40,8 @@ class OnePiece(TestCase):
 
         def shared(slug: str) -> set[str]:
             tools = {"pipette": slug, "dilution_pipette": slug}
-            found = inputs_of(bind(light, Sheet({}, tools, given, {"own-1": own})), {})
-            first, second = (found[one.place] for one in given)
+            inputs = inputs_of(bind(light, Sheet({}, tools, given, {"own-1": own})), {})
+            first, second = (inputs[given.place] for given in given)
             return {source.label for source, _ in first.sources} & {
                 source.label for source, _ in second.sources if source.id in {other.id for other, _ in first.sources}
             }
@@ -58,7 +58,7 @@ class OneRibbon(TestCase):
         given = [Given(key, text, n) for n, trial in enumerate((readings, doubled), 1) for key, text in trial]
         sheet = Sheet({"question": "m"}, {}, (Given("p_bar", "1000.0"), *given))
         outcome = evaluate(method("gas-eudometer"), sheet)
-        found = {(one.key, one.trial): one.value for one in outcome.results}
-        self.assertAlmostEqual(found[("m_found", 2)] / found[("m_found", 1)], 2, places=9)
+        values = {(result.key, result.trial): result.value for result in outcome.results}
+        self.assertAlmostEqual(values[("m_found", 2)] / values[("m_found", 1)], 2, places=9)
         assert outcome.agreement is not None
         self.assertEqual(outcome.agreement.code, "agree")

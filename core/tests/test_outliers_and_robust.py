@@ -33,9 +33,9 @@ class Critical(TestCase):
 
 class Suspects(TestCase):
     def test_flour_has_one(self) -> None:
-        found = grubbs(FLOUR)
-        self.assertEqual((found.value, found.outlier), (28.95, True))
-        self.assertAlmostEqual(found.ratio, 4.656926, places=6)
+        suspect = grubbs(FLOUR)
+        self.assertEqual((suspect.value, suspect.outlier), (28.95, True))
+        self.assertAlmostEqual(suspect.ratio, 4.656926, places=6)
 
     def test_three_titres_need_a_wide_gap(self) -> None:
         self.assertFalse(dixon((21.54, 21.61, 21.58)).outlier)
@@ -54,11 +54,11 @@ class Suspects(TestCase):
 
 class RobustSummary(TestCase):
     def test_copper_in_flour(self) -> None:
-        found = robust(FLOUR)
-        self.assertAlmostEqual(found.median, 3.385)
-        self.assertAlmostEqual(found.mad, 0.526323, places=6)
-        self.assertAlmostEqual(found.huber_mean, 3.21, delta=0.005)
-        self.assertAlmostEqual(found.huber_s, 0.67, delta=0.01)
+        summary = robust(FLOUR)
+        self.assertAlmostEqual(summary.median, 3.385)
+        self.assertAlmostEqual(summary.mad, 0.526323, places=6)
+        self.assertAlmostEqual(summary.huber_mean, 3.21, delta=0.005)
+        self.assertAlmostEqual(summary.huber_s, 0.67, delta=0.01)
 
     def test_a_clean_set_is_left_nearly_alone(self) -> None:
         self.assertAlmostEqual(robust((1.00, 1.01, 1.02, 1.03, 1.04)).huber_mean, 1.02)
@@ -70,7 +70,7 @@ class BetweenSets(TestCase):
     def test_welch_worked_by_hand(self) -> None:
         """Means 10.08 and 10.80, s² 0.037 and 0.46/3: t = −0.72/√(0.0074 + 0.038333), ν by Satterthwaite's formula."""
         parts = (0.037 / 5, 0.46 / 3 / 4)
-        found = welch(self.one, self.other)
-        self.assertAlmostEqual(found.statistic, -0.72 / sum(parts) ** 0.5, places=10)
-        self.assertAlmostEqual(found.dof, sum(parts) ** 2 / (parts[0] ** 2 / 4 + parts[1] ** 2 / 3), places=10)
-        self.assertAlmostEqual(found.p, 2 * stats.t.sf(-found.statistic, found.dof), places=12)
+        test_outcome = welch(self.one, self.other)
+        self.assertAlmostEqual(test_outcome.statistic, -0.72 / sum(parts) ** 0.5, places=10)
+        self.assertAlmostEqual(test_outcome.dof, sum(parts) ** 2 / (parts[0] ** 2 / 4 + parts[1] ** 2 / 3), places=10)
+        self.assertAlmostEqual(test_outcome.p, 2 * stats.t.sf(-test_outcome.statistic, test_outcome.dof), places=12)

@@ -70,18 +70,18 @@ class RoundTrip(TestCase):
             ("m_heated", 2, "32.000"),
         )
         sheet = Sheet({}, {}, tuple(Given(key, text, 1, index) for key, index, text in texts))
-        found = {result.key: result.value for result in evaluate(declared, sheet).results}
-        self.assertAlmostEqual(found["dry"], 100 * 2 / 3)
-        self.assertAlmostEqual(found["w"], 100 / 3)
+        values = {result.key: result.value for result in evaluate(declared, sheet).results}
+        self.assertAlmostEqual(values["dry"], 100 * 2 / 3)
+        self.assertAlmostEqual(values["w"], 100 / 3)
 
 
 class WhatIsWrongIsSaid(TestCase):
     def says(self, path: Path, value: object, *words: str) -> None:
         with self.subTest(str(path), value=str(value)[:40]):
-            said = said_of(put(HYDRATE, path, value))
-            self.assertTrue(said)
+            sentences = said_of(put(HYDRATE, path, value))
+            self.assertTrue(sentences)
             for word in words:
-                self.assertIn(word, " ".join(said))
+                self.assertIn(word, " ".join(sentences))
 
     def test_what_cannot_be_read_with_its_place(self) -> None:
         self.says(("steps", 2, "title"), 3, "steps 3, title", "text in quotes")
@@ -183,14 +183,14 @@ class TheForm(TestCase):
                     continue
                 self.assertIn(key, known, name)
                 field = known[key]
-                for one in inner if field.many else [inner]:
-                    if field.kind == "word" and one is not None:
-                        self.assertEqual(self.records[one["kind"]].use, field.of[0])
-                        look(one, one["kind"])
-                    elif field.kind == "record" and one is not None:
-                        look(one, field.of[0])
+                for kind in inner if field.many else [inner]:
+                    if field.kind == "word" and kind is not None:
+                        self.assertEqual(self.records[kind["kind"]].use, field.of[0])
+                        look(kind, kind["kind"])
+                    elif field.kind == "record" and kind is not None:
+                        look(kind, field.of[0])
                     elif field.kind == "choice":
-                        self.assertIn(one, field.of)
+                        self.assertIn(kind, field.of)
 
         for declared in methods().values():
             look(to_json(declared), "method")

@@ -37,22 +37,22 @@ def worked(shows: Shows = "at_once", hints: Hints = "slip", tries: int = 3, ofte
     )
 
 
-def seen(found: Evaluation) -> set[str]:
+def seen(evaluation: Evaluation) -> set[str]:
     """Everything computed that shows."""
-    inside = {quantity.key for trial in found.trials for quantity in trial.quantities}
-    return inside | {one.key for one in found.results} | {one.key for one in found.quantities}
+    inside = {quantity.key for trial in evaluation.trials for quantity in trial.quantities}
+    return inside | {result.key for result in evaluation.results} | {quantity.key for quantity in evaluation.quantities}
 
 
 class Asked(TestCase):
     def test_lines_stand_in_their_order_after_the_trials_and_before_the_bench_is_cleared(self) -> None:
-        found = worked()
-        lines = [task for task in found.tasks if task.step == "worksheet"]
+        evaluation = worked()
+        lines = [task for task in evaluation.tasks if task.step == "worksheet"]
         self.assertEqual([line.name for line in lines], list(LINES))
         self.assertEqual([line.trial for line in lines], [1, 1, 1, None])
         self.assertEqual(lines[1].unit, "mol")
-        at = [step.key for step in found.steps].index("worksheet")
-        self.assertTrue(all(step.scope != "closing" for step in found.steps[:at]))
-        self.assertTrue(all(step.scope == "closing" for step in found.steps[at:]))
+        at = [step.key for step in evaluation.steps].index("worksheet")
+        self.assertTrue(all(step.scope != "closing" for step in evaluation.steps[:at]))
+        self.assertTrue(all(step.scope == "closing" for step in evaluation.steps[at:]))
 
     def test_what_the_worksheet_asks_is_not_asked_again(self) -> None:
         asked = [task.key for task in worked().tasks if task.kind == "own"]
@@ -61,8 +61,8 @@ class Asked(TestCase):
     def test_lines_of_trials_go_to_the_next_trial_where_the_first_does_not_count(self) -> None:
         sheet = crucible("33.501", "33.449", "33.447")
         void = Given("void", "spilled", 1)
-        found = evaluate(HYDRATE, replace(sheet, own_work=OwnWork(lines=LINES), given=(*sheet.given, void)))
-        self.assertEqual({task.trial for task in found.tasks if task.step == "worksheet"}, {1, None})
+        evaluation = evaluate(HYDRATE, replace(sheet, own_work=OwnWork(lines=LINES), given=(*sheet.given, void)))
+        self.assertEqual({task.trial for task in evaluation.tasks if task.step == "worksheet"}, {1, None})
 
     def test_what_cannot_be_asked_is_refused_in_a_sentence(self) -> None:
         for asked, sentence in (
@@ -82,10 +82,10 @@ class Shown(TestCase):
         self.assertEqual(worked().veil, "")
 
     def test_each_line_after_the_student_s_own_and_nothing_that_is_worked_from_it(self) -> None:
-        found = worked("after_line", m_water="1.109")
-        self.assertIn("m_water", seen(found))
-        self.assertFalse({"n_water", "n_salt", "x", "x_t"} & seen(found))
-        self.assertIn("your own", found.veil)
+        evaluation = worked("after_line", m_water="1.109")
+        self.assertIn("m_water", seen(evaluation))
+        self.assertFalse({"n_water", "n_salt", "x", "x_t"} & seen(evaluation))
+        self.assertIn("your own", evaluation.veil)
 
     def test_all_after_the_own_result(self) -> None:
         self.assertEqual(seen(worked("after_own", **{**RIGHT, "x": "3.1"})), set())
@@ -98,9 +98,9 @@ class Shown(TestCase):
         sheet = crucible("33.501", "33.449", "33.447")
         asked = OwnWork("after_own", lines=("x",))
         given = (*sheet.given, Given("own.x", "5.00"))
-        found = evaluate(HYDRATE, replace(sheet, own_work=asked, given=given))
+        evaluation = evaluate(HYDRATE, replace(sheet, own_work=asked, given=given))
         elsewhere = replace(asked, lines=("x", "not_here"))
-        self.assertIn("x", seen(veiled(found, HYDRATE, elsewhere, released=False)))
+        self.assertIn("x", seen(veiled(evaluation, HYDRATE, elsewhere, released=False)))
 
     def test_after_release_alone(self) -> None:
         self.assertEqual(seen(worked("after_release", **RIGHT)), set())
@@ -109,10 +109,10 @@ class Shown(TestCase):
         self.assertIn("x", seen(veiled(whole, HYDRATE, asked, released=True)))
 
     def test_no_chart_and_no_statistic_tells_what_is_hidden(self) -> None:
-        found = worked("after_release")
-        self.assertEqual((found.statistics, found.settled), ([], []))
+        evaluation = worked("after_release")
+        self.assertEqual((evaluation.statistics, evaluation.settled), ([], []))
         labels = [quantity.label for quantity in HYDRATE.quantities]
-        for chart in found.charts:
+        for chart in evaluation.charts:
             self.assertFalse([label for label in labels if label in f"{chart.x_label}{chart.y_label}"])
             self.assertEqual(chart.marks, [])
 
@@ -125,9 +125,9 @@ class Shown(TestCase):
         self.assertNotIn("18.25", judge(declared, replace(sheet, own_work=asked), draft).text)
 
     def test_after_enough_tries_the_line_is_told_and_shows(self) -> None:
-        found = worked("after_line", m_water="0.9", often=3)
-        self.assertIn("m_water", seen(found))
-        self.assertIn("1.109 g", found.own[0].line)
+        evaluation = worked("after_line", m_water="0.9", often=3)
+        self.assertIn("m_water", seen(evaluation))
+        self.assertIn("1.109 g", evaluation.own[0].line)
         self.assertEqual(worked("after_line", tries=0, m_water="0.9", often=9).own[0].line, "")
 
 
@@ -135,19 +135,21 @@ class Hinted(TestCase):
     """m_water = 1.055 is the first heating taken for the last: 34.556 − 33.501."""
 
     def told(self, hints: Hints, **own: str) -> list[tuple[str, str, str]]:
-        return [(one.kind, one.sentence, one.line) for one in worked(hints=hints, **own).own]
+        return [
+            (own_answer.kind, own_answer.sentence, own_answer.line) for own_answer in worked(hints=hints, **own).own
+        ]
 
     def test_nothing(self) -> None:
         self.assertEqual(self.told("none", m_water="1.055"), [("kept", "Kept.", "")])
 
     def test_right_or_not_yet(self) -> None:
-        found = self.told("verdict", m_water="1.055", n_salt="0.01231")
-        self.assertEqual([sentence for _, sentence, _ in found], ["Not yet.", "Right."])
+        verdicts = self.told("verdict", m_water="1.055", n_salt="0.01231")
+        self.assertEqual([sentence for _, sentence, _ in verdicts], ["Not yet.", "Right."])
 
     def test_where(self) -> None:
-        found = self.told("place", m_water="1.055", n_water="0.02")
-        self.assertIn("in this line", found[0][1])
-        self.assertIn("“Water driven off, crucible 1” differs first", found[1][1])
+        verdicts = self.told("place", m_water="1.055", n_water="0.02")
+        self.assertIn("in this line", verdicts[0][1])
+        self.assertIn("“Water driven off, crucible 1” differs first", verdicts[1][1])
 
     def test_which_slip(self) -> None:
         [(kind, sentence, line)] = self.told("slip", m_water="1.055")
@@ -191,10 +193,10 @@ class PercentErrors(TestCase):
     KEY = "R_mean_off"
 
     def told(self, text: str = "", shows: Shows = "at_once") -> Evaluation:
-        found = method("gas-eudometer")
-        sheet = example_sheet(found)
+        declared = method("gas-eudometer")
+        sheet = example_sheet(declared)
         given = (*sheet.given, Given(f"own.{self.KEY}", text)) if text else sheet.given
-        return evaluate(found, replace(sheet, own_work=OwnWork(shows, lines=(self.KEY,)), given=given))
+        return evaluate(declared, replace(sheet, own_work=OwnWork(shows, lines=(self.KEY,)), given=given))
 
     def test_it_is_worked_from_the_own_result_and_what_nature_fixes(self) -> None:
         state = self.told("1")
@@ -205,23 +207,23 @@ class PercentErrors(TestCase):
 
     def test_divided_by_the_own_result_is_named(self) -> None:
         """R = 8.9576: (8.9576 − 8.3145)/8.3145 is 7.74 %, over 8.9576 it is 7.18 %; worked by hand."""
-        found, sheet = method("gas-eudometer"), example_sheet(method("gas-eudometer"))
+        declared, sheet = method("gas-eudometer"), example_sheet(method("gas-eudometer"))
         given = [replace(g, text=f"{float(g.text) * 0.93:.4f}") if g.key == "m" else g for g in sheet.given]
         asked = replace(sheet, own_work=OwnWork(lines=(self.KEY,)), given=(*given, Given(f"own.{self.KEY}", "7.18 %")))
-        [line] = evaluate(found, asked).own
+        [line] = evaluate(declared, asked).own
         self.assertFalse(line.agrees)
         self.assertIn("divided by the value found instead of the known one", line.sentence)
 
     def test_it_is_shown_nowhere_before_their_own_stands(self) -> None:
-        found, asked = method("gas-eudometer"), OwnWork("after_line", lines=(self.KEY,))
-        before = veiled(self.told(shows="after_line"), found, asked, released=False)
+        declared, asked = method("gas-eudometer"), OwnWork("after_line", lines=(self.KEY,))
+        before = veiled(self.told(shows="after_line"), declared, asked, released=False)
         self.assertIsNone(before.results[0].comparison)
-        self.assertNotIn(self.KEY, [one.key for one in before.quantities])
+        self.assertNotIn(self.KEY, [quantity.key for quantity in before.quantities])
         off = abs(before.results[0].value / 8.314462618 - 1) * 100
-        after = veiled(self.told(f"{off:.3g}", "after_line"), found, asked, released=False)
+        after = veiled(self.told(f"{off:.3g}", "after_line"), declared, asked, released=False)
         self.assertIsNotNone(after.results[0].comparison)
 
     def test_who_is_not_asked_for_it_has_no_such_line(self) -> None:
-        found = method("gas-eudometer")
-        state = evaluate(found, example_sheet(found))
-        self.assertNotIn(self.KEY, [one.key for one in state.quantities])
+        declared = method("gas-eudometer")
+        state = evaluate(declared, example_sheet(declared))
+        self.assertNotIn(self.KEY, [quantity.key for quantity in state.quantities])

@@ -19,11 +19,11 @@ class LoggedCurve(TestCase):
         self.assertEqual(read_pairs("0,00;275\n0,50;341"), [("0,00", "275"), ("0,50", "341")])
 
     def test_what_cannot_be_read_is_said_with_its_line(self) -> None:
-        for text, said in (
+        for text, sentence in (
             ("", "No pairs"),
             ("a,b\n", "No pairs"),
             ("0.0,1\n0.5,x\n", "Line 2"),
             ("1,2\n" * 101, "101"),
         ):
-            with self.assertRaisesRegex(SheetError, said):
+            with self.assertRaisesRegex(SheetError, sentence):
                 read_pairs(text)

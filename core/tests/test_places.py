@@ -36,9 +36,9 @@ class Places(TestCase):
             bind(TITRATION, Sheet({}, {}, (Given("steps.fill", "done"),)))
 
     def test_no_part_may_be_called_like_a_place(self) -> None:
-        reading = next(one for one in TITRATION.readings if one.key == "V_s")
+        reading = next(reading for reading in TITRATION.readings if reading.key == "V_s")
         for word in ("void", "note", "photo", "step", "answer"):
-            renamed = tuple(replace(one, key=word) if one is reading else one for one in TITRATION.readings)
+            renamed = tuple(replace(part, key=word) if part is reading else part for part in TITRATION.readings)
             self.assertIn(
                 f"“{word}” has a meaning of its own", " ".join(problems_of(replace(TITRATION, readings=renamed)))
             )

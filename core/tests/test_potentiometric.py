@@ -44,11 +44,11 @@ def ph(v: float, acid: float, start: float = 90.0, pka: float = 5.408) -> float:
 
 def volumes(end: float, fine: float, start: float = 0.0) -> list[float]:
     """Half millilitres, ``fine`` steps from 0.7 mL before the end point to 0.7 mL behind it."""
-    found, v = [], 0.0
+    volumes_read, v = [], 0.0
     while v <= end + 4:
-        found.append(round(start + v, 3))
+        volumes_read.append(round(start + v, 3))
         v += fine if abs(v - end) < 0.7 else 0.5
-    return found
+    return volumes_read
 
 
 def titrated(pairs: list[tuple[float, str]], mass: float, options: dict[str, str], start: float = 0.0) -> Evaluation:
@@ -107,9 +107,9 @@ class KnownCurves(TestCase):
             self.assertEqual(CATALOGUE[meter].decimals, decimals)
 
     def test_normality_is_converted(self) -> None:
-        one = self.iron(0.1)
+        evaluation = self.iron(0.1)
         other = self.iron(0.1, options={"c_given": "normality", "c_t": "0.1"})
-        self.assertAlmostEqual(quantity(one, "n"), quantity(other, "n"), places=4)
+        self.assertAlmostEqual(quantity(evaluation, "n"), quantity(other, "n"), places=4)
 
     def test_the_start_carries_no_second_calibration(self) -> None:
         """A burette's calibration belongs to what it delivered: ±0.10 mL, triangular, in 28.8 mL."""

@@ -43,9 +43,9 @@ class Scales(TestCase):
         cylinder of 1 mL divisions says 0.9 mL less. Common practice, no published source.
         """
         burette = ScaleTask(CATALOGUE["burette-50-b"], 23.64, eye=0.6)
-        found = [judge_scale(burette, text) for text in ("23.58", "23.64", "24.36")]
-        self.assertEqual([one.kind for one in found], ["parallax", "right", "direction"])
-        self.assertIn("Lower your eye", found[0].sentence)
+        scale_verdicts = [judge_scale(burette, text) for text in ("23.58", "23.64", "24.36")]
+        self.assertEqual([scale_verdict.kind for scale_verdict in scale_verdicts], ["parallax", "right", "direction"])
+        self.assertIn("Lower your eye", scale_verdicts[0].sentence)
         cylinder = ScaleTask(CATALOGUE["cylinder-100-a"], 57.3, eye=-0.9)
         self.assertIn("Raise your eye", judge_scale(cylinder, "56.4").sentence)
 
@@ -100,7 +100,7 @@ class Hunts(TestCase):
         hidden = set()
         for slug in hunted:
             for seed in range(8):
-                keys = [one.key for one in hunt(slug, seed).suspects]
+                keys = [suspect.key for suspect in hunt(slug, seed).suspects]
                 right = [key for key in keys if judge_hunt(slug, seed, key).right]
                 with self.subTest(method=slug, seed=seed):
                     self.assertEqual(len(right), 1)
@@ -123,12 +123,12 @@ class Hunts(TestCase):
 
 class Calculations(TestCase):
     def test_the_line_itself_is_right_and_a_slip_is_named(self) -> None:
-        for slug, found in methods().items():
+        for slug, declared in methods().items():
             if not can_be_drilled(slug):
                 continue
             for seed in range(4):
                 sheet, line, trial = line_of(slug, seed)
-                value = context_of(found, sheet).value(line.key, trial)
+                value = context_of(declared, sheet).value(line.key, trial)
                 assert value is not None
                 with self.subTest(method=slug, seed=seed, line=line.key):
                     self.assertTrue(judge_calculation(slug, seed, f"{value:.6g}").right)

@@ -35,8 +35,8 @@ class PlanLines(TestCase):
     RIBBON = "plan_line_1"
 
     def said(self, text: str, tries: int = 1, limit: int = 3) -> TaskState:
-        made = preparation(method(GAS), Sheet({}), Prelab((self.RIBBON,), tries=limit))
-        return standing(made, {self.RIBBON: Answered(text, "", tries)}).tasks[0]
+        plan = preparation(method(GAS), Sheet({}), Prelab((self.RIBBON,), tries=limit))
+        return standing(plan, {self.RIBBON: Answered(text, "", tries)}).tasks[0]
 
     def test_a_ribbon_worked_by_hand_is_right_in_any_unit(self) -> None:
         for text in ("0.0381", "0.03813 g", "38.1 mg", "3,81e-2", "3.81·10^-2 g"):
@@ -67,24 +67,24 @@ class PlanLines(TestCase):
         280 g · 4.184 J/(g K) leaves 9.18 °C.
         """
         keys = tuple(tasks("heat-of-fusion"))
-        made = preparation(method("heat-of-fusion"), Sheet(method("heat-of-fusion").example.options), Prelab(keys[:1]))
-        self.assertTrue(standing(made, {keys[0]: Answered("9.18")}).ready)
-        self.assertFalse(standing(made, {keys[0]: Answered("12.4")}).ready)
+        plan = preparation(method("heat-of-fusion"), Sheet(method("heat-of-fusion").example.options), Prelab(keys[:1]))
+        self.assertTrue(standing(plan, {keys[0]: Answered("9.18")}).ready)
+        self.assertFalse(standing(plan, {keys[0]: Answered("12.4")}).ready)
 
     def test_what_each_plan_tells_is_what_the_planner_works_out(self) -> None:
         """Every line of every method: the right number is right, seven times as much is not."""
-        for slug, found in methods().items():
+        for slug, declared in methods().items():
             for task in tasks(slug).values():
                 if task.line is None:
                     continue
-                made = preparation(found, Sheet(found.example.options), Prelab((task.key,), tries=1))
-                told = standing(made, {task.key: Answered(f"12345 {task.unit}")}).tasks[0].told
+                plan = preparation(declared, Sheet(declared.example.options), Prelab((task.key,), tries=1))
+                told = standing(plan, {task.key: Answered(f"12345 {task.unit}")}).tasks[0].told
                 right = told.rpartition("= ")[2].replace("−", "-").replace(" × 10", "·10")
                 with self.subTest(slug, line=task.text, told=told):
-                    self.assertTrue(standing(made, {task.key: Answered(right)}).tasks[0].agrees)
+                    self.assertTrue(standing(plan, {task.key: Answered(right)}).tasks[0].agrees)
                     number = float(right.split(" ")[0].split("·")[0])
                     seven = right.replace(right.split(" ")[0].split("·")[0], f"{7 * number:.4g}", 1)
-                    self.assertFalse(standing(made, {task.key: Answered(seven)}).tasks[0].agrees)
+                    self.assertFalse(standing(plan, {task.key: Answered(seven)}).tasks[0].agrees)
 
     def test_a_substance_is_given_by_its_formula_alone(self) -> None:
         given = tasks(GAS)[self.RIBBON].given
@@ -103,23 +103,23 @@ class Questions(TestCase):
         self.assertNotIn("effect-reversed", tasks("voltaic-cells"), "another sign is neither larger nor smaller")
 
     def test_a_choice_needs_a_reason_and_is_judged(self) -> None:
-        made = preparation(method(GAS), Sheet({"acid_made": "worked"}), Prelab(("first", "effect-oxide"), ("Why?",)))
-        self.assertIn("why", answer_problem(made, "first", "water", " a "))
-        self.assertEqual(answer_problem(made, "first", "water", "it spits"), "")
-        self.assertIn("Choose", answer_problem(made, "first", "milk", "it spits"))
-        self.assertIn("not asked", answer_problem(made, "plan_line_1", "1", ""))
-        self.assertIn("few words", answer_problem(made, "own-1", " ", ""))
-        found = standing(made, {"first": Answered("acid", "why not"), "effect-oxide": Answered("low", "no gas")})
-        wrong, right, own = found.tasks
+        plan = preparation(method(GAS), Sheet({"acid_made": "worked"}), Prelab(("first", "effect-oxide"), ("Why?",)))
+        self.assertIn("why", answer_problem(plan, "first", "water", " a "))
+        self.assertEqual(answer_problem(plan, "first", "water", "it spits"), "")
+        self.assertIn("Choose", answer_problem(plan, "first", "milk", "it spits"))
+        self.assertIn("not asked", answer_problem(plan, "plan_line_1", "1", ""))
+        self.assertIn("few words", answer_problem(plan, "own-1", " ", ""))
+        prelab_state = standing(plan, {"first": Answered("acid", "why not"), "effect-oxide": Answered("low", "no gas")})
+        wrong, right, own = prelab_state.tasks
         self.assertEqual((wrong.agrees, wrong.done, wrong.told), (False, False, ""))
         self.assertEqual((right.agrees, right.done), (True, True))
         self.assertIn("Oxide weighs", right.told)
-        self.assertEqual((own.agrees, own.done, found.done), (None, False, 1))
+        self.assertEqual((own.agrees, own.done, prelab_state.done), (None, False, 1))
 
     def test_what_cannot_be_read_is_told(self) -> None:
-        made = preparation(method(GAS), Sheet({}), Prelab(("plan_line_1",)))
+        plan = preparation(method(GAS), Sheet({}), Prelab(("plan_line_1",)))
         for text in ("about 5", "5 mL", "", "nan", "1e999"):
-            self.assertTrue(answer_problem(made, "plan_line_1", text, ""), text)
+            self.assertTrue(answer_problem(plan, "plan_line_1", text, ""), text)
 
     def test_problems_of_a_plan(self) -> None:
         self.assertEqual(prelab_problems(Prelab(("a",), ("Why?",)), ["a", "b"]), [])

@@ -23,8 +23,8 @@ class Questions(TestCase):
 
     def test_answers_stand_beside_them(self) -> None:
         other = asking(method("acid-base-titration"), ["Why?", "How?"])
-        found = evaluate(other, Sheet(given=(Given("answer.2", "So."),)))
-        self.assertEqual(found.answers, ["", "So."])
+        evaluation = evaluate(other, Sheet(given=(Given("answer.2", "So."),)))
+        self.assertEqual(evaluation.answers, ["", "So."])
 
     def test_refused(self) -> None:
         chosen = method("acid-base-titration")

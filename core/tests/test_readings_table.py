@@ -22,76 +22,81 @@ def read(text: str, bound: Bound | None = None, numbers: bool = False) -> TableR
     return read_table(bound or titration(), rows, numbers)
 
 
-def places(found: TableRead) -> list[tuple[str, int | None, int | None, str]]:
-    return [(one.key, one.trial, one.index, one.text) for one in found.rows]
+def places(table_read: TableRead) -> list[tuple[str, int | None, int | None, str]]:
+    return [(row.key, row.trial, row.index, row.text) for row in table_read.rows]
 
 
 class Shapes(TestCase):
     def test_a_trial_on_each_line(self) -> None:
-        found = read("Run\tBurette, start (mL)\tV_end\n1\t0,22\t18.47\n2\t1.05\t19.36 mL")
-        self.assertEqual(found.shape, "a trial on each line")
+        table_read = read("Run\tBurette, start (mL)\tV_end\n1\t0,22\t18.47\n2\t1.05\t19.36 mL")
+        self.assertEqual(table_read.shape, "a trial on each line")
         self.assertEqual(
-            places(found),
+            places(table_read),
             [("V_start", 1, None, "0,22 mL"), ("V_end", 1, None, "18.47"), ("V_start", 2, None, "1.05 mL"),
              ("V_end", 2, None, "19.36 mL")],
         )  # fmt: skip
-        self.assertFalse([one.problem for one in found.rows if one.problem])
+        self.assertFalse([row.problem for row in table_read.rows if row.problem])
 
     def test_a_trial_in_each_column(self) -> None:
-        found = read("\tTrial 1\tTrial 2\nburette  START\t0.22\t1.05\nBurette, end\t18.47\t19.36")
-        self.assertEqual(found.shape, "a trial in each column")
+        table_read = read("\tTrial 1\tTrial 2\nburette  START\t0.22\t1.05\nBurette, end\t18.47\t19.36")
+        self.assertEqual(table_read.shape, "a trial in each column")
         self.assertEqual(
-            [(one.key, one.trial, one.text) for one in found.rows][:2], [("V_start", 1, "0.22"), ("V_start", 2, "1.05")]
+            [(row.key, row.trial, row.text) for row in table_read.rows][:2],
+            [("V_start", 1, "0.22"), ("V_start", 2, "1.05")],
         )
 
     def test_a_reading_on_each_line_with_merged_cells(self) -> None:
-        found = read(
+        table_read = read(
             "Reading\tTrial\tValue\tUnit\nBurette, start\t1\t0.22\tmL\n\t2\t1.05\tmL\n"
             "End point\t1\tThe colour held for 30 s\t"
         )
-        self.assertEqual(places(found)[1], ("V_start", 2, None, "1.05 mL"))
-        self.assertEqual((found.rows[2].key, found.rows[2].text, found.rows[2].problem), ("end_point", "held", ""))
+        self.assertEqual(places(table_read)[1], ("V_start", 2, None, "1.05 mL"))
+        self.assertEqual(
+            (table_read.rows[2].key, table_read.rows[2].text, table_read.rows[2].problem), ("end_point", "held", "")
+        )
 
     def test_every_example_of_ours_comes_back(self) -> None:
         """As key, trial, index, text: all readings and looks of all methods are recognised and fit."""
-        for found in methods().values():
-            sheet = example_sheet(found)
-            bound = bind(found, Sheet(sheet.options, sheet.instruments))
+        for declared in methods().values():
+            sheet = example_sheet(declared)
+            bound = bind(declared, Sheet(sheet.options, sheet.instruments))
             parts = {part.key for part in bound.parts}
-            given = [one for one in sheet.given if one.key in parts]
+            given = [given for given in sheet.given if given.key in parts]
             rows = [(1, ["key", "trial", "index", "text"])]
-            for n, one in enumerate(given, 2):
-                rows.append((n, [one.key, *("" if v is None else str(v) for v in (one.trial, one.index)), one.text]))
+            for n, entry in enumerate(given, 2):
+                rows.append(
+                    (n, [entry.key, *("" if v is None else str(v) for v in (entry.trial, entry.index)), entry.text])
+                )
             back = read_table(bound, rows)
-            with self.subTest(found.slug):
-                self.assertEqual([one for one in back.rows if one.problem], [])
-                self.assertEqual(places(back), [(one.key, one.trial, one.index, one.text) for one in given])
+            with self.subTest(declared.slug):
+                self.assertEqual([row for row in back.rows if row.problem], [])
+                self.assertEqual(places(back), [(given.key, given.trial, given.index, given.text) for given in given])
 
     def test_a_series_below_its_heads(self) -> None:
         bound = bind(method("potentiometric-titration"), Sheet())
-        found = read("V (mL)\tE (mV)\n0.00\t402\n1.00\t418", bound)
-        self.assertEqual([(one.trial, one.index) for one in found.rows], [(1, 1), (1, 1), (1, 2), (1, 2)])
+        table_read = read("V (mL)\tE (mV)\n0.00\t402\n1.00\t418", bound)
+        self.assertEqual([(row.trial, row.index) for row in table_read.rows], [(1, 1), (1, 1), (1, 2), (1, 2)])
 
 
 class WhatIsWrong(TestCase):
-    def problems(self, found: TableRead) -> list[str]:
-        return [one.problem for one in found.rows if one.problem]
+    def problems(self, table_read: TableRead) -> list[str]:
+        return [row.problem for row in table_read.rows if row.problem]
 
     def test_each_line_says_its_own(self) -> None:
         lines = ("V_start\t1\tabout 5", "V_start\t1\t0.22", "V_end\t1\t18.47 kg", "Colour\t1\tpink", "V_end\t77\t1")
-        found = read("\n".join(("what\ttrial\tvalue", *lines)))
-        self.assertEqual(len(self.problems(found)), 5)
-        self.assertIn("not one number", found.rows[0].problem)
-        self.assertIn("line 2", found.rows[1].problem)
-        self.assertIn("kg", found.rows[2].problem)
-        self.assertIn("No reading", found.rows[3].problem)
+        table_read = read("\n".join(("what\ttrial\tvalue", *lines)))
+        self.assertEqual(len(self.problems(table_read)), 5)
+        self.assertIn("not one number", table_read.rows[0].problem)
+        self.assertIn("line 2", table_read.rows[1].problem)
+        self.assertIn("kg", table_read.rows[2].problem)
+        self.assertIn("No reading", table_read.rows[3].problem)
 
     def test_a_column_that_means_nothing_here_is_said_so(self) -> None:
-        found = read("V_start\tColour\tV_end\n0.22\tpink\t18.47")
-        self.assertEqual([(one.label, bool(one.problem)) for one in found.rows if not one.key], [("Colour", True)])
-        self.assertEqual(len(places(found)), 3)
+        table_read = read("V_start\tColour\tV_end\n0.22\tpink\t18.47")
+        self.assertEqual([(row.label, bool(row.problem)) for row in table_read.rows if not row.key], [("Colour", True)])
+        self.assertEqual(len(places(table_read)), 3)
         tall = read("\tTrial 1\nV_start\t0.22\nMy colour\tpink")
-        self.assertEqual([one.label for one in tall.rows if one.problem], ["My colour"])
+        self.assertEqual([row.label for row in tall.rows if row.problem], ["My colour"])
 
     def test_a_decimal_comma_that_parts_columns_is_told_and_not_taken(self) -> None:
         """As “1,0,22,18,47” comes out of a file whose columns are parted by commas."""
@@ -100,19 +105,19 @@ class WhatIsWrong(TestCase):
         with self.assertRaisesRegex(ChromataError, "Line 2 has more columns"):
             read("V_start\n0\t22")
         without = read("V_s\t20.00\nV_start\t0.22\t1.05")
-        self.assertEqual([one.text for one in without.rows], ["20.00", "0.22", "1.05"])
+        self.assertEqual([row.text for row in without.rows], ["20.00", "0.22", "1.05"])
 
     def test_which_trial_is_never_guessed_where_it_is_said(self) -> None:
-        found = read("Trial\tV_start\n1\t0.22\nthe good one\t1.05")
-        self.assertEqual([bool(one.problem) for one in found.rows], [False, True])
+        table_read = read("Trial\tV_start\n1\t0.22\nthe good one\t1.05")
+        self.assertEqual([bool(row.problem) for row in table_read.rows], [False, True])
         named = read("Sample\tV_start\nBottle A\t0.22")
-        self.assertEqual([one.label for one in named.rows if one.problem], ["Sample"])
+        self.assertEqual([row.label for row in named.rows if row.problem], ["Sample"])
 
     def test_what_stands_is_left_and_never_written_over(self) -> None:
         bound = titration(Given("V_start", "0.22", 1), Given("V_end", "18.47", 1))
-        found = read("what\ttrial\tvalue\nV_start\t1\t0.22\nV_end\t1\t18.57", bound)
-        self.assertTrue(found.rows[0].known)
-        self.assertIn("18.47 is written there already", found.rows[1].problem)
+        table_read = read("what\ttrial\tvalue\nV_start\t1\t0.22\nV_end\t1\t18.57", bound)
+        self.assertTrue(table_read.rows[0].known)
+        self.assertIn("18.47 is written there already", table_read.rows[1].problem)
 
     def test_nothing_of_it(self) -> None:
         for text in ("", "\n\t", "Name\tMark\nAda\t5", "x"):
@@ -126,11 +131,13 @@ class WhatIsWrong(TestCase):
         for cell in ("(" * 200_000, "a" + " " * 200_000 + "b", "[" + "/" * 200_000, "9" * 200_000):
             with self.assertRaises(ChromataError):
                 read(f"{cell}\t{cell}\n{cell}\t{cell}")
-            found = read(f"Trial\tV_start\n{cell}\t0.22\n1\t{cell}")
-            self.assertTrue(all(one.problem for one in found.rows), cell[:3])
+            table_read = read(f"Trial\tV_start\n{cell}\t0.22\n1\t{cell}")
+            self.assertTrue(all(row.problem for row in table_read.rows), cell[:3])
 
     def test_zeros_that_a_spreadsheet_took_come_back(self) -> None:
-        found = read("V_start\tV_end\n0.2\t18.5", numbers=True)
-        self.assertEqual([one.text for one in found.rows], ["0.20", "18.50"])
-        self.assertIn("zeros", found.notes[0])
-        self.assertEqual([one.text for one in read("V_start\n0.2").rows], ["0.2"], "typed ones are as they were typed")
+        table_read = read("V_start\tV_end\n0.2\t18.5", numbers=True)
+        self.assertEqual([row.text for row in table_read.rows], ["0.20", "18.50"])
+        self.assertIn("zeros", table_read.notes[0])
+        self.assertEqual(
+            [row_read.text for row_read in read("V_start\n0.2").rows], ["0.2"], "typed ones are as they were typed"
+        )

@@ -25,8 +25,8 @@ TODAY = date(2026, 9, 1)
 
 
 def wanted_by(slug: str, options: dict[str, str] | None = None, benches: int = 8) -> dict[str, Solution]:
-    found = solutions([(bind(method(slug), Sheet(options or {})), benches)])
-    return {one.key: one for one in found}
+    needed = solutions([(bind(method(slug), Sheet(options or {})), benches)])
+    return {solution.key: solution for solution in needed}
 
 
 def there(*bottles: Bottle, counted: dict[str, int] | None = None) -> Shelf:
@@ -60,10 +60,10 @@ class Concentrates(TestCase):
     def test_water_goes_first_and_acid_into_it(self) -> None:
         for formula in ("HCl", "HNO3", "H2SO4", "CH3COOH"):
             solution = Solution(f"{formula}:1", formula, "1 mol/L", 1000.0, 0.0, "", 1.0, 5e-4, "")
-            made = recipe(solution, USUAL)
-            self.assertIn("water", made.steps[0])
-            self.assertIn("into the water", made.steps[1])
-            self.assertIn("Acid into water, never the reverse", made.steps[1])
+            told = recipe(solution, USUAL)
+            self.assertIn("water", told.steps[0])
+            self.assertIn("into the water", told.steps[1])
+            self.assertIn("Acid into water, never the reverse", told.steps[1])
 
 
 class Weighed(TestCase):
@@ -92,29 +92,29 @@ class Weighed(TestCase):
             for w in ways(Wanted("Cd", 8.92, 1e-4, exact=True, limit=0.01), metal, USUAL)
             if round(w.stages[0].made.value, 9) == 1e-4
         )
-        made = way.result({"m_1": 100.28e-6})
-        shares = {line.label: line.u / made.value for line in made.budget.lines}
+        propagated = way.result({"m_1": 100.28e-6})
+        shares = {line.label: line.u / propagated.value for line in propagated.budget.lines}
         volume = sqrt(shares["Temperature of the flask"] ** 2 + shares["Made up to: 100 mL flask"] ** 2)
         self.assertAlmostEqual(volume, 0.0005, delta=0.0002)  # theirs 0.0007, with 0.1 mL for the flask and ±4 °C
-        self.assertAlmostEqual(made.value * molar_mass("Cd").value * 1000, 1002.7, delta=0.1)
-        self.assertGreater(made.budget.u / made.value, 0.0009)
+        self.assertAlmostEqual(propagated.value * molar_mass("Cd").value * 1000, 1002.7, delta=0.1)
+        self.assertGreater(propagated.budget.u / propagated.value, 0.0009)
 
     def test_what_was_really_weighed_is_what_counts(self) -> None:
-        one = wanted_by("rate-concentration")["Na2S2O3:c_stock"]
-        made = recipe(one, USUAL, measured={"m_1": "37.24"})
+        solution = wanted_by("rate-concentration")["Na2S2O3:c_stock"]
+        told = recipe(solution, USUAL, measured={"m_1": "37.24"})
         by_hand = 37.24 * 0.995 / molar_mass("Na2S2O3.5H2O").value / 1000
-        self.assertAlmostEqual(float(made.value), by_hand, delta=0.0001)
-        self.assertEqual(made.feeds, "c_stock")
+        self.assertAlmostEqual(float(told.value), by_hand, delta=0.0001)
+        self.assertEqual(told.feeds, "c_stock")
         for text in ("37,2x", "0", "-3", "900 g", "1e400", "5 mL"):
             with self.subTest(text), self.assertRaises(ChromataError):
-                recipe(one, USUAL, measured={"m_1": text})
+                recipe(solution, USUAL, measured={"m_1": text})
         with self.assertRaises(ChromataError):
-            recipe(one, USUAL, measured={"A_1": "5.00"})
+            recipe(solution, USUAL, measured={"A_1": "5.00"})
 
     def test_too_little_to_weigh_is_made_stronger_and_diluted(self) -> None:
-        made = recipe(wanted_by("solubility-product", {"salt": "Ag2CrO4"})["K2CrO4:c_stock"], USUAL)
-        self.assertIn("; then", made.lead)
-        self.assertAlmostEqual(molar(made.result), 0.00024, delta=2e-6)
+        told = recipe(wanted_by("solubility-product", {"salt": "Ag2CrO4"})["K2CrO4:c_stock"], USUAL)
+        self.assertIn("; then", told.lead)
+        self.assertAlmostEqual(molar(told.result), 0.00024, delta=2e-6)
 
 
 class Diluted(TestCase):
@@ -124,23 +124,27 @@ class Diluted(TestCase):
 
     def made(self, concentration: float, volume: float, shelf: Shelf) -> Recipe:
         stated = f"{concentration} mol/L"
-        one = Solution("s", "CuSO4", stated, concentration * 1000, concentration * 5, "", 1.0, volume, "")
-        return recipe(one, shelf)
+        solution = Solution("s", "CuSO4", stated, concentration * 1000, concentration * 5, "", 1.0, volume, "")
+        return recipe(solution, shelf)
 
     def test_a_pipette_and_a_flask(self) -> None:
-        made = self.made(0.05, 2e-4, there(self.STOCK))
-        self.assertEqual((made.bottle, made.lead), (7, "25.0 mL of copper sulfate 0.5 mol/L, 250 mL flask"))
-        self.assertEqual(made.lacks, [])
+        recipe = self.made(0.05, 2e-4, there(self.STOCK))
+        self.assertEqual((recipe.bottle, recipe.lead), (7, "25.0 mL of copper sulfate 0.5 mol/L, 250 mL flask"))
+        self.assertEqual(recipe.lacks, [])
 
     def test_far_weaker_goes_in_two_steps(self) -> None:
-        made = self.made(0.0001, 2e-4, there(self.STOCK))
-        self.assertIn("; then", made.lead)
-        self.assertAlmostEqual(molar(made.result), 0.0001, delta=1e-6)
+        recipe = self.made(0.0001, 2e-4, there(self.STOCK))
+        self.assertIn("; then", recipe.lead)
+        self.assertAlmostEqual(molar(recipe.result), 0.0001, delta=1e-6)
 
     def test_flasks_and_pipettes_that_are_there(self) -> None:
-        gone = {slug: 0 for slug, one in PIECES.items() if one.kind == "flask" and one.slug != "flask-100-a"}
-        made = self.made(0.05, 2e-4, there(self.STOCK, counted=gone))
-        self.assertIn("100 mL flask, 2 times", made.lead)
+        gone = {
+            slug: 0
+            for slug, instrument in PIECES.items()
+            if instrument.kind == "flask" and instrument.slug != "flask-100-a"
+        }
+        recipe = self.made(0.05, 2e-4, there(self.STOCK, counted=gone))
+        self.assertIn("100 mL flask, 2 times", recipe.lead)
         none = self.made(0.05, 2e-4, there(self.STOCK, counted=dict.fromkeys(PIECES, 0)))
         self.assertIn("Count one there", none.lacks[0])
         self.assertEqual(none.steps, [])
@@ -152,14 +156,14 @@ class Diluted(TestCase):
         old = bottle(
             8, "Old one", {"formula": "CuSO4", "amount": "1 L", "strength": "0.5 mol/L", "until": "2026-08-31"}
         )
-        made = self.made(0.05, 2e-4, there(old))
-        self.assertEqual((made.bottle, "past its date" in " ".join(made.lacks)), (0, True))
+        recipe = self.made(0.05, 2e-4, there(old))
+        self.assertEqual((recipe.bottle, "past its date" in " ".join(recipe.lacks)), (0, True))
         little = bottle(9, "Rest", {"formula": "CuSO4", "amount": "10 mL", "strength": "0.5 mol/L"})
         self.assertIn("10.0 mL on the shelf, 25.0 mL needed", " ".join(self.made(0.05, 2e-4, there(little)).lacks))
 
     def test_a_series_is_each_of_its_concentrations(self) -> None:
-        found = wanted_by("nernst", {"c_plan": "1.0; 0.1; 0.01"})
-        self.assertEqual([one.stated for one in found.values()][:3], ["1.0 mol/L", "0.1 mol/L", "0.01 mol/L"])
+        solutions = wanted_by("nernst", {"c_plan": "1.0; 0.1; 0.01"})
+        self.assertEqual([value.stated for value in solutions.values()][:3], ["1.0 mol/L", "0.1 mol/L", "0.01 mol/L"])
 
     # Source: GUM 5.1.6: relative variances of a product add.
     def test_the_uncertainty_of_a_dilution(self) -> None:
@@ -174,26 +178,26 @@ class Diluted(TestCase):
 class Plans(TestCase):
     def test_normality_is_divided_by_its_equivalents(self) -> None:
         """0.1000 N dichromate is 0.016667 mol/L; what it really came to goes back as a normality."""
-        made = wanted_by("potentiometric-titration", {"c_given": "normality", "c_t": "0.1000"})["K2Cr2O7:c_t"]
-        self.assertAlmostEqual(made.concentration, 100 / 6, places=6)
-        self.assertAlmostEqual(float(recipe(made, USUAL).value), 0.1, places=4)
+        solution = wanted_by("potentiometric-titration", {"c_given": "normality", "c_t": "0.1000"})["K2Cr2O7:c_t"]
+        self.assertAlmostEqual(solution.concentration, 100 / 6, places=6)
+        self.assertAlmostEqual(float(recipe(solution, USUAL).value), 0.1, places=4)
 
     def test_a_metal_stands_for_its_salt_and_its_ion(self) -> None:
         """0.1 mol/L of aluminium ions are 0.05 mol/L of the sulfate, which holds two."""
-        made = wanted_by("voltaic-cells", {"cells": "Al; Cu; Zn"})
-        self.assertEqual(set(made), {"Al:c_ions", "Cu:c_ions", "Zn:c_ions"})
-        self.assertAlmostEqual(made["Al:c_ions"].concentration, 50)
+        solutions = wanted_by("voltaic-cells", {"cells": "Al; Cu; Zn"})
+        self.assertEqual(set(solutions), {"Al:c_ions", "Cu:c_ions", "Zn:c_ions"})
+        self.assertAlmostEqual(solutions["Al:c_ions"].concentration, 50)
 
     def test_every_recipe_gives_what_the_plan_asks(self) -> None:
         """For each method and each number of benches the way's own formula comes to the plan's concentration."""
         for slug in methods():
             for benches in (1, 8, 48):
-                for one in wanted_by(slug, {}, benches).values():
-                    with self.subTest(slug, key=one.key, benches=benches):
-                        made = recipe(one, USUAL)
-                        self.assertTrue(made.steps, made.lacks)
-                        self.assertAlmostEqual(molar(made.result) * 1000 / one.concentration, 1, delta=0.02)
-                        self.assertNotIn("{", " ".join(made.steps) + made.title)
+                for solution in wanted_by(slug, {}, benches).values():
+                    with self.subTest(slug, key=solution.key, benches=benches):
+                        told = recipe(solution, USUAL)
+                        self.assertTrue(told.steps, told.lacks)
+                        self.assertAlmostEqual(molar(told.result) * 1000 / solution.concentration, 1, delta=0.02)
+                        self.assertNotIn("{", " ".join(told.steps) + told.title)
 
     def test_no_benches_need_nothing(self) -> None:
         self.assertEqual(solutions([(bind(method("acid-base-titration"), Sheet()), 0)]), [])
@@ -227,8 +231,8 @@ class Bottles(TestCase):
         pellets = bottle(1, "Base", {"formula": "NaOH", "amount": "500 g", "strength": "97 %"})
         self.assertAlmostEqual(pellets.u, 0.02 / 1.96, places=4)
         stock = bottle(2, "Copper", {"formula": "CuSO4", "amount": "1 L", "strength": "0.5 mol/L"})
-        one = Solution("s", "CuSO4", "0.05 mol/L", 50.0, 0.25, "", 1.0, 2e-4, "")
-        self.assertIn("taken as exact", " ".join(recipe(one, there(stock)).looks))
+        solution = Solution("s", "CuSO4", "0.05 mol/L", 50.0, 0.25, "", 1.0, 2e-4, "")
+        self.assertIn("taken as exact", " ".join(recipe(solution, there(stock)).looks))
 
     def test_grams_in_a_litre_and_a_comma(self) -> None:
         salt = bottle(1, "Salt", {"formula": "NaCl", "amount": "0,5 L", "strength": "58,44 g/L"})

@@ -60,8 +60,8 @@ class Rehearsal(TestCase):
         declared = method("gas-eudometer")
         for seed in range(5):
             sound, bent = (evaluate(declared, rehearse(declared, seed, None, fault)) for fault in ("", "oxide"))
-            found = [next(r.value for r in one.results if r.trial is None) for one in (sound, bent)]
-            self.assertLess(found[1], found[0])
+            values = [next(r.value for r in evaluation.results if r.trial is None) for evaluation in (sound, bent)]
+            self.assertLess(values[1], values[0])
 
     def test_a_fault_that_nobody_declared(self) -> None:
         with self.assertRaisesRegex(SheetError, "There is no fault “gremlins”"):

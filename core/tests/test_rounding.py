@@ -66,8 +66,8 @@ class ValueWithUncertainty(TestCase):
 
     @given(st.floats(1e-9, 1e9), st.floats(1e-6, 10))
     def test_value_and_u_always_end_at_the_same_place(self, value: float, relative: float) -> None:
-        made = report(value, value * relative)
-        self.assertEqual(len(made.value.partition(".")[2]), len(made.uncertainty.partition(".")[2]), made)
+        reported = report(value, value * relative)
+        self.assertEqual(len(reported.value.partition(".")[2]), len(reported.uncertainty.partition(".")[2]), reported)
 
 
 numbers = st.builds(

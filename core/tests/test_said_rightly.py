@@ -50,8 +50,8 @@ class Said(TestCase):
         own = {"base": "pipette-20-a", "name": "Pipette 7", "source": "weighed", "points": [point]}
         stock = read_sheet(json.dumps({"calibrations": {"own-1": own}})).sheet.stock
         sheet = Sheet({"rough_trial": "no"}, {"pipette": "own-1"}, (Given("V_s", "20.00"),), stock)
-        said = judge(method("acid-base-titration"), sheet, Given("V_start", "0.24", 1))
-        self.assertEqual((said.level, said.refused), ("keep", False))
+        verdict = judge(method("acid-base-titration"), sheet, Given("V_start", "0.24", 1))
+        self.assertEqual((verdict.level, verdict.refused), ("keep", False))
 
     def test_digits_of_another_unit_are_not_the_instrument_s(self) -> None:
         """30.02 inHg on a barometer in millibar: converted, and not told to have too many decimals."""
@@ -69,7 +69,7 @@ class Said(TestCase):
     def test_unlike_ribbons_are_no_scatter_of_a_plan(self) -> None:
         told = predict(method("gas-eudometer"), Sheet({"question": "m"}), 8)
         self.assertLess(float(told.relative.strip("± %")), 3)  # 20 % when the example's two ribbons were two unknowns
-        aim = next(one for one in told.supplies.targets if one.label.startswith("Ribbon"))
+        aim = next(target for target in told.supplies.targets if target.label.startswith("Ribbon"))
         self.assertLess(float(aim.text.split()[0]), 0.04)  # what its own hint asks
 
     def test_why_a_result_is_not_there(self) -> None:

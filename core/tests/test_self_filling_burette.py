@@ -14,8 +14,8 @@ OPTIONS = {"fills": "self", "rough_trial": "no", "trials": "2", "c_t": "0.1000"}
 
 def titrated(*ends: str) -> Evaluation:
     done = [g for n, end in enumerate(ends, 1) for g in (Given("end_point", "held", n), Given("V_end", end, n))]
-    found = methods()["acid-base-titration"]
-    return evaluate(found, Sheet(OPTIONS, {}, (Given("V_s", "20.00"), *done)))
+    method = methods()["acid-base-titration"]
+    return evaluate(method, Sheet(OPTIONS, {}, (Given("V_s", "20.00"), *done)))
 
 
 class ReadOnce(TestCase):
@@ -30,11 +30,11 @@ class ReadOnce(TestCase):
         self.assertIn("about 20 mL", run.detail)  # the mean, less one millilitre to go slowly
 
     def test_a_start_that_nobody_reads_is_refused_with_the_reason(self) -> None:
-        found = methods()["acid-base-titration"]
+        method = methods()["acid-base-titration"]
         with self.assertRaisesRegex(Exception, "is not read here"):
-            evaluate(found, Sheet(OPTIONS, {}, (Given("V_start", "0.10", 1),)))
+            evaluate(method, Sheet(OPTIONS, {}, (Given("V_start", "0.10", 1),)))
 
     def test_every_burette_of_a_titration_by_indicator_may_be_one(self) -> None:
-        slugs = [slug for slug, found in methods().items() if "fills" in [option.key for option in found.options]]
+        slugs = [slug for slug, method in methods().items() if "fills" in [option.key for option in method.options]]
         wanted = ["acid-base-titration", "back-titration", "ion-exchange-titration", "standardisation"]
         self.assertEqual(sorted(slugs), wanted)

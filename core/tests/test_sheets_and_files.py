@@ -124,9 +124,9 @@ class OneDoor(TestCase):
 
     def test_accepted_values_are_results_in_their_unit(self) -> None:
         sheet = titration(("0.24", "21.78"), ("0.10", "21.64"))
-        said = evaluate(method("acid-base-titration"), sheet, {"c_s": "110 mmol/L"}).results[0].comparison
-        assert said
-        self.assertAlmostEqual(said.percent_error, 100 * (0.1 * 21.54 / 20 / 0.110 - 1), places=6)
+        comparison = evaluate(method("acid-base-titration"), sheet, {"c_s": "110 mmol/L"}).results[0].comparison
+        assert comparison
+        self.assertAlmostEqual(comparison.percent_error, 100 * (0.1 * 21.54 / 20 / 0.110 - 1), places=6)
         for accepted in ({"c_s": "22 mL"}, {"nothing": "1"}, {"c_s": "NaN"}, {"c_s": "1e999"}, {"c_s": ""}):
             with self.subTest(accepted), self.assertRaises(SheetError):
                 evaluate(method("acid-base-titration"), sheet, accepted)
@@ -146,7 +146,13 @@ class OneDoor(TestCase):
         whole = {"base": "pipette-20-a", "name": "7", "source": "weighed", "points": [point]}
         self.assertTrue(read_sheet(json.dumps({"calibrations": {"own-1": whole}})).sheet.stock)
         points = [{**point, "u": -1}, {**point, "actual": "20"}, {**point, "actual": True}, {**point, "k": 2}, {}]
-        harms = [{"extra": 1}, {"name": 7}, {"points": {}}, {"base": "nothing"}, *({"points": [one]} for one in points)]
+        harms = [
+            {"extra": 1},
+            {"name": 7},
+            {"points": {}},
+            {"base": "nothing"},
+            *({"points": [point]} for point in points),
+        ]
         for harm in harms:
             with self.subTest(harm), self.assertRaises(SheetError):
                 read_sheet(json.dumps({"calibrations": {"own-1": {**whole, **harm}}}))
@@ -164,11 +170,11 @@ class CsvFiles(TestCase):
                 sheet = example_sheet(declared)
                 out = io.StringIO()
                 csv.writer(out).writerows(write_csv(slug, sheet))
-                found = read_sheet(out.getvalue())
-                self.assertEqual((found.method, found.sheet.options, found.sheet.instruments),
+                sheet_file = read_sheet(out.getvalue())
+                self.assertEqual((sheet_file.method, sheet_file.sheet.options, sheet_file.sheet.instruments),
                                  (slug, dict(sheet.options), dict(sheet.instruments)))  # fmt: skip
-                self.assertEqual([g.place for g in found.sheet.given], [g.place for g in sheet.given])
-                self.assertEqual([g.text for g in found.sheet.given], [g.text for g in sheet.given])
+                self.assertEqual([g.place for g in sheet_file.sheet.given], [g.place for g in sheet.given])
+                self.assertEqual([g.text for g in sheet_file.sheet.given], [g.text for g in sheet.given])
 
     def test_a_decimal_comma_needs_quotes_or_semicolons(self) -> None:
         head = "key,trial,index,text\n"

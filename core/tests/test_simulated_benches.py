@@ -25,8 +25,8 @@ class SimulatedBenches(TestCase):
     def test_the_crucible_gives_its_water_back(self) -> None:
         held = 0
         for seed in range(100):
-            found = evaluated("hydrate", {"M_salt": "MgSO4"}, heat("MgSO4", 7, instrument("balance-0.001"), seed))
-            x = next(r for r in found.results if r.key == "x")
+            evaluation = evaluated("hydrate", {"M_salt": "MgSO4"}, heat("MgSO4", 7, instrument("balance-0.001"), seed))
+            x = next(r for r in evaluation.results if r.key == "x")
             held += abs(x.value - 7) <= x.expanded
         self.assertGreaterEqual(held, 88)
 
@@ -35,8 +35,8 @@ class SimulatedBenches(TestCase):
         held = 0
         for seed in range(60):
             written = deliver((1.0,), -0.004, 0.0015, instrument("balance-0.0001"), 21.5, seed)
-            found = evaluated("volumetric-calibration", {"V_plan": "1.00"}, written).results[0]
-            held += abs(found.value - 0.996) <= found.expanded
+            result_out = evaluated("volumetric-calibration", {"V_plan": "1.00"}, written).results[0]
+            held += abs(result_out.value - 0.996) <= result_out.expanded
         self.assertGreaterEqual(held, 53)
 
     def test_the_tablet_gives_its_power_back(self) -> None:
@@ -44,8 +44,10 @@ class SimulatedBenches(TestCase):
         held = 0
         for seed in range(60):
             options = {"c_a.limit": "0", "c_b.limit": "0"}
-            found = evaluated("back-titration", options, neutralise(declared, options, 1.4, 9.6, seed, 2)).results[0]
-            held += abs(found.value - 9.6) <= found.expanded
+            result_out = evaluated("back-titration", options, neutralise(declared, options, 1.4, 9.6, seed, 2)).results[
+                0
+            ]
+            held += abs(result_out.value - 9.6) <= result_out.expanded
         self.assertGreaterEqual(held, 52)
 
     def test_a_walk_goes_from_the_first_step_to_the_last(self) -> None:
@@ -69,8 +71,8 @@ class SimulatedBenches(TestCase):
         held = 0
         for seed in range(40):
             options = {"c_plan": "1.0; 0.1; 0.01; 0.001"}
-            found = evaluated("nernst", options, dilute(1.104, 2, (1.0, 0.1, 0.01, 0.001), seed))
-            slope = next(r for r in found.results if r.key == "slope")
+            evaluation = evaluated("nernst", options, dilute(1.104, 2, (1.0, 0.1, 0.01, 0.001), seed))
+            slope = next(r for r in evaluation.results if r.key == "slope")
             held += abs(slope.value + 29.28) <= slope.expanded  # RT ln 10/(2F) at 22 °C
         self.assertGreaterEqual(held, 35)
 
@@ -78,8 +80,8 @@ class SimulatedBenches(TestCase):
         held, orders = 0, 0
         for seed in range(40):
             options = {"T_plan": "22; 40; 55; 70"}
-            found = evaluated("rate-temperature", options, warm(47.0, (22, 40, 55, 70), seed))
-            energy = next(r for r in found.results if r.key == "E_a")
+            evaluation = evaluated("rate-temperature", options, warm(47.0, (22, 40, 55, 70), seed))
+            energy = next(r for r in evaluation.results if r.key == "E_a")
             held += abs(energy.value - 47.0) <= energy.expanded
             thinned = evaluated("rate-concentration", {"V_plan": "10; 8; 6; 4"}, thin(1.0, (10, 8, 6, 4), seed))
             order = next(r for r in thinned.results if r.key == "order")

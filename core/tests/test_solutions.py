@@ -34,10 +34,10 @@ class MolaritySeries(TestCase):
     def test_sucrose_by_hand(self) -> None:
         """M(C12H22O11) = 342.30 g/mol (handbook): 5.02 g in 0.3672 L is 0.03994 mol/L and 13.67 g/L."""
         sheet = Sheet({}, {}, (*self.portions, Given("m", "5.02", 1), Given("m", "15.11", 2), Given("m", "29.94", 3)))
-        found = results(evaluate(SERIES, sheet))
-        self.assertAlmostEqual(found["c", 1].value, 5.02 / 342.30 / 0.3672, places=5)
-        self.assertAlmostEqual(found["gamma", 1].value, 13.671, places=3)
-        self.assertAlmostEqual(found["ratio", None].value, 29.94 / 5.02, places=6)
+        values = results(evaluate(SERIES, sheet))
+        self.assertAlmostEqual(values["c", 1].value, 5.02 / 342.30 / 0.3672, places=5)
+        self.assertAlmostEqual(values["gamma", 1].value, 13.671, places=3)
+        self.assertAlmostEqual(values["ratio", None].value, 29.94 / 5.02, places=6)
 
     def test_the_volume_does_not_limit_the_ratio(self) -> None:
         outcome = results(evaluate(SERIES, example_sheet(SERIES)))

@@ -31,10 +31,10 @@ A5_Y = (
 
 def standards(points: list[tuple[str, str]]) -> list[Given]:
     """Stock volumes and absorbances of the standards, in 10 mL flasks."""
-    made = [Given("zero", "zero"), Given("V_flask", "10.00")]
+    givens = [Given("zero", "zero"), Given("V_flask", "10.00")]
     for index, (volume, absorbance) in enumerate(points, 1):
-        made += [Given("V_std", volume, None, index), Given("A_std", absorbance, None, index)]
-    return made
+        givens += [Given("V_std", volume, None, index), Given("A_std", absorbance, None, index)]
+    return givens
 
 
 def unknown(*absorbances: str, trial: int = 1) -> list[Given]:
@@ -93,9 +93,9 @@ class Unknowns(TestCase):
     def test_percent_transmittance_says_the_same(self) -> None:
         """A = 2 − log₁₀ %T by Python's own logarithm."""
         given = []
-        for one in (*standards(POINTS), *unknown("0.400")):
-            percent = f"{100 * 10 ** -float(one.text):.1f}" if one.key[:2] == "A_" else one.text
-            given.append(replace(one, key=one.key.replace("A_", "T_"), text=percent))
+        for reading in (*standards(POINTS), *unknown("0.400")):
+            percent = f"{100 * 10 ** -float(reading.text):.1f}" if reading.key[:2] == "A_" else reading.text
+            given.append(replace(reading, key=reading.key.replace("A_", "T_"), text=percent))
         outcome = evaluate(LINE, Sheet({"scale": "T"}, {}, tuple(given)))
         absorbance = next(q.value for q in outcome.trials[0].quantities if q.key == "A_0")
         self.assertAlmostEqual(absorbance, 2 - math.log10(39.8), places=9)
@@ -168,7 +168,7 @@ class Unknowns(TestCase):
 class TheInstrument(TestCase):
     def timed(self, minutes: float) -> Evaluation:
         opened = 1_000_000.0
-        given = [replace(one, at=opened + 60 * minutes) for one in standards(POINTS)]
+        given = [replace(standard, at=opened + 60 * minutes) for standard in standards(POINTS)]
         return evaluate(LINE, Sheet({"on_before": "5"}, {}, tuple(given), opened=opened))
 
     def test_the_warm_up_counts_from_the_plan(self) -> None:
@@ -179,8 +179,8 @@ class TheInstrument(TestCase):
         self.assertNotIn("not-warm", {f.code for f in self.timed(16).findings})
 
     def test_after_a_break_the_blank_is_asked_for(self) -> None:
-        given = [replace(one, at=0.0) for one in standards(POINTS)]
-        late = [replace(one, at=1800.0) for one in unknown("0.400")[1:]]
+        given = [replace(standard, at=0.0) for standard in standards(POINTS)]
+        late = [replace(given, at=1800.0) for given in unknown("0.400")[1:]]
         outcome = evaluate(LINE, Sheet({}, {}, (*given, *late)))
         self.assertIn("blank-stale", {f.code for f in outcome.findings})
 
@@ -196,13 +196,14 @@ class TwoCuvettes(TestCase):
         """
         alone = [*standards([("2.00", "0.163"), ("4.00", "0.321"), ("8.00", "0.643")]), *unknown("0.412")]
         both = [
-            replace(one, text=f"{float(one.text) + 0.012:.3f}") if one.key in ("A_std", "A_x") else one for one in alone
+            replace(given, text=f"{float(given.text) + 0.012:.3f}") if given.key in ("A_std", "A_x") else given
+            for given in alone
         ]
         origin, two = {"fit": "origin"}, {"fit": "origin", "cuvettes": "two"}
         wanted = first(evaluate(LINE, Sheet(origin, {}, tuple(alone)))).value
-        found = first(evaluate(LINE, Sheet(two, {}, (*both, Given("A_match", "0.012"))))).value
+        unknown_value = first(evaluate(LINE, Sheet(two, {}, (*both, Given("A_match", "0.012"))))).value
         left_out = first(evaluate(LINE, Sheet(origin, {}, tuple(both)))).value
-        self.assertAlmostEqual(found / wanted, 1, places=12)
+        self.assertAlmostEqual(unknown_value / wanted, 1, places=12)
         self.assertGreater(abs(left_out / wanted - 1), 1e-4)
 
     def test_they_are_compared_before_the_first_solution(self) -> None:

@@ -19,9 +19,9 @@ values = st.lists(st.floats(1, 100), min_size=2, max_size=12)
 class Summary(TestCase):
     @given(values)
     def test_mean_and_s_are_those_of_the_standard_library(self, xs: list[float]) -> None:
-        found = replicates(xs)
-        self.assertAlmostEqual(found.mean, statistics.fmean(xs), places=9)
-        self.assertAlmostEqual(found.s, statistics.stdev(xs), places=9)
+        summary = replicates(xs)
+        self.assertAlmostEqual(summary.mean, statistics.fmean(xs), places=9)
+        self.assertAlmostEqual(summary.s, statistics.stdev(xs), places=9)
 
     def test_relative_average_deviation_by_hand(self) -> None:
         """9.8, 10.0, 10.2: deviations 0.2, 0, 0.2 → mean 0.1333 → 1.333 %."""
@@ -40,16 +40,16 @@ class Summary(TestCase):
 
 class Agreement(TestCase):
     def test_the_largest_tightest_set_that_meets_the_rule(self) -> None:
-        found = agreement([21.54, 21.77, 21.58, 21.61], POLICIES["range"], 0.10)
-        self.assertEqual((found.agree, found.members), (True, (0, 2, 3)))
+        agreed = agreement([21.54, 21.77, 21.58, 21.61], POLICIES["range"], 0.10)
+        self.assertEqual((agreed.agree, agreed.members), (True, (0, 2, 3)))
 
     @given(st.lists(st.integers(1000, 3000), min_size=2, max_size=6), st.integers(1, 40))
     def test_members_meet_the_rule_or_nobody_agrees(self, hundredths: list[int], limit: int) -> None:
         xs = [h / 100 for h in hundredths]
-        found = agreement(xs, POLICIES["range"], limit / 100)
-        chosen = [hundredths[i] for i in found.members]
-        self.assertEqual(found.agree, max(chosen) - min(chosen) <= limit)
-        if not found.agree:
+        agreed = agreement(xs, POLICIES["range"], limit / 100)
+        chosen = [hundredths[i] for i in agreed.members]
+        self.assertEqual(agreed.agree, max(chosen) - min(chosen) <= limit)
+        if not agreed.agree:
             self.assertEqual(len(chosen), len(xs))
 
     @given(
@@ -70,13 +70,13 @@ class Agreement(TestCase):
             for n in sizes
         )
         best = next((chosen for measure, chosen in by_size if measure <= limit * (1 + 1e-9)), None)
-        found = agreement(xs, rule, limit, needed)
-        self.assertEqual((found.agree, found.members), (best is not None, best or tuple(range(len(xs)))))
+        agreed = agreement(xs, rule, limit, needed)
+        self.assertEqual((agreed.agree, agreed.members), (best is not None, best or tuple(range(len(xs)))))
 
     def test_forty_trials_are_no_more_than_work(self) -> None:
         """Every set of forty would be a million million of them."""
-        found = agreement([20 + 0.5 * n for n in range(40)], POLICIES["range"], 1.2)
-        self.assertEqual((found.agree, found.members), (True, (0, 1, 2)))
+        agreed = agreement([20 + 0.5 * n for n in range(40)], POLICIES["range"], 1.2)
+        self.assertEqual((agreed.agree, agreed.members), (True, (0, 1, 2)))
 
 
 class Band(TestCase):
@@ -92,6 +92,6 @@ class Band(TestCase):
         for expanded, half in (([0.1, 0.3, 0.2], 0.4), ([], 0.1), ([0.0], 0.1)):  # else twice 1 % of the middle
             band = class_band([], expanded, 5.0)
             assert band is not None
-            found = (band.low, band.high, band.axis_low, band.axis_high)
-            for end, away in zip(found, (-half, half, -3 * half, 3 * half), strict=True):
+            limits = (band.low, band.high, band.axis_low, band.axis_high)
+            for end, away in zip(limits, (-half, half, -3 * half, 3 * half), strict=True):
                 self.assertAlmostEqual(end, 5.0 + away, 12)

@@ -15,9 +15,9 @@ class Tried(TestCase):
 
     def test_parts_of_a_formula_by_hand(self) -> None:
         """CaCO₃: CO₃ 60.009, without one oxygen 84.088, with one only 68.088 g/mol (IUPAC 2021, abridged)."""
-        found = [round(mass * 1000, 2) for mass, _ in mistaken_masses("CaCO3")]
+        masses = [round(mass * 1000, 2) for mass, _ in mistaken_masses("CaCO3")]
         for mass in (60.01, 84.09, 68.09):
-            self.assertIn(mass, found)
+            self.assertIn(mass, masses)
 
     def test_a_power_of_ten_keeps_its_digits(self) -> None:
         """The elementary charge: 1.602e-19 with its exponent turned round would be no number of this world."""

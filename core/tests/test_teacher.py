@@ -49,7 +49,7 @@ class HeldAgainstATeacher(TestCase):
         """No sentence is cut or speaks a key: each begins large, ends with a full stop, and holds no underscore but in
         the symbols of a formula.
         """
-        for _, found in _judged():
-            self.assertRegex(found.sentence, r"^[A-Z].*\.$")
-            self.assertNotIn("  ", found.sentence)
-            self.assertNotIn("“”", found.sentence)
+        for _, own_answer in _judged():
+            self.assertRegex(own_answer.sentence, r"^[A-Z].*\.$")
+            self.assertNotIn("  ", own_answer.sentence)
+            self.assertNotIn("“”", own_answer.sentence)

@@ -32,44 +32,46 @@ def baths(benches: int, **options: str) -> Timetable:
 
 def holds(test: TestCase, problem: Problem, placed: Sequence[Placed]) -> None:
     """All that turns have to keep: each once, nobody twice at a time, places, settings, what comes first."""
-    visits = Counter((one.bench, one.equipment, one.value) for one in placed)
-    wanted = {(b, e, v) for b in problem.benches for e, one in enumerate(problem.equipment) for v in one.values}
+    visits = Counter((placed.bench, placed.equipment, placed.value) for placed in placed)
+    wanted = {
+        (b, e, v) for b in problem.benches for e, equipment in enumerate(problem.equipment) for v in equipment.values
+    }
     test.assertEqual((set(visits), set(visits.values()) or {1}), (wanted, {1}))
     for bench in problem.benches:
-        mine = sorted((one.start, one.end) for one in placed if one.bench == bench)
+        mine = sorted((placed.start, placed.end) for placed in placed if placed.bench == bench)
         test.assertTrue(all(before[1] <= after[0] for before, after in pairwise(mine)), mine)
-    for place, one in enumerate(problem.equipment):
-        for piece in range(one.pieces):
+    for place, equipment in enumerate(problem.equipment):
+        for piece in range(equipment.pieces):
             at_piece = sorted((t for t in placed if (t.equipment, t.piece) == (place, piece)), key=lambda t: t.start)
             for minute in {turn.start for turn in at_piece}:
                 here = [turn for turn in at_piece if turn.start <= minute < turn.end]
-                test.assertLessEqual(len(here), one.places)
+                test.assertLessEqual(len(here), equipment.places)
                 test.assertEqual(len({turn.value for turn in here}), 1)
             for before, after in pairwise(at_piece):
                 if before.value != after.value:
-                    test.assertGreaterEqual(after.start, before.end + one.change)
+                    test.assertGreaterEqual(after.start, before.end + equipment.change)
         for turn in placed:
             if turn.equipment == place:
-                test.assertGreaterEqual(turn.start, problem.begins[turn.bench] + one.after)
-                if one.free is not None and turn.value != one.free:
-                    first = next(t for t in placed if (t.bench, t.value) == (turn.bench, one.free))
+                test.assertGreaterEqual(turn.start, problem.begins[turn.bench] + equipment.after)
+                if equipment.free is not None and turn.value != equipment.free:
+                    first = next(t for t in placed if (t.bench, t.value) == (turn.bench, equipment.free))
                     test.assertGreaterEqual(turn.start, first.end)
 
 
-def brute_force(one: Equipment, benches: int) -> int:
+def brute_force(equipment: Equipment, benches: int) -> int:
     """The earliest end over every order in which all turns can be given out, each as soon as it can be: pieces are
     taken in every way too, and may come back to a value.
     """
-    tasks = list(product(range(benches), one.values))
+    tasks = list(product(range(benches), equipment.values))
     best = 10**9
     for order in permutations(tasks):
-        for pieces in product(range(one.pieces), repeat=len(tasks)):
+        for pieces in product(range(equipment.pieces), repeat=len(tasks)):
             free = [0] * benches
-            ready: list[tuple[int, str | None]] = [(0, None)] * one.pieces
+            ready: list[tuple[int, str | None]] = [(0, None)] * equipment.pieces
             for (bench, value), piece in zip(order, pieces, strict=True):
                 at, stands = ready[piece]
-                start = max(free[bench], at + (one.change if stands not in (None, value) else 0))
-                free[bench], ready[piece] = start + one.minutes, (start + one.minutes, value)
+                start = max(free[bench], at + (equipment.change if stands not in (None, value) else 0))
+                free[bench], ready[piece] = start + equipment.minutes, (start + equipment.minutes, value)
             best = min(best, max(free))
     return best
 
@@ -81,13 +83,13 @@ class Solver(TestCase):
             (2, 1, 2, 10, 5), (2, 1, 2, 10, 25), (3, 1, 2, 7, 3), (2, 2, 2, 10, 30), (2, 2, 3, 5, 4),
             (3, 2, 1, 8, 0), (1, 1, 3, 6, 2),
         ):  # fmt: skip
-            one = Equipment("Bath", pieces, 1, minutes, change, tuple(map(str, range(values))), "°C", 0)
-            problem = Problem((one,), dict.fromkeys(range(1, benches + 1), 0))
+            equipment = Equipment("Bath", pieces, 1, minutes, change, tuple(map(str, range(values))), "°C", 0)
+            problem = Problem((equipment,), dict.fromkeys(range(1, benches + 1), 0))
             with self.subTest(benches=benches, pieces=pieces, values=values, change=change):
-                found = solve(problem, SECONDS)
-                holds(self, problem, found.placed)
-                self.assertTrue(found.proven)
-                self.assertEqual(found.minutes, brute_force(one, benches))
+                solved = solve(problem, SECONDS)
+                holds(self, problem, solved.placed)
+                self.assertTrue(solved.proven)
+                self.assertEqual(solved.minutes, brute_force(equipment, benches))
 
     @settings(max_examples=25, deadline=None)
     @given(
@@ -98,34 +100,38 @@ class Solver(TestCase):
         self, benches: int, pieces: int, places: int, values: int, change: int, free: bool, after: int, apart: int
     ) -> None:
         names = tuple(map(str, range(values)))
-        one = Equipment("Bath", pieces, places, 10, change, names, "°C", after, names[0] if free else None)
-        problem = Problem((one,), {bench: bench % 2 * apart for bench in range(1, benches + 1)})
-        at_once, found = solved_at_once(problem), solve(problem, 0.4)
-        for one_answer in (at_once, found):
+        equipment = Equipment("Bath", pieces, places, 10, change, names, "°C", after, names[0] if free else None)
+        problem = Problem((equipment,), {bench: bench % 2 * apart for bench in range(1, benches + 1)})
+        at_once, solved = solved_at_once(problem), solve(problem, 0.4)
+        for one_answer in (at_once, solved):
             holds(self, problem, one_answer.placed)
             self.assertEqual(one_answer.minutes, max(turn.end for turn in one_answer.placed))
             self.assertGreaterEqual(one_answer.minutes, least_minutes(problem))
-        self.assertLessEqual(found.minutes, at_once.minutes)
+        self.assertLessEqual(solved.minutes, at_once.minutes)
 
     def test_twenty_four_benches_are_proven(self) -> None:
         problem = problem_of(bound_to("rate-temperature"), 24)
-        found = solve(problem, 4)
-        holds(self, problem, found.placed)
-        self.assertEqual((found.minutes, found.proven), (130, True))
+        solved = solve(problem, 4)
+        holds(self, problem, solved.placed)
+        self.assertEqual((solved.minutes, solved.proven), (130, True))
 
     def test_two_kinds_of_equipment_in_their_order(self) -> None:
         problem = problem_of(bound_to("solubility-product"), 6)
-        found = solve(problem, SECONDS)
-        holds(self, problem, found.placed)
-        spun = {one.bench: one.end for one in found.placed if problem.equipment[one.equipment].label == "Centrifuge"}
-        for one in found.placed:
-            if problem.equipment[one.equipment].label == "Spectrophotometer":
-                self.assertGreaterEqual(one.start, spun[one.bench])
+        solved = solve(problem, SECONDS)
+        holds(self, problem, solved.placed)
+        spun = {
+            placed.bench: placed.end
+            for placed in solved.placed
+            if problem.equipment[placed.equipment].label == "Centrifuge"
+        }
+        for placed in solved.placed:
+            if problem.equipment[placed.equipment].label == "Spectrophotometer":
+                self.assertGreaterEqual(placed.start, spun[placed.bench])
 
     def test_groups_that_come_one_after_the_other(self) -> None:
         problem = problem_of(bound_to("rate-temperature"), 8, groups=2, apart=30)
-        found = solve(problem, SECONDS)
-        holds(self, problem, found.placed)
+        solved = solve(problem, SECONDS)
+        holds(self, problem, solved.placed)
         self.assertEqual({problem.begins[bench] for bench in (1, 4)}, {0})
         self.assertEqual({problem.begins[bench] for bench in (5, 8)}, {30})
 
@@ -137,11 +143,11 @@ class Solver(TestCase):
         problem = problem_of(bound_to("rate-temperature"), 8)
         pins = [Pin(bench, 0, "70", 1, 24) for bench in (5, 6)]
         problem = replace(problem, pins=checked_pins(problem, pins))
-        found = solve(problem, SECONDS)
-        holds(self, problem, found.placed)
+        solved = solve(problem, SECONDS)
+        holds(self, problem, solved.placed)
         for bench in (5, 6):
-            self.assertIn(Placed(bench, 0, "70", 1, 24, 36), found.placed)
-        lane = next(lane for lane in drawn(problem, found).lanes if lane.label == "Bath 2")
+            self.assertIn(Placed(bench, 0, "70", 1, 24, 36), solved.placed)
+        lane = next(lane for lane in drawn(problem, solved).lanes if lane.label == "Bath 2")
         self.assertEqual([turn.pinned for turn in lane.turns if turn.start == 24], [[5, 6]])
 
     def test_pins_that_contradict_each_other_and_pins_of_another_plan(self) -> None:
@@ -175,7 +181,7 @@ class Baths(TestCase):
         self.assertEqual({tuple(o.values) for o in table.orders}, {("22", "40", "60", "70"), ("22", "60", "40", "70")})
         problem = problem_of(bound_to("rate-temperature"), 8)
         own = orders_of(problem, solved_at_once(problem).placed)
-        self.assertEqual({one["T_plan"] for one in own.values()}, {"22; 40; 60; 70", "22; 60; 40; 70"})
+        self.assertEqual({value["T_plan"] for value in own.values()}, {"22; 40; 60; 70", "22; 60; 40; 70"})
 
     def test_a_bath_is_set_anew_between_two_temperatures_by_somebodys_hands(self) -> None:
         table = baths(8)
@@ -193,10 +199,10 @@ class Baths(TestCase):
     def test_what_to_drop_where_it_does_not_fit(self) -> None:
         bound = bound_to("rate-temperature")
         self.assertEqual(cures(bound, 8, 60), [])
-        found = cures(bound, 8, 50)
-        self.assertIn({"T_plan": "22; 40; 60"}, [one.options for one in found])
-        for one in found:
-            changed = bound_to("rate-temperature", **one.options)
+        ways_out = cures(bound, 8, 50)
+        self.assertIn({"T_plan": "22; 40; 60"}, [cure.options for cure in ways_out])
+        for cure in ways_out:
+            changed = bound_to("rate-temperature", **cure.options)
             self.assertLessEqual(timetables(changed, 8)[0].minutes, 50)
         self.assertEqual(len(cures(bound, 48, 10)), 1)  # nothing makes it fit: what comes nearest
 

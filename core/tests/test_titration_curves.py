@@ -54,9 +54,9 @@ class AcidAndBase(TestCase):
             self.assertAlmostEqual(ph_of((Protolyte((pka,)), c), (NAOH, b)), -log10(h), 5)
 
     def test_charges_close(self) -> None:
-        for name, one in PROTOLYTES.items():
+        for name, protolyte in PROTOLYTES.items():
             for share in (0.0, 0.3, 1.0, 1.7):
-                parts = ((one, 0.05), (HCL if one.given else NAOH, 0.05 * share))
+                parts = ((protolyte, 0.05), (HCL if protolyte.given else NAOH, 0.05 * share))
                 with self.subTest(name, share=share):
                     ph = ph_of(*parts)
                     scale = 10.0**-ph + 10.0 ** (ph - 14) + 0.05
@@ -69,10 +69,10 @@ class AcidAndBase(TestCase):
             ("methyl-orange", 3.1, 4.4),
             ("bromothymol-blue", 6.0, 7.6),
         ):
-            one = INDICATORS[name]
+            indicator = INDICATORS[name]
             with self.subTest(name):
-                self.assertNotEqual(one.colour(low - 0.3), one.colour((low + high) / 2))
-                self.assertNotEqual(one.colour(low - 0.3), one.colour(high + 0.1))
+                self.assertNotEqual(indicator.colour(low - 0.3), indicator.colour((low + high) / 2))
+                self.assertNotEqual(indicator.colour(low - 0.3), indicator.colour(high + 0.1))
 
 
 class Iron(TestCase):
@@ -120,9 +120,9 @@ class Flasks(TestCase):
         self.assertAlmostEqual(self.flask({"c_t": "0.25"}).c, 0.25, 9)
 
     def test_an_acid_run_into_a_base_takes_the_colour_away(self) -> None:
-        one = self.flask({"M_s": "NaOH", "titrant": "HCl", "indicator": "phenolphthalein-gone"})
-        self.assertEqual([one.seen(v, 20).colour for v in (0, 19.5, 20.3)], ["magenta", "magenta", "none"])
-        self.assertEqual(one.seen(20.3, 20).where, "end")
+        titration = self.flask({"M_s": "NaOH", "titrant": "HCl", "indicator": "phenolphthalein-gone"})
+        self.assertEqual([titration.seen(v, 20).colour for v in (0, 19.5, 20.3)], ["magenta", "magenta", "none"])
+        self.assertEqual(titration.seen(20.3, 20).where, "end")
 
     def test_whatever_is_chosen_there_is_a_flask(self) -> None:
         for options in ({"M_s": "C2H6O"}, {"M_s": "NaOH"}, {"titrant": "HCl"}, {"indicator": "universal"}):
@@ -134,13 +134,13 @@ class Flasks(TestCase):
     def test_nothing_that_can_be_declared_leaves_a_flask_without_colour(self) -> None:
         """Formulas nobody knows, nothing at all, an indicator of one's own, amounts beyond any flask."""
         declared = method("acid-base-titration")
-        for said in (
+        for titrated in (
             Titrated("", "", ""),
             Titrated("X", "Y", "c_t", "z_s", "titrant"),
             Titrated("M_s", "K2Cr2O7", "c_t"),
         ):
-            with self.subTest(said):
-                flask = Titration.of(bind(replace(declared, titrated=said), Sheet({})))
+            with self.subTest(titrated):
+                flask = Titration.of(bind(replace(declared, titrated=titrated), Sheet({})))
                 for run_in, end in ((0, 0), (0, 1e-9), (1e6, 1), (1, 1e6)):
                     self.assertLess(abs(flask.signal(run_in, end, 100, "mV")), 1e4)
         for ph_at in ((HCL, 1e4), (NAOH, 1e4), (HCL, 0.0)):

@@ -43,16 +43,16 @@ class Mixing(TestCase):
 
 def pairs(**wrong: float) -> dict[tuple[str, str], float]:
     names = list(METALS)
-    found = {(a, b): METALS[a] - METALS[b] for i, a in enumerate(names) for b in names[i + 1 :]}
-    return {pair: value + wrong.get("".join(pair), 0.0) for pair, value in found.items()}
+    volts = {(a, b): METALS[a] - METALS[b] for i, a in enumerate(names) for b in names[i + 1 :]}
+    return {pair: value + wrong.get("".join(pair), 0.0) for pair, value in volts.items()}
 
 
 class Ladders(TestCase):
     def test_consistent_pairs_give_the_table_back(self) -> None:
-        found = ladder(pairs(), "Zn")
+        rungs = ladder(pairs(), "Zn")
         for metal, potential in METALS.items():
-            self.assertAlmostEqual(found.potentials[metal], potential - METALS["Zn"], places=12)
-        self.assertIsNone(found.suspect)
+            self.assertAlmostEqual(rungs.potentials[metal], potential - METALS["Zn"], places=12)
+        self.assertIsNone(rungs.suspect)
 
     def test_one_bad_contact_stands_out(self) -> None:
         for pair, names in (("CuPb", ("Cu", "Pb")), ("AgZn", ("Ag", "Zn"))):

@@ -19,7 +19,7 @@ def with_void(slug: str, trial: int, again: bool = False) -> tuple[Sheet, int]:
     planned = context_of(method, sheet).bound.planned or 0
     given = [*sheet.given, Given("void", "spilled", trial)]
     if again:
-        given += [replace(one, trial=trial + planned) for one in sheet.given if one.trial == trial]
+        given += [replace(given, trial=trial + planned) for given in sheet.given if given.trial == trial]
     return replace(sheet, given=tuple(given)), planned
 
 
@@ -53,7 +53,9 @@ class Again(unittest.TestCase):
         method = method_called("nernst")
         sheet, planned = with_void("nernst", 1)
         voids = tuple(Given("void", "again", 1 + planned * n) for n in (1, 2))
-        marks = tuple(replace(one, trial=1 + planned * n) for n in (1, 2) for one in sheet.given if one.trial == 1)
+        marks = tuple(
+            replace(given, trial=1 + planned * n) for n in (1, 2) for given in sheet.given if given.trial == 1
+        )
         tasks = evaluate(method, replace(sheet, given=(*sheet.given, *marks, *voids))).tasks
         self.assertEqual(max(task.trial or 0 for task in tasks), 1 + 2 * planned)
 

@@ -23,11 +23,11 @@ ROOM = Problem((bath(),), dict.fromkeys((1, 2, 3, 4), 0))
 PLANNED = turns_at_once(ROOM)
 
 
-def ends(found: Followed) -> list[tuple[int, int, list[int]]]:
+def ends(followed: Followed) -> list[tuple[int, int, list[int]]]:
     """Start, end and benches of what is drawn at the bath, settings left out."""
     return [
         (t.start, t.end, t.benches)
-        for lane in found.timetable.lanes
+        for lane in followed.timetable.lanes
         if lane.piece >= 0
         for t in lane.turns
         if t.benches
@@ -37,33 +37,33 @@ def ends(found: Followed) -> list[tuple[int, int, list[int]]]:
 class ByHand(TestCase):
     def test_who_keeps_time_keeps_the_plan(self) -> None:
         had = {(1, 0, "40"): Had(0.5, 0), (2, 0, "40"): Had(0.5, 0)}
-        found = followed(ROOM, PLANNED, had, 6)
-        self.assertEqual(ends(found), [(0, 12, [1, 2]), (12, 24, [3, 4]), (28, 40, [1, 2]), (40, 52, [3, 4])])
+        course = followed(ROOM, PLANNED, had, 6)
+        self.assertEqual(ends(course), [(0, 12, [1, 2]), (12, 24, [3, 4]), (28, 40, [1, 2]), (40, 52, [3, 4])])
         self.assertEqual(
-            (found.late, found.timetable.sentence), ([], "All are through after about 52 minutes, as planned.")
+            (course.late, course.timetable.sentence), ([], "All are through after about 52 minutes, as planned.")
         )
 
     def test_what_comes_behind_waits_for_who_is_still_in_a_turn(self) -> None:
         had = {(1, 0, "40"): Had(1, 0), (2, 0, "40"): Had(0.5, 0)}  # minute 14: half of 12 minutes are left
-        found = followed(ROOM, PLANNED, had, 14)
-        self.assertEqual(ends(found)[1:], [(20, 32, [3, 4]), (36, 48, [1, 2]), (48, 60, [3, 4])])
-        self.assertEqual([(one.bench, one.what) for one in found.late], [(2, "slow at bath 1, 40 °C")])
-        self.assertIn("8 min longer", found.late[0].text)
-        self.assertIn("8 later than planned", found.timetable.sentence)
+        course = followed(ROOM, PLANNED, had, 14)
+        self.assertEqual(ends(course)[1:], [(20, 32, [3, 4]), (36, 48, [1, 2]), (48, 60, [3, 4])])
+        self.assertEqual([(late.bench, late.what) for late in course.late], [(2, "slow at bath 1, 40 °C")])
+        self.assertIn("8 min longer", course.late[0].text)
+        self.assertIn("8 later than planned", course.timetable.sentence)
 
     def test_who_is_not_ready_loses_its_place_and_nobody_waits(self) -> None:
         had = {(1, 0, "40"): Had(0.5, 0), (2, 0, "40"): Had(0, 20), (2, 0, "60"): Had(0, 34)}
-        found = followed(ROOM, PLANNED, had, 8)  # bench 1 is through at 14
+        course = followed(ROOM, PLANNED, had, 8)  # bench 1 is through at 14
         expected = [(2, 14, [1]), (14, 26, [3, 4]), (30, 42, [1]), (42, 54, [3, 4]), (58, 70, [2]), (74, 86, [2])]
-        self.assertEqual(ends(found), expected)
-        self.assertEqual([(one.bench, one.turn) for one in found.late], [(2, "0:40")])
-        self.assertIn("came 8 min ago", found.late[0].text)
+        self.assertEqual(ends(course), expected)
+        self.assertEqual([(late.bench, late.turn) for late in course.late], [(2, "0:40")])
+        self.assertIn("came 8 min ago", course.late[0].text)
 
     def test_a_class_that_is_late_together_keeps_its_order(self) -> None:
         had = {(bench, 0, value): Had(0, 15) for bench in ROOM.benches for value in ("40", "60")}
-        found = followed(ROOM, PLANNED, had, 0)
-        self.assertEqual(ends(found), [(15, 27, [1, 2]), (27, 39, [3, 4]), (43, 55, [1, 2]), (55, 67, [3, 4])])
-        self.assertEqual(found.late, [])
+        course = followed(ROOM, PLANNED, had, 0)
+        self.assertEqual(ends(course), [(15, 27, [1, 2]), (27, 39, [3, 4]), (43, 55, [1, 2]), (55, 67, [3, 4])])
+        self.assertEqual(course.late, [])
 
 
 class InAnyRoom(TestCase):
@@ -76,12 +76,12 @@ class InAnyRoom(TestCase):
                 dict.fromkeys(range(1, drawn.randint(3, 12)), 0),
             )
             planned, now = turns_at_once(room), drawn.randint(0, 60)
-            found = followed(room, planned, _progress(drawn, planned, now), now)
+            course = followed(room, planned, _progress(drawn, planned, now), now)
             with self.subTest(seed=seed):
-                self._holds(room, found)
+                self._holds(room, course)
 
-    def _holds(self, room: Problem, found: Followed) -> None:
-        lanes = [lane for lane in found.timetable.lanes if lane.piece >= 0]
+    def _holds(self, room: Problem, followed: Followed) -> None:
+        lanes = [lane for lane in followed.timetable.lanes if lane.piece >= 0]
         had = sorted((bench, turn.value) for lane in lanes for turn in lane.turns for bench in turn.benches)
         self.assertEqual(had, sorted((bench, value) for bench, _, value in room.wanted()), "each turn once")
         for lane in lanes:
@@ -94,13 +94,15 @@ class InAnyRoom(TestCase):
 def _progress(drawn: random.Random, planned: list[Placed], now: int) -> dict[tuple[int, int, str], Had]:
     """Benches that are through with what was planned before, some in a turn, some late."""
     had = {}
-    for one in planned:
-        if one.end <= now:
-            had[one.bench, one.equipment, one.value] = Had(1, 0)
-        elif one.start <= now:
-            had[one.bench, one.equipment, one.value] = Had(drawn.choice((0, 0.3, 0.8, 1)), drawn.choice((0, 0, 3, 25)))
+    for placed in planned:
+        if placed.end <= now:
+            had[placed.bench, placed.equipment, placed.value] = Had(1, 0)
+        elif placed.start <= now:
+            had[placed.bench, placed.equipment, placed.value] = Had(
+                drawn.choice((0, 0.3, 0.8, 1)), drawn.choice((0, 0, 3, 25))
+            )
         else:
-            had[one.bench, one.equipment, one.value] = Had(0, max(one.start - now, 0))
+            had[placed.bench, placed.equipment, placed.value] = Had(0, max(placed.start - now, 0))
     return had
 
 
@@ -109,12 +111,12 @@ class FromTheRecord(TestCase):
         chosen = method("rate-temperature")
         problem = problem_of(context_of(chosen, Sheet(chosen.example.options)).bound, 4)
         self.assertTrue(can_be_followed(problem, chosen.shared))
-        earlier = [replace(one, used_in=()) for one in chosen.shared]
+        earlier = [replace(shared, used_in=()) for shared in chosen.shared]
         self.assertFalse(can_be_followed(problem, earlier))
 
     def test_a_turn_is_had_by_its_readings_in_the_benches_own_order(self) -> None:
         chosen = method("rate-temperature")
-        written = [one for one in chosen.example.readings if one[1] == 1] + [("bath", 2, None, "set")]
+        written = [reading for reading in chosen.example.readings if reading[1] == 1] + [("bath", 2, None, "set")]
         given = tuple(Given(key, text, trial, index) for key, trial, index, text in written)
         at = context_of(chosen, Sheet({**chosen.example.options, "T_plan": "22; 60; 40; 70"}, given=given))
         problem = problem_of(at.bound, 4)

@@ -45,10 +45,10 @@ class Cells(TestCase):
     def test_each_pair_is_compared_with_its_own_standard_value(self) -> None:
         """Zinc and copper: 1.10 V; 0.94 V in class is 15 % less (common practice: 0.93 to 0.95 V at 0.1 mol/L)."""
         outcome = measured({"Cu–Zn": "0.940"}, "Cu; Zn")
-        found = {r.key: r for r in outcome.results}
-        assert found["E_cell"].comparison
-        self.assertAlmostEqual(float(found["E_cell"].comparison.accepted), 1.1037, places=4)
-        self.assertAlmostEqual(found["d"].value, 100 * (0.940 / 1.1037 - 1), places=6)
+        results = {r.key: r for r in outcome.results}
+        assert results["E_cell"].comparison
+        self.assertAlmostEqual(float(results["E_cell"].comparison.accepted), 1.1037, places=4)
+        self.assertAlmostEqual(results["d"].value, 100 * (0.940 / 1.1037 - 1), places=6)
         self.assertIn("copper over zinc", outcome.charts[1].sentence)
 
     def test_reversed_leads_and_over_range(self) -> None:
@@ -60,12 +60,12 @@ class Cells(TestCase):
         square = measured({"Cu–Zn": "0.940", "Ag–Zn": "-1.480"}).charts[0].square
         assert square
         self.assertEqual((square.heads, len(square.cells)), (["Ag", "Cu", "Pb", "Zn"], 12))
-        found = {(square.heads[cell.row], square.heads[cell.column]): cell for cell in square.cells}
-        copper, silver, open_ = found["Cu", "Zn"], found["Ag", "Zn"], found["Cu", "Pb"]
+        cells = {(square.heads[cell.row], square.heads[cell.column]): cell for cell in square.cells}
+        copper, silver, open_ = cells["Cu", "Zn"], cells["Ag", "Zn"], cells["Cu", "Pb"]
         self.assertEqual((copper.note, copper.level, copper.name), ("Cu +", "keep", "Red at Cu, black at Zn: 0.940"))
         self.assertEqual((silver.note, silver.level), ("Zn +", "look"))
         self.assertEqual((open_.shown, open_.note), (None, ""))
-        expected = found["Zn", "Cu"]
+        expected = cells["Zn", "Cu"]
         assert expected.shown
         self.assertEqual((expected.shown.text, expected.note, expected.expected), ("1.104", "−15 %", True))
 
@@ -92,7 +92,7 @@ class Cells(TestCase):
 class LadderInNumbers(TestCase):
     def test_all_pairs_of_four_metals(self) -> None:
         """Of all pairs each half-cell is the mean over its row, with u = s·√(2/k): a balanced design, by hand."""
-        told = {one.label: one for one in evaluate(CELLS, example_sheet(CELLS)).statistics}
+        told = {statistic.label: statistic for statistic in evaluate(CELLS, example_sheet(CELLS)).statistics}
         volts = {(r.key, r.trial): float(r.text) for r in example_sheet(CELLS).given if r.key == "E"}
         pairs = {(a, b): volts[("E", n)] for n, (a, b) in enumerate(combinations(("Ag", "Cu", "Pb", "Zn"), 2), 1)}
         row = {m: sum(v * ((a == m) - (b == m)) for (a, b), v in pairs.items()) for m in ("Cu", "Zn")}

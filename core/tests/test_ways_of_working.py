@@ -31,7 +31,7 @@ class Bench:
         written = [Written(key, text, trial, index) for key, trial, index, text in readings]
         answers = ["An answer."] * len(self.method.questions)
         self.entries = follow(self.method, Sheet(options, tools or {}), written, answers)
-        given = tuple(Given(one.key, one.text, one.trial, one.index) for one in self.entries)
+        given = tuple(Given(entry.key, entry.text, entry.trial, entry.index) for entry in self.entries)
         self.sheet = Sheet(options, tools or {}, given)
 
     @property
@@ -40,8 +40,8 @@ class Bench:
 
     def order(self, *keys: str) -> list[str]:
         """``keys`` in the order in which they were first written."""
-        made = [one.key for one in self.entries]
-        return sorted(keys, key=made.index)
+        in_order = [entry.key for entry in self.entries]
+        return sorted(keys, key=in_order.index)
 
     def value(self, key: str, trial: int | None = None) -> float:
         return next(r.value for r in self.report.results if (r.key, r.trial) == (key, trial))
@@ -50,7 +50,7 @@ class Bench:
 def from_example(slug: str, options: Mapping[str, str], last: int = 99) -> list[Read]:
     """The worked example's readings under these options, of the trials up to ``last``."""
     given = example_sheet(method(slug), resolve_options(method(slug), options)).given
-    return [(one.key, one.trial, one.index, one.text) for one in given if (one.trial or 0) <= last]
+    return [(given.key, given.trial, given.index, given.text) for given in given if (given.trial or 0) <= last]
 
 
 class WaysOfWorking(TestCase):
@@ -58,7 +58,7 @@ class WaysOfWorking(TestCase):
         report = bench.report
         self.assertEqual(report.hand.kind, "finished", (report.hand.title, [f.what for f in report.findings]))
         self.assertEqual([f.what for f in report.findings if f.level == "stop"], [])
-        self.assertEqual([one.kind for one in report.own if not one.agrees], [])
+        self.assertEqual([own_answer.kind for own_answer in report.own if not own_answer.agrees], [])
         return report
 
     @practice(WAYS[0])
@@ -68,7 +68,7 @@ class WaysOfWorking(TestCase):
         report = self.finished(bench)
         self.assertAlmostEqual(bench.value("c", 1), 6.03 / 342.297 / 0.3426, 4)
         self.assertAlmostEqual(bench.value("ratio"), 24.11 / 6.03, 3)
-        own = [one.trial for one in report.own if one.key == "c"]
+        own = [own_answer.trial for own_answer in report.own if own_answer.key == "c"]
         self.assertEqual(own, [1, 2, 3], "worked out at each vessel")
         self.assertEqual(next(q.shown.unit for q in report.trials[0].quantities if q.key == "n"), "mol")
 
@@ -101,14 +101,14 @@ class WaysOfWorking(TestCase):
         report = self.finished(bench)
         self.assertAlmostEqual(bench.value("z"), (0.050 * 300 / F) / ((0.118 - 0.002) / 748 * 0.1), 2)
         self.assertNotIn("standards", [step.key for step in report.steps])
-        self.assertIn("solid", [one.key for one in bench.entries])
+        self.assertIn("solid", [entry.key for entry in bench.entries])
 
     @practice(WAYS[3])
     def test_a_salt_made_washed_and_spun(self) -> None:
         options = {"washing": "salt", "parting": "spin", "reblank": "row"}
         bench = Bench("solubility-product", options, from_example("solubility-product", options))
         self.finished(bench)
-        blanks = [one.key for one in bench.entries if one.key in ("zero", "rezero")]
+        blanks = [entry.key for entry in bench.entries if entry.key in ("zero", "rezero")]
         self.assertEqual(blanks, ["zero"], "the blank is read once for the whole row")
         steps = [step.key for step in bench.report.steps if step.trial in (None, 1)]
         self.assertLess(steps.index("precipitate"), steps.index("wash"))
@@ -152,7 +152,7 @@ class WaysOfWorking(TestCase):
         bench = Bench("gas-eudometer", options, from_example("gas-eudometer", options))
         report = self.finished(bench)
         self.assertEqual(bench.order("m", "first", "step.acid", "step.cage"), ["first", "step.acid", "m", "step.cage"])
-        answers = {one.key: one.text for one in bench.entries if one.key in ("volumes", "first")}
+        answers = {entry.key: entry.text for entry in bench.entries if entry.key in ("volumes", "first")}
         self.assertEqual(answers, {"volumes": "third", "first": "water"})
         compared = next(r.comparison for r in report.results if r.key == "V_mean")
         assert compared is not None
@@ -189,7 +189,7 @@ class WaysOfWorking(TestCase):
             bench = Bench("acid-base-titration", options, read, {"pipette": "cylinder-25-b"})
             reports[name] = self.finished(bench)
             self.assertEqual([(r.key, r.unit) for r in reports[name].results], [("V_mean", "mL")])
-            self.assertIn("pH_chart", [one.key for one in bench.entries])
+            self.assertIn("pH_chart", [entry.key for entry in bench.entries])
         [pair] = beside(reports["A"], reports["B"], "B")
         self.assertIn("46 % more than B", pair.sentence)
         self.assertEqual(bind(method("acid-base-titration"), Sheet(options)).options["drops"], "5")
@@ -213,8 +213,8 @@ class WaysOfWorking(TestCase):
         read = [("m_tablet", None, None, "1.3120"), ("m_flask", 1, None, "90.0000"), ("m_full", 1, None, "90.4900"),
                 ("V_a_start", 1, None, "0.00"), ("V_a", 1, None, "47.00"), ("V_end", 1, None, "1.00")]  # fmt: skip
         bench = Bench("back-titration", options, read)
-        [said] = [f for f in bench.report.findings if f.code == "V-range"]
-        self.assertIn("about 0.35", said.do)
+        [finding] = [f for f in bench.report.findings if f.code == "V-range"]
+        self.assertIn("about 0.35", finding.do)
 
     @practice(WAYS[11])
     def test_one_piece_against_its_label(self) -> None:
@@ -235,7 +235,7 @@ class WaysOfWorking(TestCase):
             options = {"energies": "kJ", "burned_by": burned}
             reports.append(self.finished(Bench("food-calorimetry", options, from_example("food-calorimetry", options))))
         self.assertEqual({r.results[0].unit for r in reports}, {"kJ/g"})
-        pair = next(one for one in beside(*reports, "Cashew") if one.key == "e")
+        pair = next(beside for beside in beside(*reports, "Cashew") if beside.key == "e")
         self.assertIn("less than Cashew", pair.sentence)
 
     @practice(WAYS[13])
@@ -246,9 +246,9 @@ class WaysOfWorking(TestCase):
         read: list[Read] = [("E", n, None, mv) for n, mv in enumerate(volts, 1)]
         bench = Bench("voltaic-cells", options, read, {"voltmeter": "multimeter-2000mv"})
         report = self.finished(bench)
-        made = [one.key for one in bench.entries]
-        self.assertEqual(made.count("E"), 6)
-        self.assertFalse([key for key in made if key.startswith("own")], "nothing interrupts the measuring")
+        keys = [entry.key for entry in bench.entries]
+        self.assertEqual(keys.count("E"), 6)
+        self.assertFalse([key for key in keys if key.startswith("own")], "nothing interrupts the measuring")
         self.assertAlmostEqual(bench.value("d", 5), (1.072 / 1.1037 - 1) * 100, 0)
         self.assertEqual(report.results[0].unit, "V")
 
@@ -259,8 +259,8 @@ class WaysOfWorking(TestCase):
         self.finished(wells)
         series = Bench("nernst", {}, from_example("nernst", {}))
         self.finished(series)
-        found = next(r for r in series.report.results if r.key == "slope")
-        self.assertLess(abs(abs(found.value) - 29.33), abs(found.expanded) + 0.5)
+        result_out = next(r for r in series.report.results if r.key == "slope")
+        self.assertLess(abs(abs(result_out.value) - 29.33), abs(result_out.expanded) + 0.5)
 
     @practice(WAYS[15])
     def test_a_pipette_marked_by_hand(self) -> None:
@@ -270,7 +270,7 @@ class WaysOfWorking(TestCase):
         read: list[Read] = [("V_set", 1, None, "1.00")] + [("m_d", 1, n, m) for n, m in enumerate(masses, 1)]
         bench = Bench("volumetric-calibration", options, read, {"pipette": "hand-marked-3", "balance": "balance-0.01"})
         report = self.finished(bench)
-        self.assertNotIn("T_water", [one.key for one in bench.entries])
+        self.assertNotIn("T_water", [entry.key for entry in bench.entries])
         self.assertAlmostEqual(report.results[0].value, sum(map(float, masses)) / 10, 4)
 
     @practice(WAYS[16])
@@ -294,7 +294,7 @@ class WaysOfWorking(TestCase):
             read += [("V", 1, n + 1, f"{v:.2f}"), ("E", 1, n + 1, f"{e:.1f}")]
         bench = Bench("potentiometric-titration", options, read, {"voltmeter": "voltmeter-0.1mv"})
         report = self.finished(bench)
-        self.assertEqual(len([one for one in bench.entries if one.key == "V"]), 81)
+        self.assertEqual(len([entry for entry in bench.entries if entry.key == "V"]), 81)
         end = next(q.value for q in report.trials[0].quantities if q.key == "V_end")
         self.assertAlmostEqual(end, 28.25, delta=0.25)
         self.assertEqual(bench.order("V", "dissolved"), ["dissolved", "V"])
@@ -305,7 +305,7 @@ class WaysOfWorking(TestCase):
         copper = Bench("hydrate", {"M_salt": "CuSO4"}, from_example("hydrate", {}))
         report = self.finished(copper)
         self.assertAlmostEqual(copper.value("x"), (1.109 / 18.015) / (1.965 / 159.60), 2)
-        self.assertEqual(len([one for one in copper.entries if one.key == "m_heated"]), 3)
+        self.assertEqual(len([entry for entry in copper.entries if entry.key == "m_heated"]), 3)
         white = Bench("hydrate", {"M_salt": "MgSO4"}, from_example("hydrate", {}))
         pairs = beside(report, self.finished(white), "white salt")
         self.assertIn("more than white salt", next(p.sentence for p in pairs if p.key == "x"))
@@ -333,7 +333,7 @@ class WaysOfWorking(TestCase):
         bench = Bench("beer-lambert", {"line": "given"}, [("A_x", 1, 1, "0.413")])
         self.finished(bench)
         self.assertAlmostEqual(bench.value("c", 1), (0.413 - 0.002) / 80.6, 6)
-        self.assertNotIn("V_std", [one.key for one in bench.entries])
+        self.assertNotIn("V_std", [entry.key for entry in bench.entries])
 
 
 class EveryWayIsFollowed(TestCase):

@@ -20,21 +20,21 @@ from tests.sheets import titration
 class Stored(TestCase):
     def test_the_points_of_a_calibration_are_its_results(self) -> None:
         declared = method("volumetric-calibration")
-        found = to_store(context_of(declared, example_sheet(declared)))
-        assert isinstance(found, StoredCalibration)
+        stored = to_store(context_of(declared, example_sheet(declared)))
+        assert isinstance(stored, StoredCalibration)
         results = [r for r in evaluate(declared, example_sheet(declared)).results if r.key == "V_mean"]
-        self.assertEqual((found.base, found.unit), ("adjustable-5", "mL"))
-        for point, result in zip(found.points, results, strict=True):
+        self.assertEqual((stored.base, stored.unit), ("adjustable-5", "mL"))
+        for point, result in zip(stored.points, results, strict=True):
             self.assertAlmostEqual(point.actual, result.value, places=12)
             self.assertAlmostEqual(point.u, result.u, places=12)
 
     def test_a_titrant_is_stored_with_the_interval_that_few_trials_deserve(self) -> None:
         declared = method("standardisation")
         result = evaluate(declared, example_sheet(declared)).results[0]
-        found = to_store(context_of(declared, example_sheet(declared)))
-        assert isinstance(found, StoredSolution)
-        self.assertEqual((found.solution, found.unit), ("hydrochloric acid", "mol/L"))
-        self.assertAlmostEqual(float(found.limit), result.expanded, places=5)
+        stored = to_store(context_of(declared, example_sheet(declared)))
+        assert isinstance(stored, StoredSolution)
+        self.assertEqual((stored.solution, stored.unit), ("hydrochloric acid", "mol/L"))
+        self.assertAlmostEqual(float(stored.limit), result.expanded, places=5)
 
     def test_nothing_to_store_is_a_sentence(self) -> None:
         with self.assertRaisesRegex(SheetError, "nothing that later sessions could use"):

@@ -22,8 +22,8 @@ from tests.hands import Hands
 def truth_of(hands: Hands, result: ResultOut) -> float:
     """What ``result`` would be without any error: the hidden truth, or what hands have made where nothing answers."""
     truth = hands.bench.truth
-    made = {} if truth.wanted else {at: truth.at(at) for at in truth.values}
-    computed = compute(retyped(truth.bound, {**truth.values, **made}))
+    values = {} if truth.wanted else {at: truth.at(at) for at in truth.values}
+    computed = compute(retyped(truth.bound, {**truth.values, **values}))
     column = computed.column(result.key, result.trial)
     assert column is not None
     symbol = next(q.unit for q in truth.bound.quantities if q.key == result.key)
@@ -37,9 +37,9 @@ class SkilledHands(TestCase):
             for example in (declared.example, *declared.more_examples):
                 with self.subTest(method=declared.slug, options=example.options):
                     hands = Hands(declared, example.options, example.instruments)
-                    found = evaluate(declared, hands.work())
-                    self.assertEqual(found.hand.kind, "finished")
-                    first = found.results[0]
+                    evaluation = evaluate(declared, hands.work())
+                    self.assertEqual(evaluation.hand.kind, "finished")
+                    first = evaluation.results[0]
                     self.assertLess(abs(first.value - truth_of(hands, first)), 2 * first.expanded)
 
     def test_the_same_acts_are_the_same_bench_however_often_one_looks(self) -> None:
@@ -89,9 +89,9 @@ FILL, START, RUN, END = (
 
 class ClumsyHands(TestCase):
     def station(self, hands: Hands, at: At) -> Burette:
-        found = hands.bench.in_hand(at)
-        assert isinstance(found, Burette)
-        return found
+        station = hands.bench.in_hand(at)
+        assert isinstance(station, Burette)
+        return station
 
     def run_out(self, hands: Hands) -> float:
         """Runs drop by drop to the end; what was delivered by the burette's own numbers."""

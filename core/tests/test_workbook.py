@@ -36,14 +36,14 @@ def recalculated(lines: list[Line]) -> list[tuple[Any, Any]]:
         worked = formulas.ExcelModel().loads(f"{folder}/book.xlsx").finish().calculate()
         logging.disable(logging.NOTSET)
     cells = {
-        str(name).rpartition("!")[2]: found.value[0, 0] for name, found in worked.items() if hasattr(found, "value")
+        str(name).rpartition("!")[2]: cells.value[0, 0] for name, cells in worked.items() if hasattr(cells, "value")
     }
     return [(cells.get(f"C{row}"), cells.get(f"E{row}")) for row in range(2, len(lines) + 2)]
 
 
-def worked(found: Method, example: Example) -> Context:
-    sheet = example_sheet(replace(found, example=example))
-    return context_of(found, sheet)
+def worked(method: Method, example: Example) -> Context:
+    sheet = example_sheet(replace(method, example=example))
+    return context_of(method, sheet)
 
 
 class Recalculated(TestCase):
@@ -67,16 +67,16 @@ class Recalculated(TestCase):
         return seen
 
     def test_every_example_of_every_method(self) -> None:
-        for found in methods().values():
-            for number, example in enumerate((found.example, *found.more_examples)):
-                with self.subTest(found.slug, example=number):
-                    self.assertGreater(self.check(worked(found, example)), 2)
+        for declared in methods().values():
+            for number, example in enumerate((declared.example, *declared.more_examples)):
+                with self.subTest(declared.slug, example=number):
+                    self.assertGreater(self.check(worked(declared, example)), 2)
 
     def test_what_is_a_number_and_no_formula_is_few_and_says_so(self) -> None:
         """End points of curves alone: a spreadsheet cannot find the top of a derivative."""
-        for found in methods().values():
-            still = [line for line in computation(worked(found, found.example)) if not isinstance(line.si, str)]
-            self.assertEqual(bool(still), found.slug == "potentiometric-titration", found.slug)
+        for declared in methods().values():
+            still = [line for line in computation(worked(declared, declared.example)) if not isinstance(line.si, str)]
+            self.assertEqual(bool(still), declared.slug == "potentiometric-titration", declared.slug)
             self.assertTrue(all("no such function" in line.how for line in still))
 
     def test_a_changed_reading_changes_what_follows(self) -> None:
@@ -92,5 +92,5 @@ class Recalculated(TestCase):
         self.assertEqual(after["V_mean"], before["V_mean"])
 
     def test_a_bench_that_has_just_begun(self) -> None:
-        for found in methods().values():
-            computation(context_of(found, Sheet(found.example.options, found.example.instruments)))
+        for declared in methods().values():
+            computation(context_of(declared, Sheet(declared.example.options, declared.example.instruments)))

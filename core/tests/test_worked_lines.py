@@ -41,9 +41,9 @@ class Titration(TestCase):
         self.assertEqual(line.answer.doubtful, 2)
 
     def test_what_is_taken_as_known_is_said(self) -> None:
-        said = [one.text for one in constants(context_of(method("acid-base-titration"), SHEET))]
-        self.assertIn("Titrant concentration: 0.1026 ± 0.0004 mol/L", said)
-        self.assertIn("M(CH₃COOH) = 60.0520 g/mol", said)
+        sentences = [constant.text for constant in constants(context_of(method("acid-base-titration"), SHEET))]
+        self.assertIn("Titrant concentration: 0.1026 ± 0.0004 mol/L", sentences)
+        self.assertIn("M(CH₃COOH) = 60.0520 g/mol", sentences)
 
     def test_a_refill_appears_only_where_there_was_one(self) -> None:
         self.assertNotIn("V_stop", self.worked["V", 1].plain)

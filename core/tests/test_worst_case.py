@@ -25,15 +25,15 @@ class Rules(TestCase):
             ("mean(s)", 3.0, 0.2), ("last(s)", 4.0, 0.3), ("sum(s)", 6.0, 0.4),
         ):  # fmt: skip
             with self.subTest(formula):
-                found = bounded(parse_formula(formula), known)
-                self.assertAlmostEqual(found.value, value, places=9)
-                self.assertAlmostEqual(found.error, error, places=9)
+                bounds = bounded(parse_formula(formula), known)
+                self.assertAlmostEqual(bounds.value, value, places=9)
+                self.assertAlmostEqual(bounds.error, error, places=9)
 
     def test_a_balance_and_four_cylinders_by_hand(self) -> None:
         """6.03 g ± (0.01 + half a step of 0.01); 342.6 mL ± 4 × (0.5 + 0.2): 0.25 % and 0.82 % of 17.60 g/L."""
         series = method("molarity-series")
-        found = worst_cases(context_of(series, example_sheet(series)))
-        self.assertEqual(found["gamma", 1], "± 0.19 g/L (1.1 %)")
+        worst = worst_cases(context_of(series, example_sheet(series)))
+        self.assertEqual(worst["gamma", 1], "± 0.19 g/L (1.1 %)")
 
     def test_a_titration_by_hand(self) -> None:
         """Class B burette ±0.10 once, ±0.02 at each reading; pipette ±0.03; titrant ±0.0005 in 0.1000 mol/L."""

@@ -45,8 +45,10 @@ def _sections(rows: Mapping[str, Any], person: Person) -> list[SectionInside]:
         key, named = int(row["id"]), str(titles.get(row["method"], row["method"]))
         inside = SessionInside(str(row["title"]), named, str(row["starts_at"]), benches[key], entries[key])
         sessions.setdefault(str(row["section"]), []).append(inside)
-    students = Counter(one["section"] for one in rows["people"] if one["role"] == Role.STUDENT)
+    students = Counter(person["section"] for person in rows["people"] if person["role"] == Role.STUDENT)
     return [
-        SectionInside(str(one["name"]), str(one["term"]), students[one["id"]], sessions.get(one["id"], []))
-        for one in rows["sections"]
+        SectionInside(
+            str(section["name"]), str(section["term"]), students[section["id"]], sessions.get(section["id"], [])
+        )
+        for section in rows["sections"]
     ]

@@ -34,25 +34,25 @@ def photo_name(content: str) -> str:
 
 def with_earlier(sessions: Collection[Session]) -> list[Session]:
     """``sessions`` and those that they go on with, which they take numbers from; earlier ones first."""
-    found: list[Session] = []
+    whole: list[Session] = []
     for session in sessions:
         before, latest = [session], session
-        while latest.follows is not None and latest.follows not in (*found, *before):
+        while latest.follows is not None and latest.follows not in (*whole, *before):
             latest = latest.follows
             before.append(latest)
-        found += [one for one in reversed(before) if one not in found]
-    return found
+        whole += [session for session in reversed(before) if session not in whole]
+    return whole
 
 
 def packed(sessions: Collection[Session], section: Section | None = None) -> Iterator[tuple[str, str | bytes]]:
     """The parts of the archive by name: of ``sessions`` and those they go on with; of a ``section`` all its people."""
-    said = _rows(with_earlier(sessions), section)
-    rows = json.dumps(said, ensure_ascii=False)
+    packed_rows = _rows(with_earlier(sessions), section)
+    rows = json.dumps(packed_rows, ensure_ascii=False)
     name, _ = department()
     head = {"form": FORM, "made_at": timezone.now().isoformat(timespec="seconds"), "department": name}
     yield MANIFEST, json.dumps({**head, "seal": sealed([head, rows])}, ensure_ascii=False)
     yield ROWS, rows
-    for content in sorted({row["photo"] for row in (*said["entry"], *said["remark"])} - {""}):
+    for content in sorted({row["photo"] for row in (*packed_rows["entry"], *packed_rows["remark"])} - {""}):
         kept = Photo.objects.filter(pk=content).first()
         if kept is not None:
             yield photo_name(content), bytes(kept.data)
@@ -65,11 +65,11 @@ def _rows(sessions: Collection[Session], section: Section | None) -> dict[str, A
         row.update(_of_today(by_key[row["id"]]))
     broken = [bench.pk for bench in _begun(sessions) if not _whole(bench)]
     declared = [row for row in kinds["session"] if row["declared"]]
-    sections = {one.pk: one for one in (*([section] if section else ()), *(s.section for s in sessions))}
+    sections = {section.pk: section for section in (*([section] if section else ()), *(s.section for s in sessions))}
     people = Person.objects.filter(pk__in=people_in(kinds)) | (section.roster if section else Person.objects.none())
     return {
-        "sections": [{"id": str(one.pk), "name": one.name, "term": one.term} for one in sections.values()],
-        "people": [_person(one) for one in people.order_by("pk")],
+        "sections": [{"id": str(value.pk), "name": value.name, "term": value.term} for value in sections.values()],
+        "people": [_person(person) for person in people.order_by("pk")],
         "declarations": {row["declared"]: _declaration(by_key[row["id"]]) for row in declared},
         "broken": [str(key) for key in broken],
         **kinds,
@@ -89,17 +89,18 @@ def _declaration(session: Session) -> dict[str, Any]:
 
 def _begun(sessions: Collection[Session]) -> Iterator[Bench]:
     """Benches with a record, be it empty."""
-    yield from Bench.objects.filter(session__in=[one for one in sessions if one.opened_at is not None])
+    yield from Bench.objects.filter(session__in=[session for session in sessions if session.opened_at is not None])
 
 
 def _whole(bench: Bench) -> bool:
     """Looked at anew where something was just being written between its end and its entries."""
     fresh = (Bench.objects.select_related("session").get(pk=bench.pk) for _ in range(3))
-    return any(check_record(one, entries_of(one)).whole for one in fresh)
+    return any(check_record(bench, entries_of(bench)).whole for bench in fresh)
 
 
-def _person(one: Person) -> dict[str, Any]:
+def _person(person: Person) -> dict[str, Any]:
     return {
-        "id": str(one.pk), "name": one.name, "number": one.number, "role": one.role, "active": one.is_active,
-        "section": str(one.section_id or ""), "account": one.username if one.teaches else "",
+        "id": str(person.pk), "name": person.name, "number": person.number, "role": person.role,
+        "active": person.is_active, "section": str(person.section_id or ""),
+        "account": person.username if person.teaches else "",
     }  # fmt: skip

@@ -42,11 +42,11 @@ def read_archive(file: Path) -> Archive:
     """What is in ``file``; Refused for anything that is no archive of this application."""
     try:
         with zipfile.ZipFile(file) as parts:
-            said = _part(parts, MANIFEST, _LARGEST_HEAD).decode()
-            head = json.loads(said)
+            manifest = _part(parts, MANIFEST, _LARGEST_HEAD).decode()
+            head = json.loads(manifest)
             text = _part(parts, ROWS, _LARGEST_ROWS).decode()
         seal = head.pop("seal")
-        if head["form"] != FORM or _UNKEEPABLE.search(text) or _UNKEEPABLE.search(said):
+        if head["form"] != FORM or _UNKEEPABLE.search(text) or _UNKEEPABLE.search(manifest):
             no_archive()
         rows = {**_LATER, **json.loads(text, parse_constant=lambda _: no_archive())}
         if not all(isinstance(row, dict | str) for name in _LISTS for row in rows[name]):

@@ -43,8 +43,8 @@ class Kind:
     @property
     def fields(self) -> "list[Field[Any, Any]]":
         """What is said of each, its key aside."""
-        made = [*self.model._meta.concrete_fields, *self.model._meta.many_to_many]
-        return [field for field in made if not field.primary_key and field.name not in self.without]
+        fields = [*self.model._meta.concrete_fields, *self.model._meta.many_to_many]
+        return [field for field in fields if not field.primary_key and field.name not in self.without]
 
 
 # Sections and people are no kinds: another installation gives them codes, keys and PINs of its own.
@@ -69,15 +69,15 @@ KINDS = (
 
 def told(kind: Kind, row: Model) -> dict[str, Any]:
     """What ``row`` says; others by their keys."""
-    found: dict[str, Any] = {"id": str(row.pk)}
+    fields: dict[str, Any] = {"id": str(row.pk)}
     for field in kind.fields:
         if isinstance(field, ManyToManyField):
-            found[field.name] = sorted(getattr(row, field.name).values_list("pk", flat=True))
+            fields[field.name] = sorted(getattr(row, field.name).values_list("pk", flat=True))
         else:
             value = field.value_from_object(row)
             plain = isinstance(field, JSONField) or value is None or isinstance(value, bool | int | float)
-            found[field.name] = value if plain else field.value_to_string(row)
-    return found
+            fields[field.name] = value if plain else field.value_to_string(row)
+    return fields
 
 
 Known = Mapping[type[Model], Mapping[str, Any]]
@@ -85,20 +85,20 @@ Known = Mapping[type[Model], Mapping[str, Any]]
 _LATER = frozenset({"simulated", "seed", "turns", "pace", "instead", "device"})
 
 
-def read(kind: Kind, said: Mapping[str, Any], known: Known) -> Model:
+def read(kind: Kind, told: Mapping[str, Any], known: Known) -> Model:
     """A row that says what ``said`` says; ``known`` are the new keys of others by their former ones. ValidationError
     where it cannot be one.
     """
     row = kind.model()
     if kind.model is Entry:
-        row.pk = kind.model._meta.pk.to_python(said["id"])
+        row.pk = kind.model._meta.pk.to_python(told["id"])
     for field in kind.fields:
         if isinstance(field, ManyToManyField):
             continue
         if isinstance(field, ForeignKey):
-            setattr(row, field.attname, _other(field, said[field.name], known))
+            setattr(row, field.attname, _other(field, told[field.name], known))
         else:
-            value = said[field.name] if field.name not in _LATER else said.get(field.name, field.get_default())
+            value = told[field.name] if field.name not in _LATER else told.get(field.name, field.get_default())
             setattr(row, field.name, value if isinstance(field, JSONField) else field.to_python(value))
     row.clean_fields(exclude=[field.name for field in row._meta.fields if not _looked_at(kind, field, row)])
     return row
@@ -115,27 +115,27 @@ def _other(field: "ForeignKey[Any, Any]", key: Any, known: Known) -> Any:
     assert isinstance(model, type)
     if model is Entry:
         return field.to_python(key)
-    found = known.get(model, {}).get(str(key)) if key is not None else None
-    if found is None and not field.null:
+    row = known.get(model, {}).get(str(key)) if key is not None else None
+    if row is None and not field.null:
         raise ValidationError(f"{field.name} {key} is missing")
-    return found
+    return row
 
 
-def many(kind: Kind, said: Mapping[str, Any], known: Known) -> Iterator[tuple[str, list[Any]]]:
+def many(kind: Kind, row: Mapping[str, Any], known: Known) -> Iterator[tuple[str, list[Any]]]:
     """Whom a row is together with, by the field; who is missing is left out."""
     for field in kind.fields:
         if isinstance(field, ManyToManyField):
             there = known.get(field.related_model, {})
-            yield field.name, [there[str(key)] for key in said[field.name] if str(key) in there]
+            yield field.name, [there[str(key)] for key in row[field.name] if str(key) in there]
 
 
 def people_in(kinds: Mapping[str, Collection[Mapping[str, Any]]]) -> set[str]:
     """The keys of everybody who is named in the rows."""
-    found: set[str] = set()
+    people: set[str] = set()
     for kind in KINDS:
         for field in kind.fields:
             if field.related_model is Person:
                 values = [row[field.name] for row in kinds[kind.name]]
-                flat = [one for value in values for one in (value if isinstance(value, list) else [value])]
-                found |= {str(one) for one in flat if one is not None}
-    return found
+                flat = [key for value in values for key in (value if isinstance(value, list) else [value])]
+                people |= {str(value) for value in flat if value is not None}
+    return people

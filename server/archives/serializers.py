@@ -23,21 +23,21 @@ class KeptPlanSerializer(PlannedSerializer):
 
 def must_be_a_plan(row: Mapping[str, Any]) -> None:
     """ValidationError for a session whose choices could not have been sent."""
-    said = KeptPlanSerializer().run_validation(dict(row))
+    plan = KeptPlanSerializer().run_validation(dict(row))
     chosen_work(row["own_work"])
     chosen_prelab(row["prelab"])
-    if any(said[name] != row[name] for name in ("options", "instruments", "takes", "questions")):
+    if any(plan[name] != row[name] for name in ("options", "instruments", "takes", "questions")):
         raise ValueError("choices that are not as they would be written")
 
 
-def must_be_choices(said: Any) -> None:
+def must_be_choices(choices: Any) -> None:
     """ValidationError or ValueError for what are no options of a sample."""
-    if ChoicesSerializer().fields["options"].run_validation(said) != said:
+    if ChoicesSerializer().fields["options"].run_validation(choices) != choices:
         raise ValueError("choices that are not as they would be written")
 
 
-def must_be_a_rubric(said: Mapping[str, Any]) -> None:
+def must_be_a_rubric(fields: Mapping[str, Any]) -> None:
     """ValidationError or ValueError for a rubric that nobody could have chosen."""
-    RubricSerializer().run_validation(dict(said))
-    if rubric_problems(rubric_from(said)):
+    RubricSerializer().run_validation(dict(fields))
+    if rubric_problems(rubric_from(fields)):
         raise ValueError("a rubric that does not add up")

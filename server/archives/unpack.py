@@ -95,9 +95,9 @@ class _Taken:
     def _section(self, row: Mapping[str, Any]) -> Section:
         name, term = str(row["name"])[:100], str(row["term"])[:60]
         here = Section.objects.filter(owner=self.owner, name=name, term=term).exists()
-        made = make_section(self.owner, f"{name} (brought in)" if here else name, term)
-        self.known[Section][row["id"]] = made.pk
-        return made
+        section = make_section(self.owner, f"{name} (brought in)" if here else name, term)
+        self.known[Section][row["id"]] = section.pk
+        return section
 
     def _person(self, row: Mapping[str, Any]) -> Person:
         """A student of the section without a PIN; the staff of elsewhere as people who have left."""
@@ -107,14 +107,14 @@ class _Taken:
             raise ValueError(problem)
         student = row["role"] == Role.STUDENT
         there = self.known[Section].get(row["section"])
-        made = Person(
+        person = Person(
             username=new_username(), name=row["name"], number=row["number"],
             role=Role.STUDENT if student else Role.ASSISTANT, is_active=student and bool(row["active"]) and bool(there),
             section_id=(there or min(self.known[Section].values())) if student else None,
         )  # fmt: skip
-        made.set_unusable_password()
-        made.save()
-        return made
+        person.set_unusable_password()
+        person.save()
+        return person
 
     def _rows(self, kind: Kind) -> None:
         for row in self._in_order(kind):
@@ -194,10 +194,12 @@ class _Taken:
             return slug_of(same)
         if "own" in data:
             return slug_of(OwnInstrument.objects.create(owner=self.owner, said=data["own"]))
-        made = Calibration(owner=self.owner, **{name: data[name] for name in ("base", "name", "points", "source")})
-        made.clean_fields(exclude=["owner", "bench"])
-        made.save()
-        return slug_of(made)
+        calibration = Calibration(
+            owner=self.owner, **{name: data[name] for name in ("base", "name", "points", "source")}
+        )
+        calibration.clean_fields(exclude=["owner", "bench"])
+        calibration.save()
+        return slug_of(calibration)
 
     def _records(self) -> None:
         """What was written at each bench, and the photos that belong to it."""
@@ -208,4 +210,4 @@ class _Taken:
         for bench in self._of(Bench):
             keep_record(bench, sorted(written[bench.pk], key=lambda entry: entry.sequence), bench.pk not in broken)
         Bench.objects.bulk_update(self._of(Bench), ["length", "head", "seal"])
-        keep_photos(self.archive, {one.photo for one in (*self._of(Entry), *self._of(Remark))} - {""})
+        keep_photos(self.archive, {row.photo for row in (*self._of(Entry), *self._of(Remark))} - {""})

@@ -109,6 +109,6 @@ class ArchivePiece(APIView):
         must_be_instructor(person)
         sections = take_in(read_archive(waiting(person)), person)
         drop(person)
-        made = answer(BroughtIn([section.pk for section in sections]))
-        made.status_code = 201
-        return made
+        response = answer(BroughtIn([section.pk for section in sections]))
+        response.status_code = 201
+        return response

@@ -34,8 +34,8 @@ def asked(serializer: type[Serializer[Any]], request: Request) -> dict[str, Any]
     """The body of ``request``, of a GET what stands in its address, as ``serializer`` describes it; ValidationError,
     answered with sentences, if it is not like that.
     """
-    said = request.query_params if request.method == "GET" else request.data
-    return dict(_form(serializer).run_validation(said))
+    body = request.query_params if request.method == "GET" else request.data
+    return dict(_form(serializer).run_validation(body))
 
 
 @lru_cache(maxsize=256)

@@ -30,10 +30,10 @@ class TableSerializer(serializers.Serializer[Any]):
     file_name = serializers.CharField(max_length=200, allow_blank=True, default="")
 
 
-def file_of(said: dict[str, Any]) -> bytes:
+def file_of(row: dict[str, Any]) -> bytes:
     """The file that was sent; Refused for one that did not arrive whole."""
     try:
-        return base64.b64decode(said["file"], validate=True)
+        return base64.b64decode(row["file"], validate=True)
     except ValueError as error:
         raise Refused("The file did not arrive whole. Choose it again.", 422) from error
 

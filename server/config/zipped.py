@@ -22,9 +22,9 @@ class _Sent:
 
     def taken(self) -> bytes:
         """What is to be sent by now."""
-        found = bytes(self.waiting)
+        data = bytes(self.waiting)
         self.waiting.clear()
-        return found
+        return data
 
 
 def zipped(parts: Iterable[tuple[str, str | bytes]]) -> Iterator[bytes]:

@@ -141,7 +141,7 @@ def _ice(section: Section, start: datetime) -> None:
         "Heat leaks out first and in later, and the two nearly cancel.",
     )
     for bench in session.benches.select_related("session"):
-        written = [one for trial in (1, 2) for one in melt(6.007, 1000 + 10 * bench.number + trial, trial)]
+        written = [written for trial in (1, 2) for written in melt(6.007, 1000 + 10 * bench.number + trial, trial)]
         _wrote(bench, start + timedelta(minutes=7), written, answers)
     _closed(session)
 
@@ -194,5 +194,5 @@ def _cross(section: Section, start: datetime) -> None:
 
 
 def _as_csv(written: list[Written]) -> str:
-    rows = [f"{one.key},{'' if one.trial is None else one.trial},,{one.text}" for one in written]
+    rows = [f"{written.key},{'' if written.trial is None else written.trial},,{written.text}" for written in written]
     return "\n".join(("key,trial,index,text", *rows))

@@ -33,9 +33,11 @@ class Pen:
     def marks(self, written: Sequence[Written]) -> None:
         """Writes many entries at once, one after the other in time."""
         drafts = []
-        for one in written:
-            entry = uuid.uuid5(_NAMESPACE, f"{self.bench.pk}/{one.key}/{one.trial}/{one.index}/{self.now.isoformat()}")
-            drafts.append(Draft(entry, one.key, one.text, one.trial, one.index, self.now, None, ""))
+        for reading in written:
+            entry = uuid.uuid5(
+                _NAMESPACE, f"{self.bench.pk}/{reading.key}/{reading.trial}/{reading.index}/{self.now.isoformat()}"
+            )
+            drafts.append(Draft(entry, reading.key, reading.text, reading.trial, reading.index, self.now, None, ""))
             self.now += self.step
         refused = [kept.problem for kept in write(self.bench, self.author, drafts) if not kept.kept]
         if refused:

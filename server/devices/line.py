@@ -32,14 +32,14 @@ class Shown:
 
 def devices() -> dict[str, tuple[str, int]]:
     """Where the devices are, by the kind of instrument: as the installation is set up, never as a request says."""
-    found = {}
-    for said in settings.DEVICES:
-        kind, _, place = said.partition("=")
+    known = {}
+    for line in settings.DEVICES:
+        kind, _, place = line.partition("=")
         host, _, port = place.strip().rpartition(":")
         if not host or not port.isdecimal():
-            raise ImproperlyConfigured(f"CHROMATA_DEVICES: “{said}” is not written as “balance=127.0.0.1:7700”.")
-        found[kind.strip()] = (host, int(port))
-    return found
+            raise ImproperlyConfigured(f"CHROMATA_DEVICES: “{line}” is not written as “balance=127.0.0.1:7700”.")
+        known[kind.strip()] = (host, int(port))
+    return known
 
 
 def shown_by(kind: str) -> Shown:
@@ -66,11 +66,11 @@ def _said(kind: str, place: tuple[str, int]) -> Any:
         _LINES.release()
 
 
-def _understood(kind: str, said: Any) -> Shown:
-    right = isinstance(said, dict) and isinstance(said.get("value"), str) and isinstance(said.get("unit"), str)
-    if not right or len(said["value"]) > 40 or len(said["unit"]) > 20:
+def _understood(kind: str, answer: Any) -> Shown:
+    right = isinstance(answer, dict) and isinstance(answer.get("value"), str) and isinstance(answer.get("unit"), str)
+    if not right or len(answer["value"]) > 40 or len(answer["unit"]) > 20:
         raise Refused(f"The {kind} says something that is no reading. {_TYPE}", 409)
-    return Shown(said["value"], said["unit"], said.get("stable") is True, said.get("simulated") is True)
+    return Shown(answer["value"], answer["unit"], answer.get("stable") is True, answer.get("simulated") is True)
 
 
 def _asked(place: tuple[str, int]) -> bytes:

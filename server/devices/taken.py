@@ -28,7 +28,7 @@ class FromDevice:
 def taken(bench: Bench, key: str) -> FromDevice:
     """What the device for the reading ``key`` shows, with the decimals that are recorded here."""
     [desk] = desks([bench])
-    part = next((one for one in desk.at.bound.readings if one.key == key), None)
+    part = next((reading for reading in desk.at.bound.readings if reading.key == key), None)
     if not isinstance(part, Reading) or part.role not in desk.at.bound.instruments:
         raise Refused(f"“{method_of(bench.session).title}” reads nothing that is called “{key[:40]}”.", 422)
     tool = desk.at.bound.instruments[part.role]

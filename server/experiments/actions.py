@@ -135,8 +135,8 @@ def looked_at(content: str) -> Looked:
             return Looked(None, problems, [], [])
         return Looked(declared, [], lacks(declared), wishes(declared))
     except Exception as error:  # a draft can be wrong in ways nobody foresaw; it is shown all the same, to be mended
-        said = f"This draft cannot be judged: {type(error).__name__}, {error}. Undo the last change."
-        return Looked(None, [said], [], [])
+        sentence = f"This draft cannot be judged: {type(error).__name__}, {error}. Undo the last change."
+        return Looked(None, [sentence], [], [])
 
 
 def preview(declared: Method) -> MethodPage | None:

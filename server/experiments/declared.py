@@ -18,13 +18,13 @@ from people.models import Person, Section
 def keep(data: dict[str, Any]) -> Declaration:
     """``data`` as a kept declaration; the same content is kept once. Refused if no database could hold it."""
     try:
-        said = json.dumps(data, ensure_ascii=False, sort_keys=True)
-        unreadable = "\\u0000" in said or not said.encode()
+        text = json.dumps(data, ensure_ascii=False, sort_keys=True)
+        unreadable = "\\u0000" in text or not text.encode()
     except (RecursionError, UnicodeEncodeError, TypeError):
         unreadable = True
     if unreadable:
         raise Refused("The declaration holds characters or nesting that cannot be kept. Write plain text.", 422)
-    kept, _ = Declaration.objects.get_or_create(hash=hashlib.sha256(said.encode()).hexdigest(), defaults={"data": data})
+    kept, _ = Declaration.objects.get_or_create(hash=hashlib.sha256(text.encode()).hexdigest(), defaults={"data": data})
     return kept
 
 

@@ -33,10 +33,10 @@ from people.policy import must_be_instructor, person_of
 
 def _mine(person: Person, slug: str) -> Experiment:
     must_be_instructor(person)
-    found = Experiment.objects.filter(owner=person, slug=slug).first()
-    if found is None:
+    experiment = Experiment.objects.filter(owner=person, slug=slug).first()
+    if experiment is None:
         raise Http404
-    return found
+    return experiment
 
 
 class Vocabulary(APIView):
@@ -77,15 +77,15 @@ class Experiments(APIView):
     def get(self, request: Request) -> Response:
         """403 for students and assistants."""
         must_be_instructor(person_of(request))
-        return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
+        return answer([_card(experiment) for experiment in Experiment.objects.filter(owner=person_of(request))])
 
     @extend_schema(operation_id="begin_experiment", request=BeginSerializer, responses={201: shape(ExperimentPage)})
     def post(self, request: Request) -> Response:
         """From nothing, from a method or from a file; 201."""
         must_be_instructor(person_of(request))
-        made = answer(_page(actions.begin(person_of(request), **asked(BeginSerializer, request))))
-        made.status_code = 201
-        return made
+        response = answer(_page(actions.begin(person_of(request), **asked(BeginSerializer, request))))
+        response.status_code = 201
+        return response
 
 
 class ExperimentDetail(APIView):
@@ -101,15 +101,15 @@ class ExperimentDetail(APIView):
     @extend_schema(operation_id="save_experiment", request=SaveSerializer, responses=shape(ExperimentPage))
     def put(self, request: Request, slug: str) -> Response:
         """Kept as it is, however incomplete; a ready version is never changed but followed."""
-        experiment, said = _mine(person_of(request), slug), asked(SaveSerializer, request)
-        actions.save(experiment, said["declaration"], said["note"])
+        experiment, body = _mine(person_of(request), slug), asked(SaveSerializer, request)
+        actions.save(experiment, body["declaration"], body["note"])
         return answer(_page(experiment))
 
     @extend_schema(operation_id="discard_draft", request=None, responses={200: shape(ExperimentCard)(many=True)})
     def delete(self, request: Request, slug: str) -> Response:
         """Throws the draft away; 409 where there is none. What is left is answered."""
         actions.discard(_mine(person_of(request), slug))
-        return answer([_card(found) for found in Experiment.objects.filter(owner=person_of(request))])
+        return answer([_card(experiment) for experiment in Experiment.objects.filter(owner=person_of(request))])
 
 
 class Withdrawn(APIView):
@@ -132,9 +132,9 @@ class Try(APIView):
     @extend_schema(operation_id="try_experiment", request=TrialRunSerializer, responses=shape(TrialRun))
     def post(self, request: Request, slug: str) -> Response:
         """On simulated readings where a seed is given, else on those that were sent. Writes nothing."""
-        experiment, said = _mine(person_of(request), slug), asked(TrialRunSerializer, request)
-        rows = [Row(**row) for row in said.pop("readings")]
-        return answer(actions.try_out(experiment, rows=rows, **said))
+        experiment, body = _mine(person_of(request), slug), asked(TrialRunSerializer, request)
+        rows = [Row(**row) for row in body.pop("readings")]
+        return answer(actions.try_out(experiment, rows=rows, **body))
 
 
 class Ready(APIView):
@@ -169,16 +169,16 @@ class ExperimentFile(APIView):
         """The newest where no version is named; 404 for one that is not there."""
         versions = _mine(person_of(request), slug).versions.select_related("declaration")
         wanted = request.query_params.get("version", "")
-        found = versions.filter(number=int(wanted)).first() if wanted.isdecimal() else versions.first()
-        if found is None:
+        version = versions.filter(number=int(wanted)).first() if wanted.isdecimal() else versions.first()
+        if version is None:
             raise Http404
-        return _file(f"{slug}-{found.number}", found.declaration.data)
+        return _file(f"{slug}-{version.number}", version.declaration.data)
 
 
 def _file(name: str, data: dict[str, Any]) -> JsonResponse:
-    made = JsonResponse(data, json_dumps_params={"ensure_ascii": False, "indent": 2})
-    made.headers["Content-Disposition"] = f'attachment; filename="{name}.json"'
-    return made
+    response = JsonResponse(data, json_dumps_params={"ensure_ascii": False, "indent": 2})
+    response.headers["Content-Disposition"] = f'attachment; filename="{name}.json"'
+    return response
 
 
 def _page(experiment: Experiment) -> ExperimentPage:
@@ -194,7 +194,7 @@ def _page(experiment: Experiment) -> ExperimentPage:
         lacks=looked.lacks,
         wishes=looked.wishes,
         tried=version.tried == version.declaration_id,
-        versions=[_version(one) for one in _versions(experiment)],
+        versions=[_version(version) for version in _versions(experiment)],
         page=actions.preview(looked.method) if looked.method else None,
     )
 
@@ -212,7 +212,7 @@ def _version(version: Version) -> VersionOut:
 
 def _card(experiment: Experiment) -> ExperimentCard:
     versions = list(_versions(experiment))
-    ready = next((one for one in versions if one.ready_at), None)
+    ready = next((version for version in versions if version.ready_at), None)
     data = versions[0].declaration.data
     state: State = "withdrawn" if experiment.withdrawn else "ready" if ready else "draft"
     return ExperimentCard(
@@ -223,5 +223,5 @@ def _card(experiment: Experiment) -> ExperimentCard:
         state=state,
         changed=ready is not None and ready.number < versions[0].number,
         version=(ready or versions[0]).number,
-        sessions=sum(_version(one).sessions for one in versions),
+        sessions=sum(_version(version).sessions for version in versions),
     )

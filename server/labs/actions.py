@@ -111,7 +111,7 @@ def change_plan(
     session.save()
     session.guests.set(guests)
     furnish(session, benches, samples, all_samples)
-    if attended != {section.pk, *(one.pk for one in guests)}:
+    if attended != {section.pk, *(guest.pk for guest in guests)}:
         deal_teams(session, "names")
 
 

@@ -19,15 +19,15 @@ from people.models import Person
 
 def comparison_of(session: Session, name: str, file: str) -> dict[str, Any]:
     """What a session keeps of a sheet file; SheetError or Refused says what does not fit."""
-    found = read_sheet(file)
-    if found.method not in ("", session.method):
-        raise Refused(f"This file is of another experiment, “{found.method}”. Choose one of the same.", 422)
+    sheet = read_sheet(file)
+    if sheet.method not in ("", session.method):
+        raise Refused(f"This file is of another experiment, “{sheet.method}”. Choose one of the same.", 422)
     kept = {
         "label": name.strip(),
-        "options": dict(found.sheet.options) or dict(session.options),
-        "instruments": dict(found.sheet.instruments),
-        "calibrations": found.calibrations,
-        "readings": [[g.key, g.trial, g.index, g.text] for g in found.sheet.given],
+        "options": dict(sheet.sheet.options) or dict(session.options),
+        "instruments": dict(sheet.sheet.instruments),
+        "calibrations": sheet.calibrations,
+        "readings": [[g.key, g.trial, g.index, g.text] for g in sheet.sheet.given],
     }
     if not compared(session, kept).results:
         raise Refused("These readings give no result: nothing could be compared with them.", 422)
@@ -43,8 +43,8 @@ def comparison_view(session: Session, own: Evaluation, person: Person) -> Compar
         return ComparisonView(label, False, f"{label} opens for you once your trials agree.", [], [], [])
     other = compared(session, session.comparison)
     pairs = beside(own, other, label)
-    said = pairs[0].sentence if pairs else f"Here are the data of {label}."
-    return ComparisonView(label, own.replicates_pass, said, other.trials, other.results, pairs)
+    sentence = pairs[0].sentence if pairs else f"Here are the data of {label}."
+    return ComparisonView(label, own.replicates_pass, sentence, other.trials, other.results, pairs)
 
 
 def compared(session: Session, kept: dict[str, Any]) -> Evaluation:

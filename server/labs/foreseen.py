@@ -15,12 +15,12 @@ from stock.shelf import shelf_on
 
 def foreseen(person: Person, method: Method, plan: Sheet, records: int) -> Foreseen:
     """For so many ``records``, one of each bench and sample; SheetError lists what is wrong with the plan."""
-    found = foresee(method, plan)
-    made = _recipes(method, plan, records) if person.teaches else []
-    return Foreseen(found.alternatives, found.improvement, found.before_class, made)
+    foresight = foresee(method, plan)
+    recipes = _recipes(method, plan, records) if person.teaches else []
+    return Foreseen(foresight.alternatives, foresight.improvement, foresight.before_class, recipes)
 
 
 def _recipes(method: Method, plan: Sheet, records: int) -> list[PlannedSolution]:
     shelf = shelf_on(timezone.localdate())
-    ways = [recipe(one, shelf) for one in solutions([(bind(method, plan), records)])]
+    ways = [recipe(solution, shelf) for solution in solutions([(bind(method, plan), records)])]
     return [PlannedSolution(how.title, how.amount, how.lead, how.lacks) for how in ways]

@@ -28,14 +28,14 @@ def furnish(session: Session, places: int, samples: Sequence[Mapping[str, Any]],
     session.all_samples = all_samples
     session.save(update_fields=["all_samples"])
     session.samples.all().delete()
-    made = [_sample(session, sample) for sample in samples]
+    furnished = [_sample(session, sample) for sample in samples]
     session.benches.filter(number__gt=places).delete()
     session.benches.filter(turn__gt=turns).delete()
     there = {(bench.number, bench.turn): bench for bench in session.benches.all()}
     for number in range(1, places + 1):
         for turn in range(1, turns + 1):
             bench = there.get((number, turn)) or Bench(session=session, number=number, turn=turn)
-            given = made[(turn if turns > 1 else number) % len(made) - 1] if made else None
+            given = furnished[(turn if turns > 1 else number) % len(furnished) - 1] if furnished else None
             bench.sample, bench.own_options = given, given.options if given else {}
             bench.save()
             if turn > 1 and (number, turn) not in there and (number, 1) in there:
@@ -43,8 +43,10 @@ def furnish(session: Session, places: int, samples: Sequence[Mapping[str, Any]],
 
 
 def _told_apart(samples: Sequence[Mapping[str, Any]]) -> None:
-    names = [str(one["name"]).strip().casefold() for one in samples]
-    twice = next((str(one["name"]) for one in samples if names.count(str(one["name"]).strip().casefold()) > 1), None)
+    names = [str(sample["name"]).strip().casefold() for sample in samples]
+    twice = next(
+        (str(sample["name"]) for sample in samples if names.count(str(sample["name"]).strip().casefold()) > 1), None
+    )
     if twice is not None:
         raise Refused(f"Two samples are called “{twice.strip()}”. Name them so that their labels differ.", 422)
 

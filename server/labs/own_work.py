@@ -22,6 +22,6 @@ def chosen_work(chosen: Mapping[str, Any]) -> OwnWork:
     return OwnWork(**{**chosen, "lines": tuple(chosen.get("lines", ()))})
 
 
-def as_seen(found: Evaluation, session: Session, person: Person) -> Evaluation:
+def as_seen(evaluation: Evaluation, session: Session, person: Person) -> Evaluation:
     """``found`` as ``person`` may see it."""
-    return veiled(found, method_of(session), own_work_of(session), may_see_worked(person, session))
+    return veiled(evaluation, method_of(session), own_work_of(session), may_see_worked(person, session))

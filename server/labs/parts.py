@@ -37,8 +37,8 @@ def takes_of(session: Session) -> dict[str, Take]:
     """What ``session`` takes over, by the number of its plan that it stands for."""
     units = {option.key: option.unit for option in _numbers(method_of(session))}
     return {
-        option: Take(said["key"], said["trial"], said["of"], units[option])
-        for option, said in session.takes.items()
+        option: Take(taking["key"], taking["trial"], taking["of"], units[option])
+        for option, taking in session.takes.items()
         if option in units
     }
 
@@ -57,12 +57,12 @@ def follow(session: Session, earlier: Session | None, takes: Mapping[str, Mappin
         session.follows, session.takes = None, {}
         return
     before = _chain(earlier)
-    if session.pk in [one.pk for one in before]:
+    if session.pk in [session.pk for session in before]:
         raise Refused(f"“{earlier.title}” goes on with this very session. Neither could begin.", 422)
     if len(before) >= _LONGEST_CHAIN:
         raise Refused(f"More than {_LONGEST_CHAIN} sessions one after the other are not kept together.", 422)
     asked = {option.key for option in active(_numbers(chosen), resolve_options(chosen, session.options))}
-    wanted = {option: dict(said) for option, said in takes.items() if option in asked}
+    wanted = {option: dict(taking) for option, taking in takes.items() if option in asked}
     _must_fit(to_take(earlier, chosen, session.options), wanted, earlier)
     session.follows, session.takes = earlier, wanted
 
@@ -73,25 +73,28 @@ def _numbers(chosen: Method) -> list[NumberOption]:
 
 def _chain(session: Session) -> list[Session]:
     """``session`` and all that it goes on with, the latest first."""
-    found = [session]
-    while (before := found[-1].follows) is not None and before not in found:
-        found.append(before)
-    return found
+    chain = [session]
+    while (before := chain[-1].follows) is not None and before not in chain:
+        chain.append(before)
+    return chain
 
 
 def _must_fit(possible: list[Taking], takes: Mapping[str, Mapping[str, Any]], earlier: Session) -> None:
-    offered = {taking.option: {(one.key, one.trial) for one in taking.offered} for taking in possible}
-    for option, said in takes.items():
-        if (said["key"], said["trial"]) not in offered.get(option, set()):
+    offered = {
+        taking.option: {(handed_result.key, handed_result.trial) for handed_result in taking.offered}
+        for taking in possible
+    }
+    for option, taking in takes.items():
+        if (taking["key"], taking["trial"]) not in offered.get(option, set()):
             raise Refused(f"“{earlier.title}” finds nothing that could stand for “{option}”. Choose it again.", 422)
 
 
 def together(session: Session) -> list[Session]:
     """The sessions that belong together with ``session``, in the order of the work; at least itself."""
-    found = [_chain(session)[-1]]
-    for one in found:
-        found += [later for later in one.followed_by.order_by("starts_at", "pk") if later not in found]
-    return found[: 2 * _LONGEST_CHAIN]
+    parts = [_chain(session)[-1]]
+    for part in parts:
+        parts += [later for later in part.followed_by.order_by("starts_at", "pk") if later not in parts]
+    return parts[: 2 * _LONGEST_CHAIN]
 
 
 def chosen_here(session: Session, options: Sequence[OptionChosen]) -> list[OptionChosen]:
@@ -100,7 +103,9 @@ def chosen_here(session: Session, options: Sequence[OptionChosen]) -> list[Optio
         return list(options)
     whose = {option: _WHOSE[take.of] for option, take in takes_of(session).items()}
     origin = f"as “{session.follows.title}” finds it"
-    return [replace(one, text=f"{origin}, {whose[one.key]}") if one.key in whose else one for one in options]
+    return [
+        replace(option, text=f"{origin}, {whose[option.key]}") if option.key in whose else option for option in options
+    ]
 
 
 _WHOSE: dict[Of, str] = {"bench": "each bench’s own", "class": "mean of the class"}

@@ -23,18 +23,18 @@ def session_for(person: Person, session_id: int) -> Session:
     """A session for its floor; PermissionDenied for students, Http404 for sections of others."""
     if not person.teaches:
         raise PermissionDenied("The floor belongs to your instructor. Your own bench is where you work.")
-    found = sessions_for(person).filter(pk=session_id).select_related("section__owner").first()
-    if found is None:
+    session = sessions_for(person).filter(pk=session_id).select_related("section__owner").first()
+    if session is None:
         raise Http404
-    return found
+    return session
 
 
 def own_session_for(person: Person, session_id: int) -> Session:
     """A session of a section of one's own; PermissionDenied for everybody else, also for who assists there."""
-    found = session_for(person, session_id)
-    if not owns(person, found.section):
+    session = session_for(person, session_id)
+    if not owns(person, session.section):
         raise PermissionDenied("Only the instructor of this section may do this with its sessions.")
-    return found
+    return session
 
 
 def benches_for(person: Person) -> QuerySet[Bench]:

@@ -22,19 +22,26 @@ def remarks_on(session: Session) -> list[RemarkOut]:
     """What is shown in ``session``: its own, and what its instructor says of this method always."""
     titles = {step.key: step.title for step in steps_of(session)}
     always = Q(session=None, owner=session.section.owner_id, method=session.method)
-    found = Remark.objects.filter(Q(session=session) | always, ended=False).select_related("owner")
+    remarks = Remark.objects.filter(Q(session=session) | always, ended=False).select_related("owner")
     return [
         RemarkOut(
-            one.pk, one.step, titles[one.step], one.text, one.owner.name, one.session_id is None, one.photo, one.instead
+            remark.pk,
+            remark.step,
+            titles[remark.step],
+            remark.text,
+            remark.owner.name,
+            remark.session_id is None,
+            remark.photo,
+            remark.instead,
         )
-        for one in found[:MOST]
-        if one.step in titles
+        for remark in remarks[:MOST]
+        if remark.step in titles
     ]
 
 
 def end_remark(session: Session, remark_id: int) -> None:
     """Shows it no more; Http404 for one that this session does not show."""
-    if remark_id not in [one.id for one in remarks_on(session)]:
+    if remark_id not in [remark_out.id for remark_out in remarks_on(session)]:
         raise Http404
     Remark.objects.filter(pk=remark_id).update(ended=True)
 

@@ -19,13 +19,16 @@ def end_of(bench: Bench) -> list[Any]:
     return [bench.pk, bench.length, bench.head]
 
 
-def sealed(said: list[Any], key: str = "") -> str:
+def sealed(content: list[Any], key: str = "") -> str:
     """The seal of ``said``."""
     return salted_hmac(
-        "chromata.record", json.dumps(said, ensure_ascii=False), secret=key or settings.SEAL_KEYS[0], algorithm="sha256"
+        "chromata.record",
+        json.dumps(content, ensure_ascii=False),
+        secret=key or settings.SEAL_KEYS[0],
+        algorithm="sha256",
     ).hexdigest()
 
 
-def holds(seal: str, said: list[Any]) -> bool:
+def holds(seal: str, content: list[Any]) -> bool:
     """Whether ``seal`` was made of ``said`` with a secret of this server."""
-    return any(constant_time_compare(seal, sealed(said, key)) for key in settings.SEAL_KEYS)
+    return any(constant_time_compare(seal, sealed(content, key)) for key in settings.SEAL_KEYS)

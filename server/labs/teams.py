@@ -25,7 +25,7 @@ def deal_teams(session: Session, how: str, size: int | None = None) -> None:
             "The session has begun: people are moved one by one, so that nobody loses their bench at a touch."
         )
     absent = set(session.absent.values_list("pk", flat=True))
-    people = [one for one in session.roster if one.pk not in absent]
+    people = [person for person in session.roster if person.pk not in absent]
     places = _enough(_numbers(session), len(people), size)
     former = _last_places(session) if how == "last" else {}
     if how == "last" and not former:

@@ -44,7 +44,7 @@ def session_card(session: Session) -> SessionCard:
     return SessionCard(
         id=session.pk,
         title=session.title,
-        section=" and ".join((session.section.name, *(one.name for one in session.guests.all()))),
+        section=" and ".join((session.section.name, *(section.name for section in session.guests.all()))),
         room=session.room,
         method=session.method,
         method_title=chosen.title,
@@ -73,12 +73,12 @@ def lacking(session: Session) -> list[str]:
     if session.state != Session.State.PLANNED:
         return []
     empty = session.benches.filter(team__isnull=True).values("number").distinct().count()
-    found = [] if session.benches.exists() else ["No benches yet."]
+    lacks = [] if session.benches.exists() else ["No benches yet."]
     if empty:
-        found.append(f"{empty} bench{'es have' if empty > 1 else ' has'} no team.")
+        lacks.append(f"{empty} bench{'es have' if empty > 1 else ' has'} no team.")
     if not HiddenValue.objects.filter(sample__session=session).exists():
-        found.append("No accepted value: percent error cannot be told.")
-    return found
+        lacks.append("No accepted value: percent error cannot be told.")
+    return lacks
 
 
 def session_plan(session: Session, person: Person) -> SessionPlan:
@@ -93,7 +93,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     places = places_of(session.benches.prefetch_related("team").select_related("sample"))
     return SessionPlan(
         card=session_line(session),
-        together=[PartOf(one.pk, one.title) for one in together(session)],
+        together=[PartOf(session.pk, session.title) for session in together(session)],
         draft=PlanDraft(
             session.section_id,
             list(session.guests.values_list("pk", flat=True)),
@@ -105,7 +105,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             prelab_of(session),
             session.all_samples,
             session.follows_id,
-            {option: TakenFrom(**said) for option, said in session.takes.items()},
+            {option: TakenFrom(**taking) for option, taking in session.takes.items()},
             session.revision,
         ),
         log=[
@@ -128,20 +128,20 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
 
 def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
     """``benches`` in their order, those of one place as one, with its samples named one after the other."""
-    found: dict[tuple[int, int], list[Bench]] = {}
+    places: dict[tuple[int, int], list[Bench]] = {}
     for bench in benches:
-        found.setdefault((bench.session_id, bench.number), []).append(bench)
+        places.setdefault((bench.session_id, bench.number), []).append(bench)
     return [
         BenchPlace(
             first.pk,
             first.number,
             first.session.title,
             first.session.simulated,
-            ", ".join(one.sample.label for one in place if one.sample),
+            ", ".join(bench.sample.label for bench in place if bench.sample),
             sorted(person.name for person in first.team.all()),
             first.session.state == Session.State.OPEN,
         )
-        for place in found.values()
+        for place in places.values()
         for first in place[:1]
     ]
 
@@ -149,10 +149,11 @@ def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
 def _students(session: Session) -> list[StudentPlace]:
     numbers = {person.pk: bench.number for bench in session.benches.all() for person in bench.team.all()}
     roster = list(session.roster)
-    waiting = kept_out(one.username for one in roster)
+    waiting = kept_out(person.username for person in roster)
     absent = set(session.absent.values_list("pk", flat=True))
     return [
-        StudentPlace(one.pk, one.name, numbers.get(one.pk), one.pk in absent, one.username in waiting) for one in roster
+        StudentPlace(person.pk, person.name, numbers.get(person.pk), person.pk in absent, person.username in waiting)
+        for person in roster
     ]
 
 

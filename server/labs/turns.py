@@ -47,8 +47,8 @@ def coming_of(session: Session) -> Coming:
 
 def bench_orders(session: Session) -> dict[int, dict[str, str]]:
     """Each bench's own options, so that not all of them want the same bath at once."""
-    found = planned_turns(session)
-    return orders_of(*found) if found else {}
+    planned = planned_turns(session)
+    return orders_of(*planned) if planned else {}
 
 
 def planned_turns(session: Session) -> tuple[Problem, Sequence[Placed]] | None:
@@ -68,19 +68,19 @@ def turns_begin(session: Session) -> datetime:
 
 def turns_told(session: Session) -> dict[int, list[TargetOut]]:
     """For each bench, by its number, when it has its turn at which piece; of a session that is open."""
-    found: dict[int, list[TargetOut]] = defaultdict(list)
+    turns: dict[int, list[TargetOut]] = defaultdict(list)
     planned = planned_turns(session) if session.state == Session.State.OPEN else None
     if planned is None:
-        return found
+        return turns
     problem, placed = planned
-    for turn in sorted((one for one in placed if one.piece != FREE), key=lambda one: one.start):
-        one = problem.equipment[turn.equipment]
-        value = f", {turn.value} {one.unit}" if one.unit else ""
+    for turn in sorted((placed for placed in placed if placed.piece != FREE), key=lambda placed: placed.start):
+        equipment = problem.equipment[turn.equipment]
+        value = f", {turn.value} {equipment.unit}" if equipment.unit else ""
         at = timezone.localtime(turns_begin(session) + timedelta(minutes=turn.start))
-        found[turn.bench].append(
-            TargetOut(f"{one.label} {turn.piece + 1}{value}", f"{at:%H:%M}", "your turn, as planned")
+        turns[turn.bench].append(
+            TargetOut(f"{equipment.label} {turn.piece + 1}{value}", f"{at:%H:%M}", "your turn, as planned")
         )
-    return found
+    return turns
 
 
 def solve_turns(session: Session, pins: Sequence[Mapping[str, Any]], groups: int, apart: int) -> None:
@@ -110,21 +110,21 @@ def _keep(session: Session, problem: Problem, solved: Solved, groups: int, apart
     ):
         raise Refused("The plan was changed while the turns were solved. Solve them again.")
     session.turns = {
-        "of": _mark(problem), "groups": groups, "apart": apart, "pins": [asdict(one) for one in problem.pins],
-        "placed": [asdict(one) for one in solved.placed], "minutes": solved.minutes, "least": solved.least,
+        "of": _mark(problem), "groups": groups, "apart": apart, "pins": [asdict(pin) for pin in problem.pins],
+        "placed": [asdict(placed) for placed in solved.placed], "minutes": solved.minutes, "least": solved.least,
     }  # fmt: skip
     session.save(update_fields=["turns"])
 
 
-def _problem(session: Session, said: Mapping[str, Any]) -> Problem:
+def _problem(session: Session, fields: Mapping[str, Any]) -> Problem:
     bound = bind(method_of(session), Sheet(session.options, session.instruments, stock=stock_of(session)))
     benches = max(session.benches.values_list("number", flat=True), default=0)
     try:
-        problem = problem_of(bound, benches, int(said.get("groups", 1)), int(said.get("apart", 0)))
-        pins = checked_pins(problem, [Pin(**pin) for pin in said.get("pins", ())])
+        problem = problem_of(bound, benches, int(fields.get("groups", 1)), int(fields.get("apart", 0)))
+        pins = checked_pins(problem, [Pin(**pin) for pin in fields.get("pins", ())])
     except (TypeError, ValueError, ChromataError):  # of another plan, or brought in an archive that somebody changed
         return problem_of(bound, benches)
-    return replace(problem, pins=pins) if said.get("of") == _mark(problem) else problem
+    return replace(problem, pins=pins) if fields.get("of") == _mark(problem) else problem
 
 
 def _turns(session: Session, problem: Problem) -> Solved:
@@ -137,11 +137,11 @@ def _solved(session: Session, problem: Problem) -> Solved | None:
     if kept.get("of") != _mark(problem):
         return None
     try:
-        found = Solved(tuple(Placed(**one) for one in kept["placed"]), int(kept["minutes"]), int(kept["least"]))
+        solved = Solved(tuple(Placed(**row) for row in kept["placed"]), int(kept["minutes"]), int(kept["least"]))
     except (TypeError, KeyError, ValueError):  # brought in an archive that somebody changed
         return None
-    had = {(one.bench, one.equipment, one.value) for one in found.placed}
-    return found if had == set(problem.wanted()) else None
+    had = {(placed.bench, placed.equipment, placed.value) for placed in solved.placed}
+    return solved if had == set(problem.wanted()) else None
 
 
 def _mark(problem: Problem) -> str:

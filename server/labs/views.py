@@ -57,7 +57,7 @@ class Methods(APIView):
     @extend_schema(operation_id="methods", responses=shape(MethodCard)(many=True))
     def get(self, request: Request) -> Response:
         """What ships, and the own experiments that this person may plan with or work by."""
-        return answer([card(found) for found in methods_for(person_of(request))])
+        return answer([card(method) for method in methods_for(person_of(request))])
 
 
 class MethodDetail(APIView):
@@ -95,16 +95,16 @@ class PlanPreview(APIView):
     @extend_schema(operation_id="predict", request=PreviewSerializer, responses=shape(Prediction))
     def post(self, request: Request) -> Response:
         """Expected uncertainty, supplies and timetable; 422 lists what is wrong with the options."""
-        said = asked(PreviewSerializer, request)
+        body = asked(PreviewSerializer, request)
         person = person_of(request)
-        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
+        plan = Sheet(body["options"], body["instruments"], stock=instruments_of(person))
         return answer(
             predict(
-                method_named(said["method"], owners_for(person)),
+                method_named(body["method"], owners_for(person)),
                 plan,
-                said["benches"],
-                said["samples_each"],
-                said["minutes"],
+                body["benches"],
+                body["samples_each"],
+                body["minutes"],
             )
         )
 
@@ -119,10 +119,10 @@ class PlanForeseen(APIView):
         """Other choices, ranked; what can be asked before class; for staff how its solutions would be made. 422 lists
         what is wrong with the options.
         """
-        said, person = asked(PreviewSerializer, request), person_of(request)
-        plan = Sheet(said["options"], said["instruments"], stock=instruments_of(person))
-        chosen = method_named(said["method"], owners_for(person))
-        return answer(foreseen(person, chosen, plan, said["benches"] * said["samples_each"]))
+        body, person = asked(PreviewSerializer, request), person_of(request)
+        plan = Sheet(body["options"], body["instruments"], stock=instruments_of(person))
+        chosen = method_named(body["method"], owners_for(person))
+        return answer(foreseen(person, chosen, plan, body["benches"] * body["samples_each"]))
 
 
 class Sessions(APIView):
@@ -131,8 +131,8 @@ class Sessions(APIView):
     @extend_schema(operation_id="sessions", responses=shape(SessionLine)(many=True))
     def get(self, request: Request) -> Response:
         """Those of one’s own sections and of those one assists in; 403 for students."""
-        found = sessions_for(person_of(request)).select_related("section").order_by("starts_at")
-        return answer([session_line(session) for session in found])
+        sessions = sessions_for(person_of(request)).select_related("section").order_by("starts_at")
+        return answer([session_line(session) for session in sessions])
 
     @extend_schema(operation_id="plan", request=PlanSerializer, responses={201: shape(SessionPlan)})
     @transaction.atomic
@@ -140,21 +140,21 @@ class Sessions(APIView):
         """Plans one, with benches and teams; 201. 403 for who is no instructor, 422 for what does not fit."""
         person = person_of(request)
         must_be_instructor(person)
-        said = asked(PlanSerializer, request)
-        section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
-        said["follows"] = _followed(person, said["follows"])
-        session = actions.plan_session(section, said.pop("method"), **said)
+        body = asked(PlanSerializer, request)
+        section, body["guests"] = _open_sections(person, body.pop("section"), body["guests"])
+        body["follows"] = _followed(person, body["follows"])
+        session = actions.plan_session(section, body.pop("method"), **body)
         actions.note(session, person, "planned it")
-        made = answer(session_plan(session, person))
-        made.status_code = 201
-        return made
+        response = answer(session_plan(session, person))
+        response.status_code = 201
+        return response
 
 
 def _open_sections(person: Person, section_id: int, guests: list[int]) -> tuple[Section, list[Section]]:
     """The section of a plan, and those that come with it, once each."""
     section = _open_section(person, section_id)
-    others = [_open_section(person, one) for one in sorted(set(guests) - {section_id})]
-    if any(one.owner_id != section.owner_id for one in others):
+    others = [_open_section(person, section) for section in sorted(set(guests) - {section_id})]
+    if any(other.owner_id != section.owner_id for other in others):
         raise Refused("Sections of one session have one instructor.", 422)
     return section, others
 
@@ -170,10 +170,10 @@ def _followed(person: Person, earlier: int | None) -> Session | None:
     """The session that a plan goes on with: one of one's own."""
     if earlier is None:
         return None
-    found = sessions_for(person).filter(pk=earlier, simulated="").select_related("section__owner").first()
-    if found is None or not owns(person, found.section):
+    session = sessions_for(person).filter(pk=earlier, simulated="").select_related("section__owner").first()
+    if session is None or not owns(person, session.section):
         raise Refused("Choose one of your own sessions to go on with; simulated ones found nothing real.", 422)
-    return found
+    return session
 
 
 def changed(session: Session, person: Person, what: str) -> Response:
@@ -196,10 +196,10 @@ class SessionDetail(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         """As long as it is planned; 409 if somebody changed it since ``revision``."""
         person = person_of(request)
-        session, said = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
-        section, said["guests"] = _open_sections(person, said.pop("section"), said["guests"])
-        said["follows"] = _followed(person, said["follows"])
-        actions.change_plan(session, said.pop("revision"), section, said.pop("method"), **said)
+        session, body = own_session_for(person, session_id), asked(PlanChangeSerializer, request)
+        section, body["guests"] = _open_sections(person, body.pop("section"), body["guests"])
+        body["follows"] = _followed(person, body["follows"])
+        actions.change_plan(session, body.pop("revision"), section, body.pop("method"), **body)
         return changed(session, person, "changed the plan")
 
     @extend_schema(operation_id="delete_plan", responses={204: None})
@@ -222,8 +222,8 @@ class Takings(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """By the method and the choices of the later one; 422 lists what is wrong with them."""
         person = person_of(request)
-        earlier, said = own_session_for(person, session_id), asked(ChoicesSerializer, request)
-        return answer(to_take(earlier, method_named(said["method"], owners_for(person)), said["options"]))
+        earlier, body = own_session_for(person, session_id), asked(ChoicesSerializer, request)
+        return answer(to_take(earlier, method_named(body["method"], owners_for(person)), body["options"]))
 
 
 class RemarkEnd(APIView):
@@ -274,10 +274,10 @@ class Teams(APIView):
         """By whoever teaches or assists; 409 once the session is closed."""
         person = person_of(request)
         session, places = session_for(person, session_id), asked(TeamsSerializer, request)["places"]
-        set_teams(session, [(one["person"], one["bench"], one["absent"]) for one in places])
-        names = {one.pk: one.name for one in session.roster}
-        for one in places:
-            actions.note(session, person, f"{_put(one)} {names[one['person']]}")
+        set_teams(session, [(place["person"], place["bench"], place["absent"]) for place in places])
+        names = {person.pk: person.name for person in session.roster}
+        for place in places:
+            actions.note(session, person, f"{_put(place)} {names[place['person']]}")
         return answer(session_plan(session, person))
 
 
@@ -298,10 +298,10 @@ class Deal(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """By name, by lot or as last time; 409 once it has begun."""
         person = person_of(request)
-        session, said = session_for(person, session_id), asked(DealSerializer, request)
-        deal_teams(session, **said)
-        at_each = f", {said['size']} at a bench" if said["size"] else ""
-        return changed(session, person, f"spread the teams {_DEALT[said['how']]}{at_each}")
+        session, body = session_for(person, session_id), asked(DealSerializer, request)
+        deal_teams(session, **body)
+        at_each = f", {body['size']} at a bench" if body["size"] else ""
+        return changed(session, person, f"spread the teams {_DEALT[body['how']]}{at_each}")
 
 
 class Turns(APIView):

@@ -43,7 +43,9 @@ def _room(session: Session) -> list[Desk]:
 
 
 def _decisions(session: Session) -> dict[tuple[int, str], Decision]:
-    return {(one.bench_id, one.kind): one for one in Decision.objects.filter(bench__session=session)}
+    return {
+        (decision.bench_id, decision.kind): decision for decision in Decision.objects.filter(bench__session=session)
+    }
 
 
 def _marks(
@@ -53,13 +55,13 @@ def _marks(
     bench = desk.bench
     told = with_accepted(bench, desk.state)
     kept = Kept(
-        tuple(one.reason for one in desk.entries if one.supersedes_id),
-        sum(one.key == "note" for one in desk.entries),
+        tuple(entry.reason for entry in desk.entries if entry.supersedes_id),
+        sum(entry.key == "note" for entry in desk.entries),
         prepared(bench),
     )
     lines = propose(rubric, told, kept)
-    found = [decided.get((bench.pk, line.kind)) for line in lines]
-    points, to_read = total_of(lines, [one.points if one else None for one in found])
+    decisions = [decided.get((bench.pk, line.kind)) for line in lines]
+    points, to_read = total_of(lines, [decision.points if decision else None for decision in decisions])
     return BenchMarks(
         bench.pk,
         bench.number,
@@ -70,12 +72,12 @@ def _marks(
                 line.kind,
                 line.label,
                 line.points,
-                one.points if one else None,
+                decision.points if decision else None,
                 line.most,
                 line.reasons,
-                one.note if one else "",
+                decision.note if decision else "",
             )
-            for line, one in zip(lines, found, strict=True)
+            for line, decision in zip(lines, decisions, strict=True)
         ],
         points,
         rubric.total,
@@ -99,7 +101,7 @@ def choose(session: Session, person: Person, which: int) -> None:
 def decide(bench: Bench, person: Person, kind: str, points: float | None, why: str) -> None:
     """Decides one line of a bench's marks, or takes that back. Refused beyond what the line is worth."""
     rubric = rubric_of(Marking.objects.filter(session=bench.session_id).first())
-    criterion = next((one for one in rubric.criteria if one.kind == kind), None) if rubric else None
+    criterion = next((criterion for criterion in rubric.criteria if criterion.kind == kind), None) if rubric else None
     if criterion is None:
         raise Refused("This is not part of the rubric that the session is marked by. Load the marks again.", 422)
     if points is None:
@@ -114,12 +116,12 @@ def decide(bench: Bench, person: Person, kind: str, points: float | None, why: s
 
 def release(session: Session, person: Person, released: bool) -> None:
     """Shows students their marks, or hides them. Refused while the session is at work, or a line is to be read."""
-    found = class_marks(session, person)
-    if released and found.rubric is None:
+    marks = class_marks(session, person)
+    if released and marks.rubric is None:
         raise Refused("Choose how the session is marked first.", 422)
     if released and session.state != Session.State.CLOSED:
         raise Refused("Close the session first: what is still written would change the marks.", 409)
-    waiting = sorted({one.number for one in found.benches if one.to_read})
+    waiting = sorted({bench.number for bench in marks.benches if bench.to_read})
     if released and waiting:
         numbers = ", ".join(map(str, waiting))
         raise Refused(f"Something is still to be read at bench{'es' if len(waiting) > 1 else ''} {numbers}.", 409)
@@ -148,9 +150,9 @@ def _untold(line: MarkLine) -> MarkLine:
 
 def as_rows(session: Session, person: Person) -> list[list[object]]:
     """For a gradebook: a line for each student and record, the columns as the rubric has them."""
-    found = class_marks(session, person)
-    kinds = [one.kind for one in found.rubric.criteria] if found.rubric else []
-    by_record = {one.bench: one for one in found.benches}
+    marks = class_marks(session, person)
+    kinds = [criterion.kind for criterion in marks.rubric.criteria] if marks.rubric else []
+    by_record = {bench.bench: bench for bench in marks.benches}
     rows: list[list[object]] = [["name", "number", "section", "bench", "sample", *kinds, "points", "of", "notes"]]
     teams = Bench.team.through.objects.filter(bench__session=session).order_by("person__name", "bench__number")
     for record, name, number, section in teams.values_list(

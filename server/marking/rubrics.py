@@ -12,14 +12,14 @@ from people.models import Person
 _MOST = 40  # rubrics of one person
 
 
-def rubric_from(said: Mapping[str, Any]) -> Rubric:
+def rubric_from(fields: Mapping[str, Any]) -> Rubric:
     """As it was written."""
-    return Rubric(said["name"], said["total"], tuple(Criterion(**one) for one in said["criteria"]))
+    return Rubric(fields["name"], fields["total"], tuple(Criterion(**row) for row in fields["criteria"]))
 
 
 def rubrics_for(person: Person) -> list[RubricOut]:
     """The usual one, and this person's own."""
-    own = [RubricOut(one.pk, rubric_from(_said(one))) for one in person.rubrics.all()]
+    own = [RubricOut(kept_rubric.pk, rubric_from(_said(kept_rubric))) for kept_rubric in person.rubrics.all()]
     return [RubricOut(0, USUAL), *own]
 
 
@@ -27,14 +27,14 @@ def _said(kept: KeptRubric) -> dict[str, Any]:
     return {"name": kept.name, "total": kept.total, "criteria": kept.criteria}
 
 
-def keep_rubric(person: Person, said: Mapping[str, Any]) -> None:
+def keep_rubric(person: Person, fields: Mapping[str, Any]) -> None:
     """Keeps a rubric under its name, over what stood there; Refused with all that is wrong with it."""
-    rubric = rubric_from(said)
+    rubric = rubric_from(fields)
     if problems := rubric_problems(rubric):
         raise Refused(" ".join(problems), 422)
     if person.rubrics.exclude(name=rubric.name).count() >= _MOST:
         raise Refused(f"{_MOST} rubrics are kept already. Write over one of them.", 422)
-    told = {"total": rubric.total, "criteria": [dict(one) for one in said["criteria"]]}
+    told = {"total": rubric.total, "criteria": [dict(row) for row in fields["criteria"]]}
     KeptRubric.objects.update_or_create(owner=person, name=rubric.name, defaults=told)
 
 
@@ -45,10 +45,10 @@ def rubric_of(marking: Marking | None) -> Rubric | None:
 
 def chosen_rubric(person: Person, which: int) -> dict[str, Any]:
     """A rubric as a session keeps it; Refused for one that is not this person's."""
-    found = next((one.rubric for one in rubrics_for(person) if one.id == which), None)
-    if found is None:
+    rubric = next((rubric.rubric for rubric in rubrics_for(person) if rubric.id == which), None)
+    if rubric is None:
         raise Refused("Choose one of your own rubrics.", 422)
     criteria = [
-        {"kind": c.kind, "points": c.points, "by": c.by, "full": c.full, "none": c.none} for c in found.criteria
+        {"kind": c.kind, "points": c.points, "by": c.by, "full": c.full, "none": c.none} for c in rubric.criteria
     ]
-    return {"name": found.name, "total": found.total, "criteria": criteria}
+    return {"name": rubric.name, "total": rubric.total, "criteria": criteria}

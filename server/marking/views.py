@@ -104,6 +104,6 @@ class MarksOfBench(APIView):
         person = person_of(request)
         bench = bench_for(person, bench_id)
         session = own_session_for(person, bench.session_id)
-        said = asked(DecisionSerializer, request)
-        marks.decide(bench, person, said["kind"], said["points"], said["note"])
+        body = asked(DecisionSerializer, request)
+        marks.decide(bench, person, body["kind"], body["points"], body["note"])
         return answer(marks.class_marks(session, person))

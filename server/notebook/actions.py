@@ -109,8 +109,8 @@ class _Record:
 
     def __init__(self, bench: Bench, author: Person, ids: Collection[UUID]) -> None:
         self.bench, self.author = bench, author
-        found, self.elsewhere = entries_at(bench, ids)
-        self.entries = list(found)
+        entries, self.elsewhere = entries_at(bench, ids)
+        self.entries = list(entries)
         self.here = {place(entry): entry for entry in standing(self.entries)}
         self.said = Counter(entry.key for entry in self.entries if entry.key in TALK)
         self.added: list[Entry] = []

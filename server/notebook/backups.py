@@ -52,8 +52,8 @@ def take_backup(file: Path) -> None:
 
 def _run(program: str, *args: str, database: bool = True) -> None:
     known = connection.settings_dict
-    said = [f"--dbname={known['NAME']}"] if database else []
-    done = subprocess.run([_found(program), *said, *args], env=_environment(known), capture_output=True, text=True)
+    arguments = [f"--dbname={known['NAME']}"] if database else []
+    done = subprocess.run([_found(program), *arguments, *args], env=_environment(known), capture_output=True, text=True)
     if done.returncode:
         raise BackupError(f"{program}: {' '.join(done.stderr.split())[:500] or 'failed without a word'}")
 
@@ -66,7 +66,7 @@ def _environment(known: Mapping[str, object]) -> dict[str, str]:
 def _found(program: str) -> str:
     """The newest of its kind: an older one cannot read a newer server."""
     installed = sorted(_DEBIAN.glob(f"*/bin/{program}"), key=lambda path: float(path.parts[-3]))
-    found = str(installed[-1]) if installed else shutil.which(program)
-    if found is None:
+    path = str(installed[-1]) if installed else shutil.which(program)
+    if path is None:
         raise BackupError(f"{program} is not installed. Install PostgreSQL's client programs.")
-    return found
+    return path

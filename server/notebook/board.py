@@ -25,8 +25,8 @@ def of_the_room(bench: Bench) -> list[BoardLine]:
     was planned of them. Nothing is posted on these lines.
     """
     bound = bind(method_of(bench.session), sheet_with(bench, ()))
-    read = [BoardLine(one.key, one.label, one.unit) for one in bound.readings if one.room]
-    return read + [BoardLine(one.key, one.label, one.unit, bound.label_of(one)) for one in bound.bottles]
+    read = [BoardLine(reading.key, reading.label, reading.unit) for reading in bound.readings if reading.room]
+    return read + [BoardLine(bottle.key, bottle.label, bottle.unit, bound.label_of(bottle)) for bottle in bound.bottles]
 
 
 @transaction.atomic
@@ -37,7 +37,9 @@ def write_on_board(session: Session, author: Person, key: str, text: str) -> str
     Refused, and written nowhere, where it cannot be read or is not the room's.
     """
     benches = list(session.benches.select_for_update().order_by("pk"))
-    line = next((one for one in of_the_room(benches[0]) if one.key == key), None) if benches else None
+    line = (
+        next((board_line for board_line in of_the_room(benches[0]) if board_line.key == key), None) if benches else None
+    )
     if line is None:
         raise Refused("This is read by each bench for itself.", 422)
     written = ""
@@ -66,13 +68,17 @@ def board_lines(written: list[tuple[Bench, list[Entry]]]) -> list[BoardLine]:
     """What stands on the board now, and which benches read for themselves, from what was written at each."""
     lines = of_the_room(written[0][0]) if written else []
     keys = {line.key for line in lines}
-    found = [(bench, one) for bench, all_of in written for one in standing(e for e in all_of if e.key in keys)]
-    return [_posted(line, [(bench, one) for bench, one in found if one.key == line.key]) for line in lines]
+    standing_lines = [
+        (bench, entry) for bench, all_of in written for entry in standing(e for e in all_of if e.key in keys)
+    ]
+    return [
+        _posted(line, [(bench, entry) for bench, entry in standing_lines if entry.key == line.key]) for line in lines
+    ]
 
 
 def _posted(line: BoardLine, here: list[tuple[Bench, Entry]]) -> BoardLine:
-    own = sorted({bench.number for bench, one in here if not of_room(one)})
-    posted = max((one for _, one in here if of_room(one)), key=lambda one: one.written_at, default=None)
+    own = sorted({bench.number for bench, entry in here if not of_room(entry)})
+    posted = max((entry for _, entry in here if of_room(entry)), key=lambda entry: entry.written_at, default=None)
     if posted is None:
         return replace(line, own=own)
     return replace(line, text=posted.text, author=posted.author.name, at=posted.written_at.isoformat(), own=own)

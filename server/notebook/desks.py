@@ -33,8 +33,8 @@ class Desk:
 
 def desks(benches: Sequence[Bench]) -> list[Desk]:
     """``benches`` as they stand now; what was written since the last look is read in one query."""
-    found, handed = entries_now(benches), handed_to(benches)
-    return [_desk(bench, found[bench.pk], handed[bench.pk]) for bench in benches]
+    entries, handed = entries_now(benches), handed_to(benches)
+    return [_desk(bench, entries[bench.pk], handed[bench.pk]) for bench in benches]
 
 
 def _desk(bench: Bench, entries: list[Entry], handed: Handing) -> Desk:
@@ -52,7 +52,7 @@ def accepted_values(bench: Bench) -> dict[str, str]:
     return {hidden.key: hidden.text for hidden in bench.sample.hidden.all()} if bench.sample else {}
 
 
-def with_accepted(bench: Bench, found: Evaluation) -> Evaluation:
+def with_accepted(bench: Bench, evaluation: Evaluation) -> Evaluation:
     """``found`` beside the hidden values. Only call this for people who may see them."""
     accepted = accepted_values(bench)
-    return held_against(method_of(bench.session), found, accepted) if accepted else found
+    return held_against(method_of(bench.session), evaluation, accepted) if accepted else evaluation

@@ -30,13 +30,13 @@ def sheet_of(bench: Bench, entries: Iterable[Entry]) -> Sheet:
 
 def handed_to(benches: Sequence[Bench]) -> dict[int, Handing]:
     """What each of ``benches`` is handed, by its id; in as many queries for all of a session as for one."""
-    found: dict[int, Handing] = {bench.pk: () for bench in benches}
+    handing: dict[int, Handing] = {bench.pk: () for bench in benches}
     sessions = {bench.session_id: bench.session for bench in benches if bench.session.takes}
     for session in sessions.values():
         if session.follows is not None:
             here = [bench for bench in benches if bench.session_id == session.pk]
-            found |= _handed_in(session, session.follows, here)
-    return found
+            handing |= _handed_in(session, session.follows, here)
+    return handing
 
 
 def _handed_in(session: Session, earlier: Session, benches: Sequence[Bench]) -> dict[int, Handing]:
@@ -76,15 +76,15 @@ class _Earlier:
         for bench in benches:
             bench.session = session
         entries, handed = entries_now(benches), handed_to(benches)
-        found = {bench: looked_now(bench, entries[bench.pk], handed[bench.pk]) for bench in benches}
+        looked = {bench: looked_now(bench, entries[bench.pk], handed[bench.pk]) for bench in benches}
         out = LeftOut.objects.filter(bench__session=session).values_list("bench", flat=True) if numbers is None else ()
         ends = tuple((bench.pk, end_of(entries[bench.pk]), handed[bench.pk]) for bench in benches)
-        return cls(session, found, ends, frozenset(out))
+        return cls(session, looked, ends, frozenset(out))
 
     def of_bench(self, take: Take, session: Session, bench: Bench) -> Handed:
         """What the same place found there, if it may be told yet."""
-        places = [one for one in self.found if one.number == bench.number]
-        same = next((one for one in places if one.turn == bench.turn), next(iter(places), None))
+        places = [before for before in self.found if before.number == bench.number]
+        same = next((place for place in places if place.turn == bench.turn), next(iter(places), None))
         origin = f"“{self.session.title}”, {f'bench {bench.number}' if same is None else str(same).lower()}"
         if same is None:
             return Handed(origin, why=self._missing("nobody works there at a bench of this number"))
@@ -108,13 +108,13 @@ class _Earlier:
 
     def _means_of(self, takes: Mapping[str, Take]) -> dict[str, Handed]:
         counting = [(bench, looked) for bench, looked in self.found.items() if bench.pk not in self.left_out]
-        found = [one for at in counting if (one := _all(*at, [*takes.values()])) is not None]
-        origin = f"“{self.session.title}”, mean of {len(found)} bench{'' if len(found) == 1 else 'es'}"
-        if not found:
+        whole = [inputs for at in counting if (inputs := _all(*at, [*takes.values()])) is not None]
+        origin = f"“{self.session.title}”, mean of {len(whole)} bench{'' if len(whole) == 1 else 'es'}"
+        if not whole:
             return {option: Handed(origin, why=self._missing("no bench has found it yet")) for option in takes}
         name = f"session {self.session.pk}"
         return {
-            option: _number(mean_of_benches([one[take] for one in found], name), take, origin)
+            option: _number(mean_of_benches([inputs[take] for inputs in whole], name), take, origin)
             for option, take in takes.items()
         }
 
@@ -130,9 +130,9 @@ def _to_be_worked_out(session: Session, looked: Looked) -> frozenset[str]:
     return hidden_keys(looked.told, method_of(session), asked)
 
 
-def _number(found: Input, take: Take, origin: str) -> Handed:
+def _number(input_: Input, take: Take, origin: str) -> Handed:
     try:
-        return as_number(found, take.unit, origin)
+        return as_number(input_, take.unit, origin)
     except SheetError as error:
         return Handed(origin, why=error.message)
 
@@ -140,7 +140,7 @@ def _number(found: Input, take: Take, origin: str) -> Handed:
 def _all(bench: Bench, looked: Looked, wanted: Sequence[Take]) -> dict[Take, Input] | None:
     """All that is ``wanted`` as one bench found it; None where something is missing."""
     try:
-        return {one: found_here(looked.at, one.key, one.trial, _sheet(bench), same_pieces=True) for one in wanted}
+        return {take: found_here(looked.at, take.key, take.trial, _sheet(bench), same_pieces=True) for take in wanted}
     except SheetError:
         return None
 
@@ -149,6 +149,6 @@ def _sheet(bench: Bench) -> str:
     return f"record {bench.pk}"
 
 
-def _one_day(one: Session, other: Session) -> bool:
+def _one_day(session: Session, other: Session) -> bool:
     """Whether both are held on one day of the department: then the bench keeps its pieces, and the room its warmth."""
-    return timezone.localdate(one.starts_at) == timezone.localdate(other.starts_at)
+    return timezone.localdate(session.starts_at) == timezone.localdate(other.starts_at)

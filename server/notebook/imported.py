@@ -40,13 +40,13 @@ def bring(bench: Bench, author: Person, text: str, file: bytes, file_name: str, 
     notes: list[str] = []
     rows, numbers = _lines(text, file, file_name, notes)
     try:
-        found = read_table(_as_it_stands(bench), rows, numbers)
+        table = read_table(_as_it_stands(bench), rows, numbers)
     except ChromataError as error:
         raise Refused(error.message, 422) from error
-    kept = _kept(bench, author, found) if keep else 0
+    kept = _kept(bench, author, table) if keep else 0
     if keep:
-        found = read_table(_as_it_stands(bench), rows, numbers)
-    return Brought(found.shape, found.rows, notes + found.notes, kept)
+        table = read_table(_as_it_stands(bench), rows, numbers)
+    return Brought(table.shape, table.rows, notes + table.notes, kept)
 
 
 def _as_it_stands(bench: Bench) -> Bound:
@@ -54,17 +54,17 @@ def _as_it_stands(bench: Bench) -> Bound:
 
 
 @transaction.atomic
-def _kept(bench: Bench, author: Person, found: TableRead) -> int:
+def _kept(bench: Bench, author: Person, table: TableRead) -> int:
     now = timezone.now()
     drafts = [
-        Draft(uuid4(), one.key, one.text, one.trial, one.index, now, None, "")
-        for one in found.rows
-        if not (one.problem or one.known)
+        Draft(uuid4(), row.key, row.text, row.trial, row.index, now, None, "")
+        for row in table.rows
+        if not (row.problem or row.known)
     ]
     if not drafts:
         raise Refused("There is no new reading in it that can be kept.", 422)
     answers = write(bench, author, drafts)
-    problem = next((one.problem for one in answers if not one.kept), "")
+    problem = next((answer.problem for answer in answers if not answer.kept), "")
     if problem:
         raise Refused(f"Nothing was kept. {problem}", 422)
     return len(drafts)
@@ -74,15 +74,17 @@ def _lines(text: str, file: bytes, file_name: str, notes: list[str]) -> tuple[li
     """The table's lines, and whether its cells were numbers of a spreadsheet."""
     if file and is_workbook(file, file_name):
         return workbook_rows(file, _ROWS, _CELLS, worked=True), True
-    said = decoded(file, notes) if file else text
-    if said.lstrip()[:1] in ("{", "["):
-        return _of_sheet_file(said), False
-    lines = "\n".join("" if line.startswith("#") else line for line in said.splitlines())  # numbers of lines stay
+    content = decoded(file, notes) if file else text
+    if content.lstrip()[:1] in ("{", "["):
+        return _of_sheet_file(content), False
+    lines = "\n".join("" if line.startswith("#") else line for line in content.splitlines())  # numbers of lines stay
     return split(lines, commas=True, most=_ROWS), False
 
 
 def _of_sheet_file(text: str) -> list[Line]:
     """A sheet file of ours as a table; of the rest of it, the plan, nothing is taken."""
     given = read_sheet(text).sheet.given
-    rows = [[one.key, *("" if n is None else str(n) for n in (one.trial, one.index)), one.text] for one in given]
+    rows = [
+        [given.key, *("" if n is None else str(n) for n in (given.trial, given.index)), given.text] for given in given
+    ]
     return list(enumerate([list(COLUMNS), *rows]))

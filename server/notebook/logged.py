@@ -31,11 +31,11 @@ def write_curve(bench: Bench, author: Person, key: str, trial: int | None, text:
     drafts = [
         Draft(uuid4(), key, value, trial, index, now, None, "")
         for index, key, value in chain.from_iterable(
-            ((index, pair[0], one), (index, pair[1], other)) for index, (one, other) in points
+            ((index, pair[0], number), (index, pair[1], other)) for index, (number, other) in points
         )
     ]
     kept = write(bench, author, drafts)
-    problem = next((one.problem for one in kept if not one.kept), "")
+    problem = next((entry.problem for entry in kept if not entry.kept), "")
     if problem:
         raise Refused(f"The file was not taken over. {problem}", 422)
     return kept

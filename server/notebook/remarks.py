@@ -11,7 +11,7 @@ def remark(
     session: Session, author: Person, step: str, text: str, always: bool, image: str = "", instead: bool = False
 ) -> Remark:
     """Adds one; Refused for a step that this session has not, for no picture, or where there are too many."""
-    if step not in [one.key for one in steps_of(session)]:
+    if step not in [step.key for step in steps_of(session)]:
         raise Refused("This session has no such step. Reload the page.", 422)
     if len(remarks_on(session)) >= MOST:
         raise Refused(f"A session shows {MOST} remarks at most. End one that is no longer needed.")

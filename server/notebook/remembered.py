@@ -24,17 +24,17 @@ def entries_now(benches: Sequence[Bench]) -> dict[int, list[Entry]]:
     """The entries of each of ``benches``, by its id, in order."""
     known = {bench.pk: kept for bench in benches if _end(kept := _before(bench)) == bench.head}
     behind = [bench for bench in benches if bench.pk not in known]
-    found = _added(behind)
-    return known | {bench.pk: remember(bench, _joined(bench, found[bench.pk])) for bench in behind}
+    entries = _added(behind)
+    return known | {bench.pk: remember(bench, _joined(bench, entries[bench.pk])) for bench in behind}
 
 
 def entries_at(bench: Bench, ids: Collection[UUID]) -> tuple[list[Entry], set[UUID]]:
     """What was written at ``bench``, whose row is locked, for who adds to it, its end from the database itself; and
     which of ``ids`` belong to entries of other benches.
     """
-    found = _added([bench], Q(pk__in=ids))
-    here = _joined(bench, found.pop(bench.pk, []))
-    return here, {entry.id for others in found.values() for entry in others}
+    entries = _added([bench], Q(pk__in=ids))
+    here = _joined(bench, entries.pop(bench.pk, []))
+    return here, {entry.id for others in entries.values() for entry in others}
 
 
 def remember(bench: Bench, entries: list[Entry]) -> list[Entry]:
@@ -67,20 +67,20 @@ def _end(entries: Sequence[Entry]) -> str:
 def _added(benches: Sequence[Bench], *also: Q) -> dict[int, list[Entry]]:
     """By bench, what stands behind what is remembered, and its last one too: it must still be there as it was."""
     wanted = [Q(bench=bench, sequence__gte=_last(_before(bench))) for bench in benches] + list(also)
-    found: dict[int, list[Entry]] = defaultdict(list)
+    entries: dict[int, list[Entry]] = defaultdict(list)
     for entry in Entry.objects.filter(reduce(or_, wanted)).select_related("author") if wanted else ():
-        found[entry.bench_id].append(entry)
-    return found
+        entries[entry.bench_id].append(entry)
+    return entries
 
 
 def _last(entries: Sequence[Entry]) -> int:
     return entries[-1].sequence if entries else 0
 
 
-def _joined(bench: Bench, found: list[Entry]) -> list[Entry]:
+def _joined(bench: Bench, entries: list[Entry]) -> list[Entry]:
     """All entries; read again where what is remembered is not what stands before those that were found."""
     before = _before(bench)
-    added = [entry for entry in found if entry.sequence >= _last(before)]
+    added = [entry for entry in entries if entry.sequence >= _last(before)]
     if not before:
         return added
     if added and added[0].hash == before[-1].hash:

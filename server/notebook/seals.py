@@ -44,8 +44,8 @@ def check_record(bench: Bench, entries: Sequence[Entry]) -> RecordCheck:
     """Verifies every entry, the end, and the bytes of every photo. ``entries`` are all of ``bench``, in order."""
     photos = [entry for entry in entries if entry.photo]
     problem = _broken_entry(entries) or _broken_end(bench, entries) or _broken_photo(photos)
-    said = problem or _all_well(bench, entries, photos)
-    return RecordCheck(not problem, len(entries), len(photos), bench.head[:12], said)
+    sentence = problem or _all_well(bench, entries, photos)
+    return RecordCheck(not problem, len(entries), len(photos), bench.head[:12], sentence)
 
 
 def picture_of(content: str) -> bytes | None:
@@ -84,8 +84,8 @@ def _broken_photo(photos: Sequence[Entry]) -> str:
 def _all_well(bench: Bench, entries: Sequence[Entry], photos: Sequence[Entry]) -> str:
     if not entries:
         return "Nothing was written yet."
-    one = len(entries) == 1
-    count = "The only entry stands as it was" if one else f"All {len(entries)} entries stand as they were"
+    single = len(entries) == 1
+    count = "The only entry stands as it was" if single else f"All {len(entries)} entries stand as they were"
     pictures = f", and the bytes of {len(photos)} {'photo' if len(photos) == 1 else 'photos'}" if photos else ""
     came = f" They came here in an archive, {bench.session.origin}." if bench.session.origin else ""
     return f"{count} sealed, from the first to the last{pictures}; none is missing at the end.{came}"

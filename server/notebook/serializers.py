@@ -53,8 +53,8 @@ def _judged(form: DraftSerializer, entry: Any) -> Judged:
     try:
         return Judged(sent, dict(form.run_validation(entry)), "")
     except ValidationError as error:
-        found = as_serializer_error(error)
-    faults = [f"{field}: {fault}" for field, said in found.items() for fault in said]
+        errors = as_serializer_error(error)
+    faults = [f"{field}: {fault}" for field, error in errors.items() for fault in error]
     return Judged(sent, None, f"This entry cannot be read ({'; '.join(faults)[:300]}). Write it again.")
 
 

@@ -51,9 +51,9 @@ class Board(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """At every bench that has not read for itself; 422, and written nowhere, where it cannot be read. 204."""
         person = person_of(request)
-        session, said = session_for(person, session_id), asked(BoardSerializer, request)
-        if label := write_on_board(session, person, said["key"], said["text"]):
-            note(session, person, f"wrote on the board: {label} {said['text'].strip()}")
+        session, body = session_for(person, session_id), asked(BoardSerializer, request)
+        if label := write_on_board(session, person, body["key"], body["text"]):
+            note(session, person, f"wrote on the board: {label} {body['text'].strip()}")
         return Response(status=204)
 
 
@@ -80,8 +80,8 @@ class Curve(APIView):
     def post(self, request: Request, bench_id: int) -> Response:
         """All of its points or, with a sentence, none."""
         bench = bench_for(person_of(request), bench_id)
-        said = asked(CurveSerializer, request)
-        kept = write_curve(bench, person_of(request), said["key"], said["trial"], said["file"])
+        body = asked(CurveSerializer, request)
+        kept = write_curve(bench, person_of(request), body["key"], body["trial"], body["file"])
         return answer(kept)
 
 
@@ -95,8 +95,8 @@ class Readings(APIView):
     def post(self, request: Request, bench_id: int) -> Response:
         """As they are understood, each with what is the matter; with ``keep`` those that fit are written."""
         person = person_of(request)
-        bench, said = bench_for(person, bench_id), asked(BroughtSerializer, request)
-        return answer(bring(bench, person, said["text"], file_of(said), said["file_name"], said["keep"]))
+        bench, body = bench_for(person, bench_id), asked(BroughtSerializer, request)
+        return answer(bring(bench, person, body["text"], file_of(body), body["file_name"], body["keep"]))
 
 
 class PhotoFile(APIView):
@@ -106,7 +106,7 @@ class PhotoFile(APIView):
     def get(self, request: Request, bench_id: int, content: str) -> HttpResponse:
         """404 for a picture of another bench, 409 for one that is not what was sealed."""
         bench = bench_for(person_of(request), bench_id)
-        remarked = content in [one.photo for one in remarks_on(bench.session)]
+        remarked = content in [remark.photo for remark in remarks_on(bench.session)]
         if not remarked and not bench.entries.filter(photo=content).exists():
             raise Http404
         data = picture_of(content)
@@ -141,6 +141,6 @@ class Remarks(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """Only by the section’s instructor; 422 for a step that the session has not."""
         person = person_of(request)
-        session, said = own_session_for(person, session_id), asked(RemarkSerializer, request)
-        remark(session, person, **said)
-        return changed(session, person, f"remarked on a step: {said['text'].strip()}")
+        session, body = own_session_for(person, session_id), asked(RemarkSerializer, request)
+        remark(session, person, **body)
+        return changed(session, person, f"remarked on a step: {body['text'].strip()}")

@@ -27,27 +27,27 @@ class ByToken(BaseAuthentication):
         kind, _, secret = request.headers.get("Authorization", "").partition(" ")
         if kind.lower() != "bearer":
             return None
-        found = _token(secret)
-        if found is None:
+        token = _token(secret)
+        if token is None:
             raise PermissionDenied("This token does not hold any more. Make a new one on the department's page.")
         if request.method not in _READING:
             raise PermissionDenied("A token only reads. Sign in to change something.")
-        _used(found)
-        return found.person, found
+        _used(token)
+        return token.person, token
 
 
 def holder_of(secret: str) -> Person | None:
     """Whose token it is that stands in an address, for programs that can say nothing else; None if it does not hold."""
-    found = _token(secret)
-    if found is None:
+    token = _token(secret)
+    if token is None:
         return None
-    _used(found)
-    return found.person
+    _used(token)
+    return token.person
 
 
 def _token(secret: str) -> Token | None:
-    found = Token.objects.select_related("person__section").filter(digest=digest_of(secret.strip())).first()
-    return found if found and found.person.is_active and found.person.teaches else None
+    token = Token.objects.select_related("person__section").filter(digest=digest_of(secret.strip())).first()
+    return token if token and token.person.is_active and token.person.teaches else None
 
 
 def _used(token: Token) -> None:

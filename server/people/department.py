@@ -18,8 +18,8 @@ def department() -> tuple[str, str]:
     """Its name, empty before it was set up, and its time zone."""
     known: tuple[str, str] | None = cache.get(_KEY)
     if known is None:
-        found = Department.objects.first()
-        known = (found.name, found.time_zone) if found else ("", settings.TIME_ZONE)
+        department = Department.objects.first()
+        known = (department.name, department.time_zone) if department else ("", settings.TIME_ZONE)
         cache.set(_KEY, known, _SECONDS)
     return known
 
@@ -28,9 +28,9 @@ def set_department(name: str, time_zone: str) -> None:
     """Names it; Refused for a zone that does not exist."""
     if time_zone not in zoneinfo.available_timezones():
         raise Refused(f"“{time_zone}” is no time zone. Write it as continent and city: Europe/Helsinki.", 422)
-    found = Department.objects.first() or Department()
-    found.name, found.time_zone = name.strip(), time_zone
-    found.save()
+    department = Department.objects.first() or Department()
+    department.name, department.time_zone = name.strip(), time_zone
+    department.save()
     cache.delete(_KEY)
 
 

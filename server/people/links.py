@@ -41,16 +41,16 @@ def first_link() -> str:
 
 def link_of(secret: str) -> Link:
     """The link that ``secret`` opens; Refused with the reason where it opens nothing any more."""
-    found = Link.objects.select_related("person", "section").filter(digest=_digest(secret)).first()
-    if found is None:
+    link = Link.objects.select_related("person", "section").filter(digest=_digest(secret)).first()
+    if link is None:
         raise Refused("This link does not exist, or a newer one has taken its place. Ask for a new one.", 404)
-    if found.used_at is not None:
+    if link.used_at is not None:
         raise Refused("This link was used already: it opens once. Sign in, or ask for a new one.", 410)
-    if found.ends_at < timezone.now():
+    if link.ends_at < timezone.now():
         raise Refused(f"This link has ended; it was good for {DAYS} days. Ask for a new one.", 410)
-    if found.made_by is not None and not found.made_by.is_active:
+    if link.made_by is not None and not link.made_by.is_active:
         raise Refused("Whoever made this link has left. Ask for a new one.", 410)
-    return found
+    return link
 
 
 @transaction.atomic

@@ -38,29 +38,29 @@ def owns(person: Person, section: Section) -> bool:
 def own_section(person: Person, section_id: int) -> Section:
     """A section that ``person`` decides in; Http404 for any they may not see, PermissionDenied for who assists."""
     must_be_instructor(person)
-    found = sections_for(person).filter(pk=section_id).first()
-    if found is None:
+    section = sections_for(person).filter(pk=section_id).first()
+    if section is None:
         raise Http404
-    if not owns(person, found):
+    if not owns(person, section):
         raise PermissionDenied("Only the instructor of this section may change it.")
-    return found
+    return section
 
 
 def student_of(person: Person, student_id: int) -> Person:
     """A student of a section that ``person`` teaches or assists in."""
     students = Person.objects.filter(pk=student_id, role=Role.STUDENT, is_active=True)
-    found = students.filter(section__in=sections_for(person)).select_related("section").first()
-    if found is None:
+    student = students.filter(section__in=sections_for(person)).select_related("section").first()
+    if student is None:
         raise Http404
-    return found
+    return student
 
 
 def own_student(person: Person, student_id: int) -> Person:
     """A student of a section that ``person`` decides in."""
-    found = student_of(person, student_id)
-    assert found.section is not None
-    own_section(person, found.section.pk)
-    return found
+    student = student_of(person, student_id)
+    assert student.section is not None
+    own_section(person, student.section.pk)
+    return student
 
 
 def must_keep_accounts(person: Person) -> None:

@@ -35,11 +35,11 @@ class OftenHere(SessionAuthentication):
         with _lock:
             if (known := _known.get(key)) is not None:
                 asked._cached_user = known  # where Django keeps it
-        found: tuple[Person, None] | None = super().authenticate(request)
-        if found is not None and known is None:
+        asker: tuple[Person, None] | None = super().authenticate(request)
+        if asker is not None and known is None:
             with _lock:
-                _known[key] = getattr(found[0], "_wrapped", found[0])
-        return found
+                _known[key] = getattr(asker[0], "_wrapped", asker[0])
+        return asker
 
 
 OFTEN = (ByToken, OftenHere)

@@ -72,16 +72,16 @@ def read_roster(section: Section, text: str, file: bytes, file_name: str) -> Ros
 
 
 def _judged(section: Section, people: Sequence[Listed]) -> list[Listed]:
-    here = {_same(one.name, one.number) for one in section.roster}
+    here = {_same(person.name, person.number) for person in section.roster}
     seen: dict[tuple[str, str], int] = {}
-    found = []
-    for one in people:
-        key, problem = _same(one.name, one.number), one.problem or problem_of(one.name, one.number)
+    judged = []
+    for person in people:
+        key, problem = _same(person.name, person.number), person.problem or problem_of(person.name, person.number)
         if not problem and key in seen:
             problem = f"The same as line {seen[key]}. If they are two people, give them numbers."
-        seen.setdefault(key, one.line)
-        found.append(replace(one, problem=problem, known=not problem and key in here))
-    return found
+        seen.setdefault(key, person.line)
+        judged.append(replace(person, problem=problem, known=not problem and key in here))
+    return judged
 
 
 def problem_of(name: str, number: str) -> str:
@@ -114,13 +114,13 @@ def _fold(text: str) -> str:
 
 def _columns(heads: Sequence[str]) -> dict[int, tuple[str, str]]:
     """Which column holds what, by its head; empty where the first row is no row of heads."""
-    found: dict[int, tuple[str, str]] = {}
+    columns: dict[int, tuple[str, str]] = {}
     for place, head in enumerate(heads):
         part = next((part for part, names in _HEADS.items() if _fold(head) in names), None)
-        if part is not None and part not in {known for _, known in found.values()}:
-            found[place] = (head, part)
-    named = {part for _, part in found.values()}
-    return found if "name" in named or {"family", "given"} <= named or "family" in named else {}
+        if part is not None and part not in {known for _, known in columns.values()}:
+            columns[place] = (head, part)
+    named = {part for _, part in columns.values()}
+    return columns if "name" in named or {"family", "given"} <= named or "family" in named else {}
 
 
 def _by_columns(line: int, cells: Sequence[str], columns: dict[int, tuple[str, str]]) -> Listed:

@@ -29,16 +29,16 @@ class Sections(APIView):
     def get(self, request: Request) -> Response:
         """Archived ones last."""
         person = person_of(request)
-        return answer([section_line(one, person) for one in sections_for(person).order_by("archived", "name")])
+        return answer([section_line(section, person) for section in sections_for(person).order_by("archived", "name")])
 
     @extend_schema(operation_id="make_section", request=NewSectionSerializer, responses={201: shape(SectionPage)})
     def post(self, request: Request) -> Response:
         """With a code of its own; 201. 403 for who is no instructor."""
         person = person_of(request)
         must_be_instructor(person)
-        made = answer(section_page(sections.make_section(person, **asked(NewSectionSerializer, request)), person))
-        made.status_code = 201
-        return made
+        response = answer(section_page(sections.make_section(person, **asked(NewSectionSerializer, request)), person))
+        response.status_code = 201
+        return response
 
 
 class SectionDetail(APIView):
@@ -48,10 +48,10 @@ class SectionDetail(APIView):
     def get(self, request: Request, section_id: int) -> Response:
         """With its roster; 404 for those of others."""
         person = person_of(request)
-        found = sections_for(person).filter(pk=section_id).first()
-        if found is None:
+        section = sections_for(person).filter(pk=section_id).first()
+        if section is None:
             raise Http404
-        return answer(section_page(found, person))
+        return answer(section_page(section, person))
 
     @extend_schema(operation_id="change_section", request=SectionChangeSerializer, responses=shape(SectionPage))
     def put(self, request: Request, section_id: int) -> Response:
@@ -83,8 +83,8 @@ class RosterPreview(APIView):
     @extend_schema(operation_id="read_roster", request=TableSerializer, responses=shape(RosterRead))
     def post(self, request: Request, section_id: int) -> Response:
         """From pasted text, CSV or XLSX; every line that cannot be taken is named."""
-        section, said = own_section(person_of(request), section_id), asked(TableSerializer, request)
-        return answer(read_roster(section, said["text"], file_of(said), said["file_name"]))
+        section, body = own_section(person_of(request), section_id), asked(TableSerializer, request)
+        return answer(read_roster(section, body["text"], file_of(body), body["file_name"]))
 
 
 class RosterPeople(APIView):
@@ -96,7 +96,7 @@ class RosterPeople(APIView):
         person = person_of(request)
         section = own_section(person, section_id)
         people = asked(StudentsSerializer, request)["people"]
-        sections.add_people(section, [(one["name"].strip(), one["number"].strip()) for one in people])
+        sections.add_people(section, [(row["name"].strip(), row["number"].strip()) for row in people])
         return answer(section_page(section, person))
 
 
@@ -107,9 +107,9 @@ class Student(APIView):
     def put(self, request: Request, person_id: int) -> Response:
         """Another name, number or section of the same instructor."""
         person = person_of(request)
-        student, said = own_student(person, person_id), asked(StudentChangeSerializer, request)
-        section = own_section(person, said["section"])
-        sections.change_student(student, said["name"].strip(), said["number"].strip(), section)
+        student, body = own_student(person, person_id), asked(StudentChangeSerializer, request)
+        section = own_section(person, body["section"])
+        sections.change_student(student, body["name"].strip(), body["number"].strip(), section)
         return answer(section_page(section, person))
 
     @extend_schema(operation_id="take_off", responses={204: None})

@@ -48,7 +48,7 @@ def change_section(section: Section, name: str, term: str, archived: bool, assis
 def add_people(section: Section, people: Sequence[tuple[str, str]]) -> list[Person]:
     """Puts people (name, number) on the roster; whoever is on it already stays as they are. Refused as a whole."""
     section = Section.objects.select_for_update().get(pk=section.pk)
-    here = {(one.name.casefold(), one.number.casefold()) for one in section.roster}
+    here = {(person.name.casefold(), person.number.casefold()) for person in section.roster}
     added = []
     for name, number in people:
         problem = problem_of(name, number)

@@ -10,7 +10,7 @@ from people.models import Person, Role
 def must_not_be_the_last(person: Person) -> None:
     """Somebody has to keep the accounts. All who do are locked, so that of two who let each other go one stays."""
     keepers = list(Person.objects.select_for_update().filter(keeper=True, is_active=True).order_by("pk"))
-    if [one.pk for one in keepers] == [person.pk]:
+    if [keeper.pk for keeper in keepers] == [person.pk]:
         raise Refused("Nobody else keeps the accounts. Let somebody else keep them first.")
 
 

@@ -64,9 +64,9 @@ class LinkView(APIView):
     @extend_schema(operation_id="follow_link", request=FollowSerializer, responses=MeSerializer)
     def post(self, request: Request, secret: str) -> Response:
         may_guess(request)
-        said = asked(FollowSerializer, request)
+        body = asked(FollowSerializer, request)
         _opened(request, secret)
-        person = links.follow(secret, **said)
+        person = links.follow(secret, **body)
         login(request._request, person, backend="django.contrib.auth.backends.ModelBackend")
         return Response(MeSerializer(person).data)
 
@@ -93,12 +93,12 @@ class Invite(APIView):
 
     @extend_schema(operation_id="invite", request=InviteSerializer, responses={201: shape(StaffLink)})
     def post(self, request: Request) -> Response:
-        person, said = person_of(request), asked(InviteSerializer, request)
+        person, body = person_of(request), asked(InviteSerializer, request)
         must_be_instructor(person)
-        section = own_section(person, said["section"]) if said["section"] is not None else None
-        if section is None or said["role"] != Role.ASSISTANT:
+        section = own_section(person, body["section"]) if body["section"] is not None else None
+        if section is None or body["role"] != Role.ASSISTANT:
             must_keep_accounts(person)
-        return _link(links.make_link(said["role"], person, section))
+        return _link(links.make_link(body["role"], person, section))
 
 
 class Reset(APIView):
@@ -139,9 +139,9 @@ class Tokens(APIView):
         """Told this once; 201."""
         person = person_of(request)
         must_be_staff(person)
-        made = answer(make_token(person, asked(TokenSerializer, request)["name"]))
-        made.status_code = 201
-        return made
+        response = answer(make_token(person, asked(TokenSerializer, request)["name"]))
+        response.status_code = 201
+        return response
 
 
 class TokenEnd(APIView):
@@ -158,13 +158,13 @@ class TokenEnd(APIView):
 
 
 def _member(person_id: int) -> Person:
-    found = Person.objects.exclude(role=Role.STUDENT).filter(pk=person_id).first()
-    if found is None:
+    member = Person.objects.exclude(role=Role.STUDENT).filter(pk=person_id).first()
+    if member is None:
         raise Http404
-    return found
+    return member
 
 
 def _link(secret: str) -> Response:
-    made = answer(StaffLink(f"/welcome/{secret}", links.DAYS))
-    made.status_code = 201
-    return made
+    response = answer(StaffLink(f"/welcome/{secret}", links.DAYS))
+    response.status_code = 201
+    return response

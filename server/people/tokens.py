@@ -13,8 +13,8 @@ _MARK = "ct_"  # so that one is known for what it is where it was left lying
 
 def tokens_of(person: Person) -> list[TokenOut]:
     """Those of ``person``, the newest first; what they are is never told again."""
-    found = person.tokens.order_by("-made_at", "-pk")
-    return [TokenOut(t.pk, t.name, t.made_at.isoformat(), t.used_at.isoformat() if t.used_at else None) for t in found]
+    tokens = person.tokens.order_by("-made_at", "-pk")
+    return [TokenOut(t.pk, t.name, t.made_at.isoformat(), t.used_at.isoformat() if t.used_at else None) for t in tokens]
 
 
 def make_token(person: Person, name: str) -> TokenMade:

@@ -49,9 +49,9 @@ class SignIn(APIView):
 
     @extend_schema(operation_id="sign_in", request=SignInSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
-        said = asked(SignInSerializer, request)
+        body = asked(SignInSerializer, request)
         may_guess(request)
-        return _enter(request, said["username"], said["password"])
+        return _enter(request, body["username"], body["password"])
 
 
 @method_decorator(csrf_protect, name="dispatch")
@@ -62,13 +62,13 @@ class Join(APIView):
 
     @extend_schema(operation_id="join", request=JoinSerializer, responses=MeSerializer)
     def post(self, request: Request) -> Response:
-        said = asked(JoinSerializer, request)
+        body = asked(JoinSerializer, request)
         may_guess(request)
-        section = _section(request, said["code"])
-        person = section.roster.filter(pk=said["person"]).first()
+        section = _section(request, body["code"])
+        person = section.roster.filter(pk=body["person"]).first()
         if person is None:
             raise Refused("That name is not on this section's roster. Pick yours from the list.", 422)
-        return _enter(request, person.username, said["pin"])
+        return _enter(request, person.username, body["pin"])
 
 
 class Roster(APIView):
@@ -81,8 +81,10 @@ class Roster(APIView):
         may_guess(request)
         section = _section(request, code)
         people = list(section.roster)
-        twice = {name for name, times in Counter(one.name for one in people).items() if times > 1}
-        names = [{"id": one.pk, "name": _told_apart(one) if one.name in twice else one.name} for one in people]
+        twice = {name for name, times in Counter(person.name for person in people).items() if times > 1}
+        names = [
+            {"id": person.pk, "name": _told_apart(person) if person.name in twice else person.name} for person in people
+        ]
         return Response({"section": section.name, "names": names})
 
 
@@ -120,11 +122,11 @@ class Unlock(APIView):
 
 def _section(request: Request, code: str) -> Section:
     plain = "".join(letter for letter in code if letter.isalnum())  # as people type it: amber 7, AMBER-7
-    found = Section.objects.filter(code__iexact=plain, archived=False).first()
-    if found is None:
+    section = Section.objects.filter(code__iexact=plain, archived=False).first()
+    if section is None:
         guessed_wrong(request)
         raise Refused("No section has this code. Copy it from the board, or ask your instructor.", 404)
-    return found
+    return section
 
 
 def _enter(request: Request, username: str, password: str) -> Response:

@@ -28,12 +28,12 @@ def _scales() -> Mapping[str, str]:
 
 @lru_cache(maxsize=1)
 def _calculations() -> Mapping[str, str]:
-    return {slug: found.title for slug, found in methods().items() if can_be_drilled(slug)}
+    return {slug: method.title for slug, method in methods().items() if can_be_drilled(slug)}
 
 
 @lru_cache(maxsize=1)
 def _hunts() -> Mapping[str, str]:
-    return {slug: found.title for slug, found in methods().items() if can_be_hunted(slug)}
+    return {slug: method.title for slug, method in methods().items() if can_be_hunted(slug)}
 
 
 DRILLS = {

@@ -41,27 +41,27 @@ def _label(kind: str, slug: str) -> str:
 
 def class_skills(person: Person) -> list[ClassSkills]:
     """Of every section one teaches or assists: what was practised, the weakest first."""
-    sections = {one.pk: one for one in sections_for(person).filter(archived=False).order_by("name")}
+    sections = {section.pk: section for section in sections_for(person).filter(archived=False).order_by("name")}
     rows = (
         Skill.objects.filter(person__section__in=sections, person__is_active=True)
         .values("person__section", "name")
         .annotate(tried=Sum("tried"), right=Sum("right"))
     )
     people: Mapping[tuple[int, str], int] = _people(sections)
-    found: dict[int, list[SkillOfClass]] = defaultdict(list)
+    skills: dict[int, list[SkillOfClass]] = defaultdict(list)
     for row in rows:
         kind, _, slug = row["name"].partition("/")
         who = people[row["person__section"], row["name"]]
-        one = SkillOfClass(kind, _label(kind, slug), who, row["tried"], row["right"])
-        found[row["person__section"]].append(one)
+        skill = SkillOfClass(kind, _label(kind, slug), who, row["tried"], row["right"])
+        skills[row["person__section"]].append(skill)
     return [
-        ClassSkills(sections[pk].name, sorted(skills, key=lambda one: one.right / one.tried))
-        for pk, skills in found.items()
+        ClassSkills(sections[pk].name, sorted(skills, key=lambda skill: skill.right / skill.tried))
+        for pk, skills in skills.items()
     ]
 
 
 def _people(sections: Mapping[int, Section]) -> Mapping[tuple[int, str], int]:
-    found: dict[tuple[int, str], int] = defaultdict(int)
+    people: dict[tuple[int, str], int] = defaultdict(int)
     for section, name in Skill.objects.filter(person__section__in=sections).values_list("person__section", "name"):
-        found[section, name] += 1
-    return found
+        people[section, name] += 1
+    return people

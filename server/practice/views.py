@@ -37,7 +37,7 @@ class Practice(APIView):
     @extend_schema(operation_id="practice", responses=shape(PracticeView))
     def get(self, request: Request) -> Response:
         """For everybody who is signed in, with their own progress."""
-        named = {kind: [Practised(*one) for one in drill.named().items()] for kind, drill in DRILLS.items()}
+        named = {kind: [Practised(*item) for item in drill.named().items()] for kind, drill in DRILLS.items()}
         return answer(PracticeView(**named, skills=skills_of(person_of(request))))
 
 
@@ -71,11 +71,11 @@ def _tasks(kind: str, shown: type[AnswerSerializer], asks: str, answers: str) ->
         def post(self, request: Request, slug: str) -> Response:
             """Judged, and counted for who asks."""
             _must_be_there(drill, slug)
-            said = asked(TriedSerializer, request)
-            found = drill.judge(slug, said["seed"], said["text"])
-            skill = count(person_of(request), kind, slug, found.right)
-            fits, shows = getattr(found, "fits", False), getattr(found, "answer", "")
-            return answer(PracticeVerdict(found.right, fits, found.sentence, shows, skill))
+            body = asked(TriedSerializer, request)
+            judged = drill.judge(slug, body["seed"], body["text"])
+            skill = count(person_of(request), kind, slug, judged.right)
+            fits, shows = getattr(judged, "fits", False), getattr(judged, "answer", "")
+            return answer(PracticeVerdict(judged.right, fits, judged.sentence, shows, skill))
 
     return Tasks
 

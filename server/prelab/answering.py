@@ -29,8 +29,8 @@ def session_to_prepare(person: Person, session_id: int) -> Session:
 
 def sessions_to_prepare(person: Person) -> list[Session]:
     """Those of a student that are still ahead or at work and ask something, the next one first."""
-    found = _sessions_of(person).filter(state__in=_TAKEN).select_related("section").order_by("starts_at", "pk")
-    return [session for session in found if prelab_of(session).asks]
+    sessions = _sessions_of(person).filter(state__in=_TAKEN).select_related("section").order_by("starts_at", "pk")
+    return [session for session in sessions if prelab_of(session).asks]
 
 
 def _sessions_of(person: Person) -> QuerySet[Session]:
@@ -52,7 +52,7 @@ def answer_task(session: Session, person: Person, task: str, text: str, reason: 
     asked = asked_at(session, places(session).get(person.pk))
     if problem := answer_problem(asked, task, text, reason):
         raise Refused(problem, 422)
-    before = next((one for one in states(session, [person])[person.pk].tasks if one.key == task), None)
+    before = next((asked for asked in states(session, [person])[person.pk].tasks if asked.key == task), None)
     if before is not None and before.agrees and before.kind != "own":
         raise Refused("This is right already.")
     _keep(session, Answer(session=session, person=person, task=task, text=text.strip(), reason=reason.strip()))

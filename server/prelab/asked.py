@@ -35,21 +35,21 @@ def asked_at(session: Session, bench: Bench | None) -> Preparation:
 
 def places(session: Session) -> dict[int, Bench]:
     """The first record of each student's place, by the student's id."""
-    found: dict[int, Bench] = {}
+    places: dict[int, Bench] = {}
     for bench in session.benches.prefetch_related("team").order_by("number", "turn"):
         bench.session = session
         for person in bench.team.all():
-            found.setdefault(person.pk, bench)
-    return found
+            places.setdefault(person.pk, bench)
+    return places
 
 
 def states(session: Session, people: Iterable[Person]) -> dict[int, PrelabState]:
     """How far each of ``people`` is, by their ids."""
     answers: dict[int, dict[str, Answered]] = {}
-    for one in Answer.objects.filter(session=session, person__in=list(people)):
-        mine = answers.setdefault(one.person_id, {})
-        before = mine[one.task].tries if one.task in mine else 0
-        mine[one.task] = Answered(one.text, one.reason, before + 1)
+    for answer in Answer.objects.filter(session=session, person__in=list(people)):
+        mine = answers.setdefault(answer.person_id, {})
+        before = mine[answer.task].tries if answer.task in mine else 0
+        mine[answer.task] = Answered(answer.text, answer.reason, before + 1)
     at = places(session)
     return {person.pk: standing(asked_at(session, at.get(person.pk)), answers.get(person.pk, {})) for person in people}
 
@@ -64,8 +64,8 @@ def prepared(bench: Bench) -> tuple[tuple[str, PrelabState], ...]:
     if not prelab_of(bench.session).asks:
         return ()
     team = _present(bench)
-    found = states(bench.session, team)
-    return tuple((person.name, found[person.pk]) for person in team)
+    standing = states(bench.session, team)
+    return tuple((person.name, standing[person.pk]) for person in team)
 
 
 def waits_for(bench: Bench) -> list[Person]:

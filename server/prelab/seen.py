@@ -25,8 +25,8 @@ def own_lines(person: Person) -> list[PrelabLine]:
     """What is ahead of a student; nothing for the staff."""
     if person.teaches:
         return []
-    found = [(session, states(session, [person])[person.pk]) for session in sessions_to_prepare(person)]
-    return [PrelabLine(session_card(session), state.done, len(state.tasks)) for session, state in found]
+    lines = [(session, states(session, [person])[person.pk]) for session in sessions_to_prepare(person)]
+    return [PrelabLine(session_card(session), state.done, len(state.tasks)) for session, state in lines]
 
 
 def room_ready(session: Session) -> RoomReady:
@@ -37,10 +37,10 @@ def room_ready(session: Session) -> RoomReady:
     absent = set(session.absent.values_list("pk", flat=True))
     people = [person for person in session.roster if person.pk not in absent]
     let_in = set(LetIn.objects.filter(session=session).values_list("person_id", flat=True))
-    at, found = places(session), states(session, people)
+    at, standing = places(session), states(session, people)
     return RoomReady(
         asked.needed,
-        [_line(person, at.get(person.pk), found[person.pk], person.pk in let_in) for person in people],
+        [_line(person, at.get(person.pk), standing[person.pk], person.pk in let_in) for person in people],
     )
 
 
@@ -59,4 +59,4 @@ def _words(task: TaskState) -> InWords | None:
 def bench_waits(bench: Bench, person: Person) -> BenchWaits | None:
     """What a bench is told that may not read yet; None where it may."""
     people = waits_for(bench)
-    return BenchWaits([one.name for one in people], person in people) if people else None
+    return BenchWaits([person.name for person in people], person in people) if people else None

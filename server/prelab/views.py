@@ -40,8 +40,8 @@ class SessionPrelab(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """Keeps an attempt; 409 once the session is closed or the answer is right, 422 for what cannot be read."""
         person = person_of(request)
-        session, said = session_to_prepare(person, session_id), asked(TaskAnswerSerializer, request)
-        answer_task(session, person, said["task"], said["text"], said["reason"])
+        session, body = session_to_prepare(person, session_id), asked(TaskAnswerSerializer, request)
+        answer_task(session, person, body["task"], body["text"], body["reason"])
         return answer(own_view(session, person))
 
 
@@ -58,6 +58,6 @@ class RoomPrelab(APIView):
     def put(self, request: Request, session_id: int) -> Response:
         """Lets a student begin all the same, or takes that back."""
         person = person_of(request)
-        session, said = session_for(person, session_id), asked(LetInSerializer, request)
-        let_in(session, person, student_of(person, said["student"]), said["let_in"])
+        session, body = session_for(person, session_id), asked(LetInSerializer, request)
+        let_in(session, person, student_of(person, body["student"]), body["let_in"])
         return answer(room_ready(session))

@@ -53,7 +53,7 @@ def make(
         raise Refused("That bottle is not there any more, or does not serve. Load the recipe again.")
     if lead and lead != how.lead:
         raise Refused(f"The recipe was changed in the meantime: {how.lead}. Load it again, and look at what was done.")
-    missing = [one.label.lower() for one in how.asked if not measured.get(one.key, "").strip()]
+    missing = [asked.label.lower() for asked in how.asked if not measured.get(asked.key, "").strip()]
     if missing:
         raise Refused(f"Write what was really measured: {', '.join(missing)}.", 422)
     told = _told(how, measured)
@@ -61,7 +61,7 @@ def make(
     alike = session.made.filter(key=key, by=person, bottle=source, lead=how.lead[:300], measured=told)
     if (twice := alike.filter(at__gte=timezone.now() - _TWICE).first()) is not None:
         return twice  # a second click, or a network that sent it again
-    made = Made.objects.create(
+    row = Made.objects.create(
         session=session, key=key, title=how.title[:200], lead=how.lead[:300], bottle=source,
         measured=told,
         result=how.result, value=how.value, limit=how.limit, by=person,
@@ -75,7 +75,7 @@ def make(
     if keep:
         _keep(solution, how)
     note(session, person, f"made {how.title}: {how.result}")
-    return made
+    return row
 
 
 _TWICE = timedelta(seconds=10)
@@ -92,8 +92,8 @@ def _near(solution: Solution, how: Recipe) -> None:
 
 def _told(how: Recipe, measured: Mapping[str, str]) -> dict[str, str]:
     """With its unit, as it is read later."""
-    texts = {one.key: measured[one.key].strip() for one in how.asked}
-    units = {one.key: one.unit for one in how.asked}
+    texts = {asked.key: measured[asked.key].strip() for asked in how.asked}
+    units = {asked.key: asked.unit for asked in how.asked}
     return {key: text if text.endswith(units[key]) else f"{text} {units[key]}" for key, text in texts.items()}
 
 

@@ -23,19 +23,19 @@ def calendar_of(sessions: Sequence[Session], address: str) -> bytes:
     calendar.add("prodid", "-//Chromata//laboratory sessions//EN")
     calendar.add("version", "2.0")
     calendar.add("method", "PUBLISH")
-    worked = [one for one in sessions if one.state == Session.State.PLANNED][:_MOST_WORKED]
+    worked = [session for session in sessions if session.state == Session.State.PLANNED][:_MOST_WORKED]
     shelf = shelf_on(timezone.localdate())  # as it stands: programs ask for the feed every few minutes
     for session in sessions:
         calendar.add_component(_event(session, address))
-        if session in worked and (said := _to_do(session, replace(shelf, day=day_of(session)))):
-            calendar.add_component(_before(session, address, said))
+        if session in worked and (summary := _to_do(session, replace(shelf, day=day_of(session)))):
+            calendar.add_component(_before(session, address, summary))
     return bytes(calendar.to_ical())
 
 
 def _to_do(session: Session, shelf: Shelf) -> str:
     """What is made before it; nothing where its plan does not hold any more."""
     lines = [] if why_not(session) else to_make(session, shelf)
-    return "\n".join(f"{one.recipe.title}: {one.recipe.amount}, {one.recipe.lead}" for one in lines)
+    return "\n".join(f"{line.recipe.title}: {line.recipe.amount}, {line.recipe.lead}" for line in lines)
 
 
 def _event(session: Session, address: str) -> Event:
@@ -47,12 +47,12 @@ def _event(session: Session, address: str) -> Event:
     return event
 
 
-def _before(session: Session, address: str, said: str) -> Event:
+def _before(session: Session, address: str, text: str) -> Event:
     event = _of(session, address, "preparation")
     event.add("summary", f"Prepare: {session.title}")
     event.add("dtstart", session.starts_at - _FIRST)
     event.add("dtend", session.starts_at)
-    event.add("description", said)
+    event.add("description", text)
     return event
 
 

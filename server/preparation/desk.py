@@ -33,8 +33,8 @@ class DeskNow(APIView):
         must_be_staff(person_of(request))
         return answer(
             [
-                CalculatorOut(one.key, one.title, one.lead, [_field(part) for part in one.fields])
-                for one in DESK.values()
+                CalculatorOut(value.key, value.title, value.lead, [_field(part) for part in value.fields])
+                for value in DESK.values()
             ]
         )
 

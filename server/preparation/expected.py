@@ -44,10 +44,10 @@ def expected_of(session: Session) -> list[Expected]:
         return [_expected(session, "", sorted({bench.number for bench in session.benches.all()}), {}, {})]
     return [
         _expected(
-            session, one.label, sorted({bench.number for bench in one.benches.all()}),
-            {hidden.key: hidden.text for hidden in one.hidden.all()}, one.options,
+            session, sample.label, sorted({bench.number for bench in sample.benches.all()}),
+            {hidden.key: hidden.text for hidden in sample.hidden.all()}, sample.options,
         )
-        for one in samples
+        for sample in samples
     ]  # fmt: skip
 
 
@@ -60,7 +60,7 @@ def _expected(
     told = [f"{labels[key][0]} {text} {labels[key][1]}".strip() for key, text in accepted.items() if key in labels]
     try:
         true = true_bench(method, plan, accepted, _SEED)
-        results = [f"{one.label}: {one.line}" for one in evaluate(method, true).results]
+        results = [f"{result.label}: {result.line}" for result in evaluate(method, true).results]
     except ChromataError as error:
         return Expected(sample, benches, told, [], [], error.message)
     return Expected(sample, benches, told, _readings(bind(method, true)), results, "")
@@ -69,9 +69,9 @@ def _expected(
 def _readings(bound: Bound) -> list[ExpectedReading]:
     """As finely as they are written at the bench."""
     by_key = {reading.key: reading for reading in bound.readings}
-    found: dict[str, list[str]] = {}
+    readings: dict[str, list[str]] = {}
     for place, typed in bound.typed.items():
         if place.key in by_key:
             fine = bound.instruments[by_key[place.key].role].decimals
-            found.setdefault(place.key, []).append(f"{typed.value:.{fine}f}")
-    return [ExpectedReading(by_key[key].label, by_key[key].unit, values) for key, values in found.items()]
+            readings.setdefault(place.key, []).append(f"{typed.value:.{fine}f}")
+    return [ExpectedReading(by_key[key].label, by_key[key].unit, values) for key, values in readings.items()]

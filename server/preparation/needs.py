@@ -44,25 +44,25 @@ def needs_of(session: Session) -> list[Needs]:
         own = tuple(sorted((bench.sample.options if bench.sample else {}).items()))
         alike.setdefault(own, []).append(bench.number)
     sheets = {own: Sheet({**session.options, **dict(own)}, session.instruments, stock=stock) for own in alike}
-    return [Needs(bind(method, sheets[own]), len(found), len(set(found))) for own, found in alike.items()]
+    return [Needs(bind(method, sheets[own]), len(benches), len(set(benches))) for own, benches in alike.items()]
 
 
 def solutions_for(session: Session) -> list[Solution]:
     """What has to be made for ``session``; not what it takes over from an earlier one."""
-    found = solutions([(one.bound, one.records) for one in needs_of(session)])
-    return [one for one in found if one.feeds not in session.takes]
+    wanted = solutions([(needs.bound, needs.records) for needs in needs_of(session)])
+    return [solution for solution in wanted if solution.feeds not in session.takes]
 
 
 def weighed_for(session: Session) -> list[SupplyOut]:
     """What is used up and is no solution that is made; of groups that use the same, together."""
     amounts: dict[tuple[str, str], float] = {}
     lines: dict[tuple[str, str], SupplyOut] = {}
-    for one in needs_of(session):
-        declared = active(one.bound.method.supplies, one.bound.options)
-        for supply, line in zip(declared, supplies(one.bound, one.records).supplies, strict=True):
+    for needs in needs_of(session):
+        declared = active(needs.bound.method.supplies, needs.bound.options)
+        for supply, line in zip(declared, supplies(needs.bound, needs.records).supplies, strict=True):
             if not _is_made(supply, session):
                 key = line.label, supply.unit
-                amounts[key] = amounts.get(key, 0.0) + bench_amount(one.bound, supply) * one.records * SPARE
+                amounts[key] = amounts.get(key, 0.0) + bench_amount(needs.bound, supply) * needs.records * SPARE
                 lines.setdefault(key, line)
     return [replace(lines[key], whole_class=amount_text(amount, key[1])) for key, amount in amounts.items()]
 
@@ -73,17 +73,17 @@ def _is_made(supply: Supply, session: Session) -> bool:
 
 def pieces_for(session: Session) -> list[PieceNeeded]:
     """What stands at its benches and is shared by them; once where each bench works with all samples."""
-    found: dict[str, PieceNeeded] = {}
-    for one in needs_of(session):
-        for piece in pieces_needed(one.bound, one.places):
-            before = found.get(piece.slug)
+    pieces: dict[str, PieceNeeded] = {}
+    for needs in needs_of(session):
+        for piece in pieces_needed(needs.bound, needs.places):
+            before = pieces.get(piece.slug)
             if before is not None:
                 once = piece.shared or session.all_samples
                 piece = replace(
                     piece, needed=max(before.needed, piece.needed) if once else before.needed + piece.needed
                 )
-            found[piece.slug] = piece
-    return list(found.values())
+            pieces[piece.slug] = piece
+    return list(pieces.values())
 
 
 def switched_on_for(session: Session) -> list[SwitchOn]:
@@ -100,7 +100,7 @@ def at_the_same_time(session: Session) -> list[Session]:
         state__in=LIVE, simulated="", starts_at__lt=end, starts_at__gt=session.starts_at - timedelta(days=1)
     ).exclude(pk=session.pk)
     near = near.select_related("section__owner")
-    return [one for one in near if one.starts_at + timedelta(minutes=one.minutes) > session.starts_at]
+    return [other for other in near if other.starts_at + timedelta(minutes=other.minutes) > session.starts_at]
 
 
 def counted() -> dict[str, int]:
@@ -146,11 +146,11 @@ def day_of(session: Session) -> date:
 
 def elsewhere_of(sessions: Iterable[Session]) -> dict[str, int]:
     """Pieces that these sessions need together; one whose plan does not hold any more asks for nothing."""
-    found: dict[str, int] = {}
+    elsewhere: dict[str, int] = {}
     for session in sessions:
         for piece in [] if why_not(session) else pieces_for(session):
-            found[piece.slug] = found.get(piece.slug, 0) + piece.needed
-    return found
+            elsewhere[piece.slug] = elsewhere.get(piece.slug, 0) + piece.needed
+    return elsewhere
 
 
 def why_not(session: Session) -> str:

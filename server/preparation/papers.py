@@ -24,7 +24,7 @@ def prep_sheet_pdf(session: Session) -> bytes:
         "session": session_card(session), "day": day_of(session), "begins": timezone.localtime(session.starts_at),
         "benches": session.benches.values("number").distinct().count(), "solutions": to_make(session),
         "weighed": weighed_for(session), "pieces": to_set_out(session), "timetables": timetables_of(session),
-        "switched_on": [(_local(one.at), one.text) for one in to_switch_on(session)],
+        "switched_on": [(_local(to_switch_on.at), to_switch_on.text) for to_switch_on in to_switch_on(session)],
     }  # fmt: skip
     return pdf_of("preparation/prep_sheet.html", shown)
 
@@ -55,10 +55,10 @@ def labels_pdf(session: Session, address: str, each: bool) -> bytes:
 
 
 def _labels(line: ToMake, numbers: Sequence[int]) -> list[Label]:
-    how, made = line.recipe, line.made
+    how, made_out = line.recipe, line.made
     name, _, stated = how.title.rpartition(", ")
-    strong = made.result if made else stated
-    on = date.fromisoformat(made.at[:10]) if made else None
+    strong = made_out.result if made_out else stated
+    on = date.fromisoformat(made_out.at[:10]) if made_out else None
     until = (on + timedelta(days=how.keeps)).isoformat() if on else ""
     return [
         Label(name, strong, how.hazard, how.store, on.isoformat() if on else "", until, for_whom)
@@ -70,7 +70,7 @@ def crib_pdf(session: Session) -> bytes:
     """What to expect at each bench. Only for who may see the accepted values."""
     shown = {
         "session": session_card(session), "day": day_of(session), "expected": expected_of(session),
-        "targets": [target for one in needs_of(session) for target in supplies(one.bound, 1).targets],
+        "targets": [target for needs in needs_of(session) for target in supplies(needs.bound, 1).targets],
         "timetables": timetables_of(session),
     }  # fmt: skip
     return pdf_of("preparation/crib.html", shown)

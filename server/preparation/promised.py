@@ -25,22 +25,22 @@ def shelves_until(last: Session) -> dict[int, Shelf]:
     """What will be there for each session of the department in the week until ``last``, from today on, and for that
     one: more than a week is not worked at every look.
     """
-    left, found = shelf_on(day_of(last)), dict[int, Shelf]()
+    left, shelves = shelf_on(day_of(last)), dict[int, Shelf]()
     for session in _in_order(last):
-        found[session.pk] = replace(left, day=day_of(session))
-        left = _left_after(session, found[session.pk])
-    return found | {last.pk: found.get(last.pk, replace(left, day=day_of(last)))}
+        shelves[session.pk] = replace(left, day=day_of(session))
+        left = _left_after(session, shelves[session.pk])
+    return shelves | {last.pk: shelves.get(last.pk, replace(left, day=day_of(last)))}
 
 
 def _left_after(session: Session, shelf: Shelf) -> Shelf:
     """Without what its solutions take that are not made yet; what was made is out of its bottle already."""
-    made = set(session.made.values_list("key", flat=True))
+    keys = set(session.made.values_list("key", flat=True))
     try:
         asked = solutions_for(session)
     except (ChromataError, Refused):  # its plan does not hold any more: it takes nothing
         return shelf
     for solution in asked:
-        if solution.key not in made:
+        if solution.key not in keys:
             how = recipe(solution, shelf)
             shelf = shelf.without(how.bottle, how.needs)
     return shelf

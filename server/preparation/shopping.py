@@ -38,7 +38,7 @@ def to_buy(session: Session, there: Shelf | None = None) -> list[ToBuy]:
     """
     day = day_of(session).isoformat()
     recipes = [line.recipe for line in to_make(session, there) if line.made is None]
-    found = [
+    lines = [
         ToBuy(
             reagent(how.substance).name, formula_text(how.substance), how.needs, how.there or "none", how.title,
             session.title, day,
@@ -46,11 +46,11 @@ def to_buy(session: Session, there: Shelf | None = None) -> list[ToBuy]:
         for how in recipes
         if how.short
     ]  # fmt: skip
-    found += [
-        ToBuy(one.label, "", one.whole_class, "not counted", one.note, session.title, day)
-        for one in weighed_for(session)
+    lines += [
+        ToBuy(supply.label, "", supply.whole_class, "not counted", supply.note, session.title, day)
+        for supply in weighed_for(session)
     ]
-    return found
+    return lines
 
 
 def shopping_csv(lines: Iterable[ToBuy]) -> bytes:

@@ -47,8 +47,8 @@ def to_make(session: Session, there: Shelf | None = None) -> list[ToMake]:
     shelf, ticked = there or shelf_for(session), _ticked(session)
     made = {one.key: one for one in session.made.select_related("by")}
     return [
-        ToMake(recipe(one, shelf), _made(made.get(one.key)), one.key in ticked or one.key in made)
-        for one in solutions_for(session)
+        ToMake(recipe(solution, shelf), _made(made.get(solution.key)), solution.key in ticked or solution.key in made)
+        for solution in solutions_for(session)
     ]
 
 
@@ -56,14 +56,14 @@ def to_set_out(session: Session) -> list[ToSetOut]:
     """Its pieces against what is there, and what others want at the same time."""
     have, ticked, others = counted(), _ticked(session), elsewhere_of(at_the_same_time(session))
     pieces = pieces_for(session)
-    own = {one.slug: one.needed for one in pieces}
+    own = {piece.slug: piece.needed for piece in pieces}
     places = session.benches.values("number").distinct().count()
     return [
         ToSetOut(
-            f"piece:{one.slug}", one.name, one.needed, one.shared, have.get(one.slug),
-            shortage(one, have, others, own, places), f"piece:{one.slug}" in ticked,
+            f"piece:{piece.slug}", piece.name, piece.needed, piece.shared, have.get(piece.slug),
+            shortage(piece, have, others, own, places), f"piece:{piece.slug}" in ticked,
         )
-        for one in pieces
+        for piece in pieces
     ]  # fmt: skip
 
 
@@ -72,9 +72,12 @@ def to_switch_on(session: Session) -> list[ToSwitchOn]:
     ticked = _ticked(session)
     return [
         ToSwitchOn(
-            one.key, one.text, (session.starts_at - timedelta(minutes=one.minutes)).isoformat(), one.key in ticked
+            switch_on.key,
+            switch_on.text,
+            (session.starts_at - timedelta(minutes=switch_on.minutes)).isoformat(),
+            switch_on.key in ticked,
         )
-        for one in switched_on_for(session)
+        for switch_on in switched_on_for(session)
     ]
 
 
@@ -86,19 +89,19 @@ def recipe_for(session: Session, key: str, bottle: int | None, measured: Mapping
 
 def solution_for(session: Session, key: str) -> Solution | None:
     """One solution of ``session``."""
-    return next((one for one in solutions_for(session) if one.key == key), None)
+    return next((solution for solution in solutions_for(session) if solution.key == key), None)
 
 
 def keys_of(session: Session) -> set[str]:
     """Every line of its list that can be ticked."""
-    pieces = {f"piece:{one.slug}" for one in pieces_for(session)}
-    warm = {one.key for one in switched_on_for(session)}
-    return {one.key for one in solutions_for(session)} | warm | pieces
+    pieces = {f"piece:{piece_needed.slug}" for piece_needed in pieces_for(session)}
+    warm = {switch_on.key for switch_on in switched_on_for(session)}
+    return {solution.key for solution in solutions_for(session)} | warm | pieces
 
 
 def on_the_board(session: Session, option: str) -> bool:
     """Whether the number stands on a bottle and may be written for the room once the session is open."""
-    return any(one.key == option for one in bottles(method_of(session), session.options))
+    return any(bottle.key == option for bottle in bottles(method_of(session), session.options))
 
 
 def _ticked(session: Session) -> set[str]:

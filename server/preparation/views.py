@@ -67,10 +67,10 @@ class RecipeTried(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """What would result; nothing is kept. 404 for a solution that the plan does not need."""
         session = session_for(person_of(request), session_id)
-        found = recipe_for(session, **asked(RecipeSerializer, request))
-        if found is None:
+        recipe = recipe_for(session, **asked(RecipeSerializer, request))
+        if recipe is None:
             raise Http404
-        return answer(found)
+        return answer(recipe)
 
 
 class SolutionMade(APIView):
@@ -84,9 +84,9 @@ class SolutionMade(APIView):
         person = person_of(request)
         session = session_for(person, session_id)
         make(session, person, **asked(MadeSerializer, request))
-        made = answer(preparation_of(session_for(person, session_id), person))
-        made.status_code = 201
-        return made
+        response = answer(preparation_of(session_for(person, session_id), person))
+        response.status_code = 201
+        return response
 
 
 class LineReady(APIView):
@@ -162,7 +162,7 @@ class WeekPaper(APIView):
         person = person_of(request)
         must_be_staff(person)
         sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
-        ahead = [one for one in sessions if one.state != Session.State.CLOSED and not why_not(one)]
+        ahead = [session for session in sessions if session.state != Session.State.CLOSED and not why_not(session)]
         shelves = shelves_until(ahead[-1]) if ahead else {}
         lines = [line for session in ahead for line in to_buy(session, shelves.get(session.pk))]
         xlsx = name.endswith(".xlsx")

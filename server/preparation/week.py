@@ -21,20 +21,20 @@ _DAYS = 7
 def week_of(person: Person, day: date) -> Week:
     """What ``person`` has to get ready in the week (from Monday) in which ``day`` lies."""
     monday = _monday(day)
-    found = sessions_in(person, day)
-    shelves = shelves_until(found[-1]) if found else {}
-    sessions = [_session(one, shelves.get(one.pk)) for one in found]
+    planned = sessions_in(person, day)
+    shelves = shelves_until(planned[-1]) if planned else {}
+    sessions = [_session(session, shelves.get(session.pk)) for session in planned]
     return Week(monday.isoformat(), (monday + timedelta(days=_DAYS - 1)).isoformat(), sessions, _together(sessions))
 
 
 def sessions_in(person: Person, day: date) -> list[Session]:
     """Sessions of the week in which ``day`` lies, in order."""
     begins = timezone.make_aware(datetime.combine(_monday(day), time.min))
-    found = sessions_for(person).filter(
+    sessions = sessions_for(person).filter(
         starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS), simulated=""
     )
     return list(
-        found.exclude(state=Session.State.CANCELLED).select_related("section__owner").order_by("starts_at", "pk")
+        sessions.exclude(state=Session.State.CANCELLED).select_related("section__owner").order_by("starts_at", "pk")
     )
 
 
@@ -50,43 +50,52 @@ def _session(session: Session, shelf: Shelf | None) -> WeekSession:
 
 def _lines(session: Session, shelf: Shelf | None) -> list[WeekLine]:
     """What it needs; where its plan does not hold any more, why: the other sessions of the week stay."""
-    if said := why_not(session):
-        return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [said])]
+    if reason := why_not(session):
+        return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [reason])]
     return [*_solutions(session, shelf), *_pieces(session), *_switched_on(session)]
 
 
 def _solutions(session: Session, shelf: Shelf | None) -> list[WeekLine]:
     lines = []
-    for one in to_make(session, shelf):
-        how = one.recipe
+    for solution in to_make(session, shelf):
+        how = solution.recipe
         earliest = day_of(session) - timedelta(days=how.keeps)
         wait = earliest.isoformat() if earliest > timezone.localdate() else ""
-        lead = one.made.lead if one.made else how.lead
-        lacks = [] if one.made else how.lacks
-        lines.append(WeekLine(how.key, how.title, how.amount, lead, wait, one.ready, bool(one.made), lacks))
+        lead = solution.made.lead if solution.made else how.lead
+        lacks = [] if solution.made else how.lacks
+        lines.append(WeekLine(how.key, how.title, how.amount, lead, wait, solution.ready, bool(solution.made), lacks))
     return lines
 
 
 def _pieces(session: Session) -> list[WeekLine]:
     return [
-        WeekLine(one.key, one.name, f"× {one.needed}", "", "", one.ready, False, [one.short] if one.short else [])
-        for one in to_set_out(session)
+        WeekLine(
+            to_set_out.key,
+            to_set_out.name,
+            f"× {to_set_out.needed}",
+            "",
+            "",
+            to_set_out.ready,
+            False,
+            [to_set_out.short] if to_set_out.short else [],
+        )
+        for to_set_out in to_set_out(session)
     ]
 
 
 def _switched_on(session: Session) -> list[WeekLine]:
     return [
         WeekLine(
-            one.key,
-            one.text,
-            f"{timezone.localtime(datetime.fromisoformat(one.at)):%H:%M}",
+            to_switch_on.key,
+            to_switch_on.text,
+            f"{timezone.localtime(datetime.fromisoformat(to_switch_on.at)):%H:%M}",
             "",
             "",
-            one.ready,
+            to_switch_on.ready,
             False,
             [],
         )
-        for one in to_switch_on(session)
+        for to_switch_on in to_switch_on(session)
     ]
 
 

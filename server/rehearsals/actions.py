@@ -49,10 +49,10 @@ def work_simulated(session: Session, person: Person, students: Sequence[int], pa
     """A copy of ``session`` at drawn instruments: a bench for each of these students of its, or one for the instructor
     alone. Its clock runs ``pace`` times as fast. Refused for who is not expected there.
     """
-    expected = {one.pk: one for one in session.roster}
+    expected = {person.pk: person for person in session.roster}
     if not expected.keys() >= set(students):
         raise Refused("Somebody named here is not expected in that session. Reload the page.", 422)
-    chosen = [expected[one] for one in dict.fromkeys(students)]
+    chosen = [expected[student] for student in dict.fromkeys(students)]
     title = f"{session.title}, {'simulated' if chosen else 'dry run'}"
     copy = _copy(session, person, Session.Simulated.WORKED, session.section, max(len(chosen), 1), title)
     copy.pace = pace
@@ -79,8 +79,8 @@ def _copy(session: Session, person: Person, how: str, section: Section, benches:
 def _samples(session: Session) -> list[Mapping[str, Any]]:
     samples = session.samples.prefetch_related("hidden")
     return [
-        {"name": one.label, "options": one.options, "accepted": {it.key: it.text for it in one.hidden.all()}}
-        for one in samples
+        {"name": sample.label, "options": sample.options, "accepted": {it.key: it.text for it in sample.hidden.all()}}
+        for sample in samples
     ]
 
 
@@ -92,9 +92,9 @@ def _made_up_class(owner: Person, size: int) -> Section:
         section.archived = True
         section.save(update_fields=["archived"])
     add_people(section, [(f"Made up {number:02}", "") for number in range(1, size + 1)])
-    for one in section.roster.filter(name__gt=f"Made up {size:02}"):
-        one.is_active = False
-        one.save(update_fields=["is_active"])
+    for person in section.roster.filter(name__gt=f"Made up {size:02}"):
+        person.is_active = False
+        person.save(update_fields=["is_active"])
     return section
 
 
@@ -111,22 +111,22 @@ def play(bench: Bench) -> int:
         raise Refused("Nobody stands at this bench.")
     drafts = _drafts(bench, [act for act in _acts(bench) if act.after <= until], session.opened_at)
     there = set(Entry.objects.filter(bench=bench).values_list("pk", flat=True))
-    return sum(kept.kept for kept in write(bench, team[0], [one for one in drafts if one.id not in there]))
+    return sum(kept.kept for kept in write(bench, team[0], [draft for draft in drafts if draft.id not in there]))
 
 
 def _acts(bench: Bench) -> list[Timed]:
     """All that the bench will ever write; remembered, since a class that goes on is asked for again and again."""
     session = bench.session
     with _held:
-        found = _known.get(bench.pk)
-    if found is None:
-        found = bench_at_work(
+        acts = _known.get(bench.pk)
+    if acts is None:
+        acts = bench_at_work(
             method_of(session), sheet_with(bench, ()), accepted_values(bench), seed_of(bench), session.seed,
             session.minutes,
         )  # fmt: skip
         with _held:
-            _known[bench.pk] = found
-    return found
+            _known[bench.pk] = acts
+    return acts
 
 
 def seed_of(bench: Bench) -> int:
@@ -138,12 +138,12 @@ def _drafts(bench: Bench, acts: Sequence[Timed], begun: datetime) -> list[Draft]
     last: dict[tuple[str, int | None, int | None], uuid.UUID] = {}
     drafts = []
     for place, act in enumerate(acts):
-        one = act.written
-        here = (one.key, one.trial, one.index)
+        written = act.written
+        here = (written.key, written.trial, written.index)
         before = last.get(here) if act.why else None
         last[here] = uuid.uuid5(uuid.NAMESPACE_OID, f"{bench.pk}/{bench.session.seed}/{place}")
         at = begun + timedelta(seconds=act.after)
-        drafts.append(Draft(last[here], one.key, one.text, one.trial, one.index, at, before, act.why))
+        drafts.append(Draft(last[here], written.key, written.text, written.trial, written.index, at, before, act.why))
     return drafts
 
 

@@ -60,8 +60,8 @@ class RehearsedClass(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """A new session, marked so; its benches are empty until each is played. Only by its instructor."""
         person = person_of(request)
-        session, said = own_session_for(person, session_id), asked(RehearsedSerializer, request)
-        return _made(session_plan(rehearse_class(session, person, **said), person))
+        session, body = own_session_for(person, session_id), asked(RehearsedSerializer, request)
+        return _made(session_plan(rehearse_class(session, person, **body), person))
 
 
 class WorkedSimulated(APIView):
@@ -73,14 +73,14 @@ class WorkedSimulated(APIView):
     def post(self, request: Request, session_id: int) -> Response:
         """A new session, marked so, for students who missed this one, or as a dry run. Only by its instructor."""
         person = person_of(request)
-        session, said = own_session_for(person, session_id), asked(WorkedSerializer, request)
-        return _made(session_plan(work_simulated(session, person, **said), person))
+        session, body = own_session_for(person, session_id), asked(WorkedSerializer, request)
+        return _made(session_plan(work_simulated(session, person, **body), person))
 
 
 def _made(plan: SessionPlan) -> Response:
-    made = answer(plan)
-    made.status_code = 201
-    return made
+    response = answer(plan)
+    response.status_code = 201
+    return response
 
 
 class SimulatedSession(APIView):
@@ -110,12 +110,12 @@ class WorkedNow(APIView):
         """Does one thing more, and shows what comes of it; 409 where somebody else was faster."""
         bench = bench_for(person_of(request), bench_id)
         must_be_worked(bench)
-        said = asked(ActSerializer, request)
-        return answer(act(bench, _place(said), said["number"], said["do"]))
+        body = asked(ActSerializer, request)
+        return answer(act(bench, _place(body), body["number"], body["do"]))
 
 
-def _place(said: Mapping[str, Any]) -> Place:
-    return Place(said["key"], said["trial"], said["index"])
+def _place(fields: Mapping[str, Any]) -> Place:
+    return Place(fields["key"], fields["trial"], fields["index"])
 
 
 class PlayedBench(APIView):
@@ -132,4 +132,4 @@ class PlayedBench(APIView):
         bench = bench_for(person, bench_id)
         own_session_for(person, bench.session_id)
         place = bench.session.benches.filter(number=bench.number).select_related("session", "sample")
-        return answer(Played(sum(play(one) for one in place)))
+        return answer(Played(sum(play(bench) for bench in place)))

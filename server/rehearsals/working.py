@@ -50,17 +50,17 @@ def act(bench: Bench, wanted: Place, number: int, do: str) -> Worked:
     if number > MOST_ACTS:
         raise Refused(f"More than {MOST_ACTS} things were done here. Ask your instructor for another bench.")
     view = _as_left(bench, acts).view(at)
-    if view is None or do not in [one.key for one in view.controls]:
+    if view is None or do not in [control.key for control in view.controls]:
         raise Refused("That cannot be done here now.", 422)
     place = at.place
     try:
         with transaction.atomic():
-            made = Act.objects.create(
+            act = Act.objects.create(
                 bench=bench, number=number, step=at.step, key=place.key, trial=place.trial, index=place.row, do=do
             )
     except IntegrityError:
         raise Refused(_MOVED) from None
-    return Worked(number, _as_left(bench, [*acts, made]).view(at))
+    return Worked(number, _as_left(bench, [*acts, act]).view(at))
 
 
 def _acts(bench: Bench) -> list[Act]:
@@ -70,7 +70,7 @@ def _acts(bench: Bench) -> list[Act]:
 def _in_hand(bench: Bench, wanted: Place) -> At:
     """``wanted``, if it is one of the tasks of this bench; else what comes next there."""
     state = evaluation_of(bench, entries_of(bench))
-    hand = next((one for one in state.tasks if (one.key, one.trial, one.index) == tuple(wanted)), state.hand)
+    hand = next((task for task in state.tasks if (task.key, task.trial, task.index) == tuple(wanted)), state.hand)
     return At(hand.step, Place(hand.key, hand.trial, hand.index))
 
 
@@ -82,7 +82,7 @@ def _as_left(bench: Bench, acts: Sequence[Act]) -> WorkedBench:
         session = bench.session
         plan, done = sheet_with(bench, ()), 0
         here = WorkedBench(method_of(session), plan, accepted_values(bench), seed_of(bench), session.seed)
-    here.do([Done(At(one.step, Place(one.key, one.trial, one.index)), one.do) for one in acts[done:]])
+    here.do([Done(At(act.step, Place(act.key, act.trial, act.index)), act.do) for act in acts[done:]])
     with _held:
         _left[bench.pk] = (len(acts), here)
     return here

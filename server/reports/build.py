@@ -70,7 +70,7 @@ def report_of(bench: Bench, person: Person) -> Report:
         stores=_stores(chosen),
         comparison=comparison_view(bench.session, evaluation, person),
         beside=beside_samples(bench, evaluation, samples_here(bench)),
-        each=[Member(one.pk, one.name) for one in team if person.teaches or one.pk == person.pk],
+        each=[Member(member.pk, member.name) for member in team if person.teaches or member.pk == person.pk],
     )
 
 

@@ -57,7 +57,7 @@ def readings_csv(bench: Bench, entries: Sequence[Entry]) -> str:
 def _options(bench: Bench, entries: Sequence[Entry]) -> dict[str, str]:
     """What the bench works by, with what it was handed as plain numbers: the file stands for itself."""
     handed = bind(method_of(bench.session), sheet_of(bench, entries)).handed
-    return bench.options | {name: text for key, one in handed.items() for name, text in one.options(key).items()}
+    return bench.options | {name: text for key, taken in handed.items() for name, text in taken.options(key).items()}
 
 
 def as_csv(rows: Iterable[Iterable[object]]) -> str:

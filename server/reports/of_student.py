@@ -37,8 +37,10 @@ def _wrote(entries: Sequence[Entry], student: Person) -> str:
     counts = Counter(place(entry).kind for entry in mine)
     parts = [f"{counts[kind]} {words[counts[kind] > 1]}" for kind, words in _CALLED.items() if counts[kind]]
     corrected = sum(entry.supersedes_id is not None for entry in mine)
-    said = f" {corrected} of them {'is a correction' if corrected == 1 else 'are corrections'}." if corrected else ""
-    return f"Wrote {len(mine)} of the {len(entries)} entries at the bench: {joined(parts)}.{said}"
+    sentence = (
+        f" {corrected} of them {'is a correction' if corrected == 1 else 'are corrections'}." if corrected else ""
+    )
+    return f"Wrote {len(mine)} of the {len(entries)} entries at the bench: {joined(parts)}.{sentence}"
 
 
 def _before(bench: Bench, student: Person) -> list[AnsweredBefore]:
@@ -49,7 +51,7 @@ def _before(bench: Bench, student: Person) -> list[AnsweredBefore]:
 
 def _answered(task: TaskState) -> AnsweredBefore:
     chosen = next((choice.label for choice in task.choices if choice.key == task.answer), task.answer)
-    said = task.sentence if task.answer else "Not answered."
+    text = task.sentence if task.answer else "Not answered."
     return AnsweredBefore(
-        task.text, " ".join(filter(None, (chosen, task.unit if task.kind == "line" else ""))), task.reason, said
+        task.text, " ".join(filter(None, (chosen, task.unit if task.kind == "line" else ""))), task.reason, text
     )

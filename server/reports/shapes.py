@@ -113,8 +113,8 @@ class Report:
     @property
     def rows(self) -> list[ReadingOut]:
         """Each reading that was made in any trial, once, in the order of the trial that has most: a table's rows."""
-        found: dict[tuple[str, int | None], ReadingOut] = {}
+        rows: dict[tuple[str, int | None], ReadingOut] = {}
         for trial in sorted(self.evaluation.trials, key=lambda trial: -len(trial.readings)):
             for reading in trial.readings:
-                found.setdefault((reading.key, reading.index), reading)
-        return list(found.values())
+                rows.setdefault((reading.key, reading.index), reading)
+        return list(rows.values())

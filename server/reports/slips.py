@@ -12,6 +12,6 @@ def slips_pdf(section: Section, people: Sequence[Person], address: str) -> bytes
     """A slip with code, QR, name and PIN for each of ``people``; ``address`` is where this server is reached."""
     pins = new_pins(people)
     join = f"{address}/join/{section.code}"
-    slips = [{"name": one.name, "number": one.number, "pin": pins[one.pk]} for one in people]
+    slips = [{"name": person.name, "number": person.number, "pin": pins[person.pk]} for person in people]
     shown = {"section": section, "slips": slips, "join": join, "qr": qr_of(join)}
     return pdf_of("reports/slips.html", shown)

@@ -55,7 +55,7 @@ class Slips(APIView):
         section = own_section(person_of(request), section_id)
         named = set(asked(SlipsSerializer, request)["people"])
         roster = list(section.roster)
-        people = [one for one in roster if one.pk in named or (not named and not one.has_usable_password())]
+        people = [person for person in roster if person.pk in named or (not named and not person.has_usable_password())]
         people = people[:_AT_ONCE]
         if not people:
             raise Refused("Everybody here has a PIN. Choose those who need a new slip.", 422)
@@ -145,7 +145,7 @@ class Form(APIView):
 
 def _of_team(report: Report, named: str) -> Person:
     """Who of the team that is; Http404 where there is no report of theirs for who asks."""
-    if named not in {str(one.id) for one in report.each}:
+    if named not in {str(member.id) for member in report.each}:
         raise Http404
     return Person.objects.get(pk=named)
 

@@ -47,9 +47,13 @@ def _results(sheet: Worksheet, report: Report, lines: Sequence[Line]) -> None:
     _put(sheet, [])
     _head(sheet, ("Result", "Where", "Value", "Unit", "U (95 %)", "u", "k", "As stated"))
     cells = {(line.key, line.trial): f"=Computation!{VALUE}{n}" for n, line in enumerate(lines, _FIRST) if line.key}
-    for one in report.evaluation.results:
-        value = cells.get((one.key, one.trial), one.value)
-        _put(sheet, [one.label, one.trial_name, value, one.unit, one.expanded, one.u, one.k, one.line], formulas=(3,))
+    for result in report.evaluation.results:
+        value = cells.get((result.key, result.trial), result.value)
+        _put(
+            sheet,
+            [result.label, result.trial_name, value, result.unit, result.expanded, result.u, result.k, result.line],
+            formulas=(3,),
+        )
     _wide(sheet, (40, 16, 16, 12, 14, 14, 8, 40))
 
 
@@ -68,8 +72,8 @@ def _computation(sheet: Worksheet, lines: Sequence[Line]) -> None:
 
 def _readings(sheet: Worksheet, entries: Sequence[Entry]) -> None:
     _head(sheet, ("What", "Trial", "Row", "As typed", "By", "At"))
-    for one in standing(entries):
-        _put(sheet, [one.key, one.trial, one.index, one.text, one.author.name, one.written_at.isoformat()])
+    for entry in standing(entries):
+        _put(sheet, [entry.key, entry.trial, entry.index, entry.text, entry.author.name, entry.written_at.isoformat()])
     _wide(sheet, (24, 8, 8, 30, 24, 32))
 
 

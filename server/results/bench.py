@@ -66,10 +66,10 @@ def _together(bench: Bench, person: Person, sessions: list[PartOf]) -> list[Part
     """This place in the sessions that belong together, as far as ``person`` works there; none where there is one."""
     if len(sessions) < 2:
         return []
-    here = benches_for(person).filter(session__in=[one.id for one in sessions], number=bench.number)
-    turns = sorted(here, key=lambda one: (one.turn != bench.turn, one.turn))
-    by_session = {one.session_id: one.pk for one in reversed(turns)}
-    return [PartHere(by_session[one.id], one.title) for one in sessions if one.id in by_session]
+    here = benches_for(person).filter(session__in=[session.id for session in sessions], number=bench.number)
+    turns = sorted(here, key=lambda turn: (turn.turn != bench.turn, turn.turn))
+    by_session = {turn.session_id: turn.pk for turn in reversed(turns)}
+    return [PartHere(by_session[session.id], session.title) for session in sessions if session.id in by_session]
 
 
 def _talk(entry: Entry) -> Talk:

@@ -35,10 +35,12 @@ from results.shapes import ClassBench, ClassPage, ClassPooled, ClassResult
 def class_page(session: Session, person: Person, projector: bool) -> ClassPage:
     """The class as ``person`` may see it; on a projector without names, and without what is not released."""
     surroundings, room = around(session), _room(session, person, projector)
-    left_out = {one.bench_id: one.reason for one in LeftOut.objects.filter(bench__session=session)}
+    left_out = {left_out.bench_id: left_out.reason for left_out in LeftOut.objects.filter(bench__session=session)}
     places, sections = places_of_results(room), _sections(session)
     told = (
-        _told(room, *places[0], left_out) if places else [BenchTold(one.bench.number, one.state, None) for one in room]
+        _told(room, *places[0], left_out)
+        if places
+        else [BenchTold(desk.bench.number, desk.state, None) for desk in room]
     )
     return ClassPage(
         session=surroundings.session,
@@ -73,7 +75,12 @@ def _room(session: Session, person: Person, projector: bool) -> list[Desk]:
 def places_of_results(room: Sequence[Desk]) -> list[tuple[str, int | None]]:
     """The results that some bench has, in the order of the method: of all trials together, or of a planned one."""
     return list(
-        dict.fromkeys((one.key, one.trial) for desk in room for one in desk.state.results if _compared(desk, one.trial))
+        dict.fromkeys(
+            (result.key, result.trial)
+            for desk in room
+            for result in desk.state.results
+            if _compared(desk, result.trial)
+        )
     )
 
 
@@ -88,18 +95,23 @@ def _told(room: Sequence[Desk], key: str, trial: int | None, left_out: Mapping[i
 
 
 def _found(desk: Desk, key: str, trial: int | None, left_out: Mapping[int, str]) -> BenchResult | None:
-    one = result_at(desk, (key, trial))
-    if one is None:
+    result = result_at(desk, (key, trial))
+    if result is None:
         return None
-    accepted = float(parse_reading(one.comparison.accepted).value) if one.comparison else None
+    accepted = float(parse_reading(result.comparison.accepted).value) if result.comparison else None
     return BenchResult(
-        desk.bench.number, label_of(desk.bench), one.value, one.expanded, accepted, left_out.get(desk.bench.pk, "")
+        desk.bench.number,
+        label_of(desk.bench),
+        result.value,
+        result.expanded,
+        accepted,
+        left_out.get(desk.bench.pk, ""),
     )
 
 
 def result_at(desk: Desk, place: tuple[str, int | None]) -> ResultOut | None:
     """A bench's result: of all trials together, or of a planned one; None while there is none."""
-    return next((one for one in desk.state.results if (one.key, one.trial) == place), None)
+    return next((result for result in desk.state.results if (result.key, result.trial) == place), None)
 
 
 def _sections(session: Session) -> dict[int, str]:
@@ -114,13 +126,13 @@ def _by_section(
     room: Sequence[Desk], told: Sequence[BenchTold], sections: Mapping[int, str], label: str, unit: str
 ) -> str:
     """How the sections lie beside each other, of one product alone: two products differ by themselves."""
-    found = [
+    results = [
         replace(bench.result, product=sections[desk.bench.pk], accepted=None)
         for desk, bench in zip(room, told, strict=True)
         if bench.result and desk.bench.pk in sections and not bench.result.left_out
     ]
     products = {bench.result.product for bench in told if bench.result}
-    comparison = class_comparison(label, unit, found)
+    comparison = class_comparison(label, unit, results)
     if comparison is None or len(products) > 1 or len(comparison.products) < 2:
         return ""
     return comparison.sentence
@@ -131,11 +143,11 @@ def _result(
 ) -> ClassResult:
     key, trial = place
     told = _told(room, key, trial, left_out)
-    found = [bench.result for bench in told if bench.result]
-    example, out = next((desk, one) for desk in room if (one := result_at(desk, place)))
-    comparison = class_comparison(out.label, out.unit, found)
+    results = [bench.result for bench in told if bench.result]
+    example, out = next((desk, result) for desk in room if (result := result_at(desk, place)))
+    comparison = class_comparison(out.label, out.unit, results)
     assert comparison is not None, "a result that some bench has"
-    effects = what_if(example.at.bound) if trial is None and any(map(misses, found)) else []
+    effects = what_if(example.at.bound) if trial is None and any(map(misses, results)) else []
     faults = fault_causes(told, effects)
     return ClassResult(
         key,
@@ -157,7 +169,11 @@ def _pooled(room: Sequence[Desk]) -> list[ClassPooled]:
     alike: dict[tuple[tuple[str, str], ...], list[Desk]] = {}
     for desk in room:
         alike.setdefault(_way(desk), []).append(desk)
-    return [one for desks_alike in alike.values() for one in _together(desks_alike, several=len(alike) > 1)]
+    return [
+        class_pooled
+        for desks_alike in alike.values()
+        for class_pooled in _together(desks_alike, several=len(alike) > 1)
+    ]
 
 
 def _way(desk: Desk) -> tuple[tuple[str, str], ...]:
@@ -175,9 +191,9 @@ def _together(room: Sequence[Desk], several: bool) -> list[ClassPooled]:
     if not drawn:
         return []
     lines = []
-    for one in pooled_results(benches):
-        shown = report(one.value, one.made.expanded * one.factor)
-        lines.append(f"{one.quantity.label}: {shown.text} {one.quantity.unit}".rstrip())
+    for pooled_result in pooled_results(benches):
+        shown = report(pooled_result.value, pooled_result.made.expanded * pooled_result.factor)
+        lines.append(f"{pooled_result.quantity.label}: {shown.text} {pooled_result.quantity.unit}".rstrip())
     labels = list(dict.fromkeys(filter(None, (label_of(desk.bench) for desk in room))))
     title = joined(labels) if several and labels else ""
     return [ClassPooled(title, chart, lines if chart is drawn[0] else []) for chart in drawn]

@@ -70,11 +70,13 @@ class Look:
 def look(session: Session, person: Person, projector: bool) -> Look:
     """At the room as it is now; on a projector without names, hidden values and needs."""
     benches = session.benches.select_related("sample").prefetch_related("sample__hidden")
-    for bench in (found := list(benches)):
+    for bench in (at_work := list(benches)):
         bench.session = session
     earlier = Bench.objects.filter(session=session.follows_id).order_by("pk").values_list("head", flat=True)
     before = list(earlier) if session.takes else []
-    return Look(session, person, projector, found, how_many(found), around(session), arrangement_of(session), before)
+    return Look(
+        session, person, projector, at_work, how_many(at_work), around(session), arrangement_of(session), before
+    )
 
 
 def floor(at: Look) -> Floor:
@@ -109,7 +111,7 @@ def floor(at: Look) -> Floor:
         at.arrangement,
         comparison,
         class_plot(comparison) if comparison else None,
-        own_causes([BenchTold(one.bench.number, one.state, None) for one in room])[:_MOST_SLIPS] if told else [],
+        own_causes([BenchTold(desk.bench.number, desk.state, None) for desk in room])[:_MOST_SLIPS] if told else [],
         turns,
     )
 
@@ -134,10 +136,10 @@ def _needs(session: Session, room: list[Desk], places: list[_Place], usual: int)
 
 
 def _places(room: list[Desk]) -> list[_Place]:
-    found: dict[int, list[Desk]] = {}
+    places: dict[int, list[Desk]] = {}
     for desk in room:
-        found.setdefault(desk.bench.number, []).append(desk)
-    return [_Place(place, _in_hand(place)) for place in found.values()]
+        places.setdefault(desk.bench.number, []).append(desk)
+    return [_Place(place, _in_hand(place)) for place in places.values()]
 
 
 def _in_hand(place: list[Desk]) -> Desk:
@@ -150,12 +152,12 @@ def _in_hand(place: list[Desk]) -> Desk:
 
 def _last_of_team(desk: Desk) -> float:
     """When its team wrote last, seconds of the epoch; 0 if it did not yet."""
-    return max((one.written_at.timestamp() for one in desk.entries if not one.author.teaches), default=0.0)
+    return max((entry.written_at.timestamp() for entry in desk.entries if not entry.author.teaches), default=0.0)
 
 
 def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
     """What the class found. An accepted value was only given to evaluations of people who may see it."""
-    found = [(desk.bench, r) for desk in room for r in desk.state.results if r.key == key and r.trial is None]
+    means = [(desk.bench, r) for desk in room for r in desk.state.results if r.key == key and r.trial is None]
     results = [
         BenchResult(
             bench.number,
@@ -164,9 +166,9 @@ def _comparison(room: list[Desk], key: str) -> ClassComparison | None:
             result.expanded,
             _number(result.comparison.accepted) if result.comparison else None,
         )
-        for bench, result in found
+        for bench, result in means
     ]
-    return class_comparison(found[0][1].label, found[0][1].unit, results) if found else None
+    return class_comparison(means[0][1].label, means[0][1].unit, results) if means else None
 
 
 def _number(text: str) -> float:
@@ -182,16 +184,16 @@ def headline(state: Evaluation) -> ResultOut | None:
 
 def _bands(room: list[Desk], seen_accepted: bool) -> dict[int | None, Band | None]:
     """Where results of each sample are expected: about its accepted value for who may see it, else about its median."""
-    found: dict[int | None, Band | None] = {}
+    bands: dict[int | None, Band | None] = {}
     for sample in {desk.bench.sample_id for desk in room}:
         same = [desk for desk in room if desk.bench.sample_id == sample]
         peers = [result for desk in same if (result := headline(desk.state))]
         accepted = accepted_values(same[0].bench) if seen_accepted else {}
-        true = next((one.comparison.accepted for one in peers if one.comparison and one.key in accepted), None)
-        found[sample] = class_band(
+        true = next((peer.comparison.accepted for peer in peers if peer.comparison and peer.key in accepted), None)
+        bands[sample] = class_band(
             [p.value for p in peers], [p.expanded for p in peers], _number(true) if true else None
         )
-    return found
+    return bands
 
 
 def _tile(at: Look, place: _Place, band: Band | None) -> FloorBench:

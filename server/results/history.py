@@ -62,19 +62,19 @@ def _in(symbol: str, worked: str, value: float) -> float:
 def _result(place: tuple[str, int | None], rooms: Sequence[tuple[Session, list[Desk]]]) -> ResultOverTime:
     held: list[Held] = []
     sessions: list[int] = []
-    first = next(one for _, room in rooms for desk in room if (one := result_at(desk, place)))
+    first = next(result for _, room in rooms for desk in room if (result := result_at(desk, place)))
     for session, room in rooms:
         products: dict[str, list[ResultOut]] = {}
         for desk in room:
-            if one := result_at(desk, place):
-                products.setdefault(label_of(desk.bench), []).append(one)
-        for product, found in products.items():
+            if result := result_at(desk, place):
+                products.setdefault(label_of(desk.bench), []).append(result)
+        for product, results in products.items():
             known = [
-                _in(first.unit, one.unit, float(parse_reading(one.comparison.accepted).value))
-                for one in found
-                if one.comparison
+                _in(first.unit, result.unit, float(parse_reading(result.comparison.accepted).value))
+                for result in results
+                if result.comparison
             ]
-            values = tuple(_in(first.unit, one.unit, one.value) for one in found)
+            values = tuple(_in(first.unit, result.unit, result.value) for result in results)
             held.append(
                 Held(f"{timezone.localtime(session.starts_at):%b %Y}", product, values, fmean(known) if known else None)
             )

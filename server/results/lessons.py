@@ -27,12 +27,12 @@ def lessons_of(written: Sequence[Desk]) -> list[Lesson]:
     examples: dict[str, str] = {}
     counted: dict[str, set[tuple[int, int]]] = defaultdict(set)  # the places at which it was so
     for desk in written:
-        found = {one.code: one.what for one in desk.state.findings if one.level in ("repeat", "stop")}
-        void = {one.text for one in desk.entries if place(one).kind == "void" and one.text != "no"}
-        found |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
-        for code in found:
+        faults = {finding.code: finding.what for finding in desk.state.findings if finding.level in ("repeat", "stop")}
+        void = {entry.text for entry in desk.entries if place(entry).kind == "void" and entry.text != "no"}
+        faults |= {f"void {why}": f"Rejected: {why}" for why in sorted(void)}
+        for code in faults:
             counted[code].add(_place(desk))
-        examples = found | examples
+        examples = faults | examples
     places = len(set(map(_place, written)))
     often = sorted(counted, key=lambda code: -len(counted[code]))[:_LESSONS]
     return [Lesson(examples[code], len(counted[code]), places) for code in often]

@@ -28,21 +28,21 @@ def live_turns(session: Session, places: list[Desk]) -> tuple[LiveTurns | None, 
     for desk in places:
         had |= had_of(problem, desk.at, desk.state, desk.bench.number, now.timestamp())
     minute = max(round((now - begins).total_seconds() / 60), 0)
-    found = followed(problem, placed, had, minute)
-    return LiveTurns(begins.isoformat(), minute, found.timetable), _needs(places, found, begins)
+    course = followed(problem, placed, had, minute)
+    return LiveTurns(begins.isoformat(), minute, course.timetable), _needs(places, course, begins)
 
 
-def _needs(places: list[Desk], found: Followed, begins: datetime) -> list[Need]:
+def _needs(places: list[Desk], course: Followed, begins: datetime) -> list[Need]:
     desks = {desk.bench.number: desk for desk in places}
     needs = [
         (
             desk,
             Need(
-                f"turn:{one.turn}", one.bench, desk.bench.pk, "look", one.what, one.text,
-                "Your turn is now: what keeps you?", (begins + timedelta(minutes=one.since)).isoformat(), None,
+                f"turn:{late.turn}", late.bench, desk.bench.pk, "look", late.what, late.text,
+                "Your turn is now: what keeps you?", (begins + timedelta(minutes=late.since)).isoformat(), None,
             ),
         )
-        for one in found.late
-        if (desk := desks.get(one.bench))
+        for late in course.late
+        if (desk := desks.get(late.bench))
     ]  # fmt: skip
     return [need for desk, need in needs if need.id not in {e.text for e in desk.entries if e.key == "seen"}]

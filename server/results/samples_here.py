@@ -16,32 +16,32 @@ def samples_here(bench: Bench) -> list[Desk]:
     if not bench.session.all_samples:
         return []
     place = list(Bench.objects.filter(session=bench.session_id, number=bench.number).select_related("sample"))
-    for one in place:
-        one.session = bench.session
+    for record in place:
+        record.session = bench.session
     return desks(place) if len(place) > 1 else []
 
 
 def tabs(place: list[Desk]) -> list[SampleHere]:
     """The samples as one goes from one to the other."""
-    return [SampleHere(one.bench.pk, label_of(one.bench), one.state.progress) for one in place]
+    return [SampleHere(desk.bench.pk, label_of(desk.bench), desk.state.progress) for desk in place]
 
 
 def read_before(bound: Bound, bench: Bench, place: list[Desk]) -> list[ReadBefore]:
     """What was read for another sample of this place and is the same for all: each once, the first that was read."""
     common = {reading.key for reading in bound.readings if reading.common or reading.room}
-    found: dict[tuple[str, int | None], ReadBefore] = {}
+    before: dict[tuple[str, int | None], ReadBefore] = {}
     for other in place:
         for entry in standing(other.entries) if other.bench.pk != bench.pk else ():
             if entry.key in common and entry.trial is None:
                 told = ReadBefore(entry.key, entry.index, entry.text, label_of(other.bench))
-                found.setdefault((entry.key, entry.index), told)
-    return list(found.values())
+                before.setdefault((entry.key, entry.index), told)
+    return list(before.values())
 
 
 def beside_samples(bench: Bench, own: Evaluation, place: list[Desk]) -> list[BesideSample]:
     """The results of ``bench`` beside those of its other samples, as far as both have them."""
     pairs = [(other.bench, beside(own, other.state, label_of(other.bench))) for other in place]
-    return [BesideSample(label_of(one), found) for one, found in pairs if found and one.pk != bench.pk]
+    return [BesideSample(label_of(first), besides) for first, besides in pairs if besides and first.pk != bench.pk]
 
 
 def label_of(bench: Bench) -> str:

@@ -21,9 +21,9 @@ def store(bench: Bench, owner: Person, name: str) -> Calibration | Solution:
     """
     if bench.session.simulated:
         raise Refused("This bench is simulated: what it found is no real calibration or solution.")
-    found = to_store(context_of(method_of(bench.session), sheet_of(bench, bench.entries.order_by("sequence"))))
+    stored = to_store(context_of(method_of(bench.session), sheet_of(bench, bench.entries.order_by("sequence"))))
     source = f"{bench.session.title}, {bench}, {bench.session.starts_at:%d %B %Y}"
     common = {"owner": owner, "name": name, "bench": bench, "source": source}
-    if isinstance(found, StoredCalibration):
-        return Calibration.objects.create(**common, base=found.base, points=[asdict(point) for point in found.points])
-    return Solution.objects.create(**common, **asdict(found))
+    if isinstance(stored, StoredCalibration):
+        return Calibration.objects.create(**common, base=stored.base, points=[asdict(point) for point in stored.points])
+    return Solution.objects.create(**common, **asdict(stored))

@@ -89,12 +89,12 @@ class Entries(APIView):
         stands is answered.
         """
         bench = bench_now(person_of(request), bench_id)
-        said = asked(BatchSerializer, request)
-        if said["person"] not in (None, person_of(request).pk):
+        body = asked(BatchSerializer, request)
+        if body["person"] not in (None, person_of(request).pk):
             raise Refused("Somebody else is signed in on this device now. These wait until their author signs in here.")
-        judged = said["entries"]
-        kept = iter(write(bench, person_of(request), [Draft(**one.said) for one in judged if one.said]))
-        answers = [next(kept) if one.said else Kept(one.id, False, one.problem) for one in judged]
+        judged = body["entries"]
+        kept = iter(write(bench, person_of(request), [Draft(**row.said) for row in judged if row.said]))
+        answers = [next(kept) if row.said else Kept(row.id, False, row.problem) for row in judged]
         return answer(Written(answers, bench_view(bench, person_of(request))))
 
 

@@ -18,26 +18,32 @@ _Measured = tuple[str, str, str, str, float]
 
 def drifts(person: Person) -> list[StockOverTime]:
     """Everything of ``person`` that was measured often enough to see it drift."""
-    found = []
+    drifts = []
     rows = sorted((*_solutions(person), *_calibrations(person)), key=lambda row: row[:3])
     for (name, _, symbol), same in groupby(rows, key=lambda row: row[:3]):
         chart, signals = drawn(name, symbol, [(when, value) for *_, when, value in same])
         if chart is not None:
-            found.append(StockOverTime(name, chart, signals))
-    return found
+            drifts.append(StockOverTime(name, chart, signals))
+    return drifts
 
 
 def _solutions(person: Person) -> Iterator[_Measured]:
-    for one in Solution.objects.filter(owner=person).order_by("found_at", "pk"):
-        yield one.name, one.solution, one.unit, _day(one), float(parse_reading(one.concentration).value)
+    for solution in Solution.objects.filter(owner=person).order_by("found_at", "pk"):
+        yield (
+            solution.name,
+            solution.solution,
+            solution.unit,
+            _day(solution),
+            float(parse_reading(solution.concentration).value),
+        )
 
 
 def _calibrations(person: Person) -> Iterator[_Measured]:
-    for one in Calibration.objects.filter(owner=person).order_by("found_at", "pk"):
-        for point in one.points:
-            name = f"{one.name}, set to {point['nominal']:g}"
-            yield name, one.base, instrument(one.base).unit, _day(one), float(point["actual"])
+    for calibration in Calibration.objects.filter(owner=person).order_by("found_at", "pk"):
+        for point in calibration.points:
+            name = f"{calibration.name}, set to {point['nominal']:g}"
+            yield name, calibration.base, instrument(calibration.base).unit, _day(calibration), float(point["actual"])
 
 
-def _day(found: Solution | Calibration) -> str:
-    return f"{timezone.localtime(found.found_at):%d %b %y}"
+def _day(row: Solution | Calibration) -> str:
+    return f"{timezone.localtime(row.found_at):%d %b %y}"

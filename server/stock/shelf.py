@@ -38,10 +38,10 @@ def shelf_now() -> ShelfOut:
     """The shelf as people look at it today: what is past its date first."""
     today = timezone.localdate()
     bottles = [_bottle(kept, today) for kept in Bottle.objects.all()]
-    counted = {one.slug: one for one in Counted.objects.all()}
+    counted = {counted.slug: counted for counted in Counted.objects.all()}
     known = [Named(formula, name) for formula, name in known_names().items()]
     pieces = [_piece(slug, counted.get(slug)) for slug in (*EQUIPMENT, *PIECES)]
-    return ShelfOut(known, sorted(bottles, key=lambda one: not one.past), pieces)
+    return ShelfOut(known, sorted(bottles, key=lambda bottle_out: not bottle_out.past), pieces)
 
 
 def _bottle(kept: Bottle, today: date) -> BottleOut:
@@ -62,24 +62,24 @@ def _piece(slug: str, kept: Counted | None) -> PieceOut:
     return PieceOut(slug, piece.short, piece.kind, basis, many, place)
 
 
-def put_on_shelf(said: Mapping[str, Any]) -> Bottle:
+def put_on_shelf(fields: Mapping[str, Any]) -> Bottle:
     """A new bottle; ReadingError for a label that cannot be, Refused where the shelf is full."""
-    made = Bottle(**_checked(said))
+    bottle = Bottle(**_checked(fields))
     if Bottle.objects.count() >= _MOST:
         raise Refused(f"The shelf holds {_MOST} bottles. Take off those that are gone.")
-    made.save()
-    return made
+    bottle.save()
+    return bottle
 
 
 @transaction.atomic
-def write_label(number: int, said: Mapping[str, Any]) -> bool:
+def write_label(number: int, fields: Mapping[str, Any]) -> bool:
     """What stands on a bottle from now on; whether there is such a bottle."""
-    return bool(Bottle.objects.filter(pk=number).update(**_checked(said)))
+    return bool(Bottle.objects.filter(pk=number).update(**_checked(fields)))
 
 
-def _checked(said: Mapping[str, Any]) -> dict[str, Any]:
-    read = bottle(0, said["name"], said)
-    return {**said, "until": read.until}
+def _checked(fields: Mapping[str, Any]) -> dict[str, Any]:
+    read = bottle(0, fields["name"], fields)
+    return {**fields, "until": read.until}
 
 
 def count(slug: str, pieces: int | None, place: str) -> None:

@@ -45,14 +45,14 @@ class OwnInstruments(APIView):
         """Puts one into the stockroom; 201. 422 says what no instrument can be, 409 that the stockroom is full."""
         person = person_of(request)
         must_be_instructor(person)
-        said = asked(OwnScaleSerializer, request)
-        own_instrument("new", own_scale(said))
+        body = asked(OwnScaleSerializer, request)
+        own_instrument("new", own_scale(body))
         if person.own_instruments.count() >= _MOST_OWN:
             raise Refused(f"The stockroom holds {_MOST_OWN} instruments of your own. Take out what is not used.")
-        OwnInstrument.objects.create(owner=person, said=said)
-        made = answer(stock_now(person))
-        made.status_code = 201
-        return made
+        OwnInstrument.objects.create(owner=person, said=body)
+        response = answer(stock_now(person))
+        response.status_code = 201
+        return response
 
 
 class OwnInstrumentTried(APIView):
@@ -99,9 +99,9 @@ class Bottles(APIView):
         """Puts one there; 201. 422 for a label that cannot be."""
         must_be_staff(person_of(request))
         put_on_shelf(asked(BottleSerializer, request))
-        made = answer(shelf_now())
-        made.status_code = 201
-        return made
+        response = answer(shelf_now())
+        response.status_code = 201
+        return response
 
 
 class BottleOnShelf(APIView):
@@ -148,30 +148,38 @@ _KINDS: dict[str, type[Calibration | Solution | OwnInstrument]] = {
 def stock_now(person: Person) -> Stock:
     """Everything that ``person`` has in stock."""
     return Stock(
-        [_own(found) for found in OwnInstrument.objects.filter(owner=person)],
-        [_calibration(found) for found in Calibration.objects.filter(owner=person)],
-        [_solution(found) for found in Solution.objects.filter(owner=person)],
+        [_own(own_instrument) for own_instrument in OwnInstrument.objects.filter(owner=person)],
+        [_calibration(calibration) for calibration in Calibration.objects.filter(owner=person)],
+        [_solution(solution) for solution in Solution.objects.filter(owner=person)],
         drifts(person),
     )
 
 
-def _own(found: OwnInstrument) -> OwnInstrumentOut:
-    tool = thawed(slug_of(found), frozen(found))
-    return OwnInstrumentOut(found.pk, instrument(found.said["base"]).short, tool)
+def _own(own_instrument: OwnInstrument) -> OwnInstrumentOut:
+    tool = thawed(slug_of(own_instrument), frozen(own_instrument))
+    return OwnInstrumentOut(own_instrument.pk, instrument(own_instrument.said["base"]).short, tool)
 
 
-def _calibration(found: Calibration) -> CalibrationOut:
-    base = instrument(found.base)
+def _calibration(calibration: Calibration) -> CalibrationOut:
+    base = instrument(calibration.base)
     points = [
-        Named(f"set to {p['nominal']:g}", f"{report(p['actual'], 2 * p['u']).text} {base.unit}") for p in found.points
+        Named(f"set to {p['nominal']:g}", f"{report(p['actual'], 2 * p['u']).text} {base.unit}")
+        for p in calibration.points
     ]
     return CalibrationOut(
-        found.pk, slug_of(found), found.name, base.short, base.kind, points, found.source, found.found_at.isoformat()
+        calibration.pk,
+        slug_of(calibration),
+        calibration.name,
+        base.short,
+        base.kind,
+        points,
+        calibration.source,
+        calibration.found_at.isoformat(),
     )
 
 
-def _solution(found: Solution) -> SolutionOut:
+def _solution(solution: Solution) -> SolutionOut:
     return SolutionOut(
-        found.pk, found.name, found.solution, found.concentration, found.limit, found.unit, found.source,
-        found.found_at.isoformat(),
+        solution.pk, solution.name, solution.solution, solution.concentration, solution.limit, solution.unit,
+        solution.source, solution.found_at.isoformat(),
     )  # fmt: skip

@@ -83,18 +83,18 @@ def filled(vessel: Vessel) -> Iterator[tuple[Outline, Paint]]:
         below = surface
 
 
-def _vessel(one: Vessel) -> Iterator[Drawn]:
-    profile, outline = PROFILES[one.kind], inside(one)
+def _vessel(vessel: Vessel) -> Iterator[Drawn]:
+    profile, outline = PROFILES[vessel.kind], inside(vessel)
     top, bottom = heights(outline)
-    for area, paint in filled(one):
+    for area, paint in filled(vessel):
         yield Shape(path(area, closed=True), paint, "")
-    surface = max((share for share, _ in one.layers), default=0.0)
-    if one.layers and surface < 1.0:
+    surface = max((share for share, _ in vessel.layers), default=0.0)
+    if vessel.layers and surface < 1.0:
         level = bottom - surface * (bottom - top)
         cut = [x for x, y in band(outline, level, level + 0.1) if abs(y - level) < 0.01]
         if cut:
             yield Shape(path(((min(cut), level), (max(cut), level))), "", "fine")
-    yield from _marks(one)
+    yield from _marks(vessel)
     if profile.open_below:
         half = len(outline) // 2
         yield Shape(path(outline[:half]) + path(outline[half:]), "", "line")
@@ -102,18 +102,18 @@ def _vessel(one: Vessel) -> Iterator[Drawn]:
         yield Shape(path(outline), "", "line")
 
 
-def _marks(one: Vessel) -> Iterator[Drawn]:
-    profile = PROFILES[one.kind]
-    depths = list(one.ringed)
+def _marks(vessel: Vessel) -> Iterator[Drawn]:
+    profile = PROFILES[vessel.kind]
+    depths = list(vessel.ringed)
     if profile.marks:
         first, last, count = profile.marks
         depths += [first + (last - first) * n / max(count - 1, 1) for n in range(count)]
     middle = (0.0, (profile.half[0][1] + profile.half[-1][1]) / 2)
     for depth in depths:
         radius = _radius(profile.half, depth)
-        whole = depth in one.ringed or (profile.marks is not None and profile.marks[2] == 1)
+        whole = depth in vessel.ringed or (profile.marks is not None and profile.marks[2] == 1)
         ends = ((-radius, depth), (radius if whole else -radius * 0.25, depth))
-        yield Shape(path(placed(ends, one.at, one.turned, middle)), "", "fine")
+        yield Shape(path(placed(ends, vessel.at, vessel.turned, middle)), "", "fine")
 
 
 def _radius(half: Outline, depth: float) -> float:
@@ -123,44 +123,44 @@ def _radius(half: Outline, depth: float) -> float:
     return half[0][0]
 
 
-def _round(one: Round) -> Iterator[Drawn]:
-    yield Shape(path(arc(one.at, one.radius, 0, 360, 20), closed=True), one.fill, one.pen)
+def _round(round_: Round) -> Iterator[Drawn]:
+    yield Shape(path(arc(round_.at, round_.radius, 0, 360, 20), closed=True), round_.fill, round_.pen)
 
 
-def _drops(one: Drops) -> Iterator[Drawn]:
-    x, y = one.at
-    for n in range(one.count):
-        down = y + n * one.apart
+def _drops(drops: Drops) -> Iterator[Drawn]:
+    x, y = drops.at
+    for n in range(drops.count):
+        down = y + n * drops.apart
         shape = ((x, down), *arc((x, down + 6), 2.6, -30, 210, 10))
-        yield Shape(path(shape, closed=True), one.fill, "fine")
+        yield Shape(path(shape, closed=True), drops.fill, "fine")
 
 
-def _bubbles(one: Bubbles) -> Iterator[Drawn]:
-    (x0, y0), (x1, y1) = one.low, one.high
-    for n in range(one.count):
-        share = n / max(one.count - 1, 1)
+def _bubbles(bubbles: Bubbles) -> Iterator[Drawn]:
+    (x0, y0), (x1, y1) = bubbles.low, bubbles.high
+    for n in range(bubbles.count):
+        share = n / max(bubbles.count - 1, 1)
         sway = 3.0 if n % 2 else -3.0
         yield from _round(Round((x0 + (x1 - x0) * share + sway, y0 + (y1 - y0) * share), 1.6 + share, "sheet", "fine"))
 
 
-def _flame(one: Flame) -> Iterator[Drawn]:
-    x, y = one.at
+def _flame(flame: Flame) -> Iterator[Drawn]:
+    x, y = flame.at
     for share, fill in ((1.0, "flame"), (0.5, "sheet")):
-        h, w = one.height * share, one.height * 0.3 * share
+        h, w = flame.height * share, flame.height * 0.3 * share
         right = ((x, y), (x + w, y - h * 0.25), (x + w * 0.7, y - h * 0.55), (x, y - h))
         left = ((x - w * 0.7, y - h * 0.55), (x - w, y - h * 0.25))
         yield Shape(path((*right, *left), closed=True), "flame" if fill == "flame" else "sheet", "fine")
 
 
-def _arrow(one: Arrow) -> Iterator[Drawn]:
-    (x0, y0), (x1, y1) = one.start, one.end
+def _arrow(arrow: Arrow) -> Iterator[Drawn]:
+    (x0, y0), (x1, y1) = arrow.start, arrow.end
     length = hypot(x1 - x0, y1 - y0) or 1.0
-    nx, ny = (y1 - y0) / length * one.bend, -(x1 - x0) / length * one.bend
+    nx, ny = (y1 - y0) / length * arrow.bend, -(x1 - x0) / length * arrow.bend
     cx, cy = (x0 + x1) / 2 + nx, (y0 + y1) / 2 + ny
     way = [_bezier((x0, y0), (cx, cy), (x1, y1), n / 10) for n in range(11)]
     angle = atan2(y1 - way[-2][1], x1 - way[-2][0])
     wings = [(x1 - 7 * cos(angle + turn), y1 - 7 * sin(angle + turn)) for turn in (0.45, -0.45)]
-    yield Shape(path(way) + path((wings[0], (x1, y1), wings[1])), "", one.pen)
+    yield Shape(path(way) + path((wings[0], (x1, y1), wings[1])), "", arrow.pen)
 
 
 def _bezier(a: Point, b: Point, c: Point, t: float) -> Point:
@@ -168,53 +168,53 @@ def _bezier(a: Point, b: Point, c: Point, t: float) -> Point:
     return near * a[0] + middle * b[0] + far * c[0], near * a[1] + middle * b[1] + far * c[1]
 
 
-def _display(one: Display) -> Iterator[Drawn]:
-    (x, y), (w, h) = one.at, one.size
+def _display(display: Display) -> Iterator[Drawn]:
+    (x, y), (w, h) = display.at, display.size
     yield Shape(path(((x, y), (x + w, y), (x + w, y + h), (x, y + h)), closed=True), "sheet", "line")
-    size = min(max(min(_OF_BOX * h, (w - _RIM) / (_WIDE * len(one.text))), _SMALLEST), _LARGEST)
-    yield Words(x + w / 2, y + h / 2 + _HALF * size, one.text, "figure", "middle", round(size, 1))
+    size = min(max(min(_OF_BOX * h, (w - _RIM) / (_WIDE * len(display.text))), _SMALLEST), _LARGEST)
+    yield Words(x + w / 2, y + h / 2 + _HALF * size, display.text, "figure", "middle", round(size, 1))
 
 
-def _thermometer(one: Thermometer) -> Iterator[Drawn]:
+def _thermometer(thermometer: Thermometer) -> Iterator[Drawn]:
     def at(points: Sequence[Point]) -> Outline:
-        return placed(points, one.at, one.turned)
+        return placed(points, thermometer.at, thermometer.turned)
 
-    top = -one.length
+    top = -thermometer.length
     yield Shape(path(at(((-2.4, -4), (-2.4, top), (2.4, top), (2.4, -4))), closed=True), "sheet", "line")
-    yield Shape(path(at(((0, -4), (0, top * one.reads)))), "", "warn")
+    yield Shape(path(at(((0, -4), (0, top * thermometer.reads)))), "", "warn")
     yield Shape(path(at(arc((0, 0), 4.2, 0, 360, 16)), closed=True), "flame", "line")
 
 
-def _eye(one: Eye) -> Iterator[Drawn]:
-    (x, y), (x1, y1) = one.at, one.towards
+def _eye(eye: Eye) -> Iterator[Drawn]:
+    (x, y), (x1, y1) = eye.at, eye.towards
     angle = degrees(atan2(y1 - y, x1 - x))
     lids = (*arc((0, 5), 11, 200, 340, 8), *arc((0, -5), 11, 20, 160, 8))
-    yield Shape(path(placed(lids, one.at, angle), closed=True), "sheet", "line")
-    yield from _round(Round(placed(((3, 0),), one.at, angle)[0], 3, "metal", ""))
-    begin = placed(((14, 0),), one.at, angle)[0]
-    yield Shape(path((begin, one.towards)), "", "dashed")
+    yield Shape(path(placed(lids, eye.at, angle), closed=True), "sheet", "line")
+    yield from _round(Round(placed(((3, 0),), eye.at, angle)[0], 3, "metal", ""))
+    begin = placed(((14, 0),), eye.at, angle)[0]
+    yield Shape(path((begin, eye.towards)), "", "dashed")
 
 
-def _clamp(one: Clamp) -> Iterator[Drawn]:
-    x, (to, y) = one.rod, one.to
-    yield Shape(path(((x, one.top), (x, one.foot))), "", "heavy")
-    yield Shape(path(((x - 3 * _BENCH, one.foot), (x + 3 * _BENCH, one.foot))), "", "heavy")
+def _clamp(clamp: Clamp) -> Iterator[Drawn]:
+    x, (to, y) = clamp.rod, clamp.to
+    yield Shape(path(((x, clamp.top), (x, clamp.foot))), "", "heavy")
+    yield Shape(path(((x - 3 * _BENCH, clamp.foot), (x + 3 * _BENCH, clamp.foot))), "", "heavy")
     yield Shape(path(((x, y), (to, y))), "", "line")
     yield from _round(Round((x, y), 3.2, "metal", "line"))
 
 
-def _note(one: Note) -> Iterator[Drawn]:
-    lines = one.text.split("|")
-    x, y = one.at
-    if one.to is not None:
-        yield Shape(path(((x, y - 4 if one.anchor != "middle" else y + 4), one.to)), "", "fine")
+def _note(note: Note) -> Iterator[Drawn]:
+    lines = note.text.split("|")
+    x, y = note.at
+    if note.to is not None:
+        yield Shape(path(((x, y - 4 if note.anchor != "middle" else y + 4), note.to)), "", "fine")
     for n, text in enumerate(lines):
-        yield Words(x, y + 14 * n, text, one.word, one.anchor, _SIZES.get(one.word, _PLAIN))
+        yield Words(x, y + 14 * n, text, note.word, note.anchor, _SIZES.get(note.word, _PLAIN))
 
 
 _DRAW: dict[type[Any], Callable[[Any], Iterator[Drawn]]] = {
     Vessel: _vessel, Round: _round, Drops: _drops, Bubbles: _bubbles, Flame: _flame, Arrow: _arrow,
     Display: _display, Thermometer: _thermometer, Eye: _eye, Clamp: _clamp, Note: _note,
-    Line: lambda one: iter((Shape(path(one.points), "", one.pen),)),
-    Area: lambda one: iter((Shape(path(one.points, closed=True), one.fill, one.pen),)),
+    Line: lambda stroke: iter((Shape(path(stroke.points), "", stroke.pen),)),
+    Area: lambda surface: iter((Shape(path(surface.points, closed=True), surface.fill, surface.pen),)),
 }  # fmt: skip

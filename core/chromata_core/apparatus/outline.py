@@ -45,15 +45,15 @@ def band(outline: Sequence[Point], top: float, bottom: float) -> Outline:
 
 def _below(outline: Sequence[Point], height: float, turned_over: bool = False) -> Outline:
     """What of a closed outline lies below (y greater than) ``height``."""
-    found: list[Point] = []
+    points: list[Point] = []
     for n, here in enumerate(outline):
         before = outline[n - 1]
         if (here[1] >= height) != (before[1] >= height):
             share = (height - before[1]) / (here[1] - before[1])
-            found.append((before[0] + share * (here[0] - before[0]), height))
+            points.append((before[0] + share * (here[0] - before[0]), height))
         if here[1] >= height:
-            found.append(here)
-    return tuple((x, -y) for x, y in found) if turned_over else tuple(found)
+            points.append(here)
+    return tuple((x, -y) for x, y in points) if turned_over else tuple(points)
 
 
 def heights(outline: Sequence[Point]) -> tuple[float, float]:

@@ -14,7 +14,7 @@ from chromata_core.apparatus.scene import Scene, SceneDrawn, scene_drawn
 
 _FILES = (glass_scenes, burette_scenes, weighing_scenes, gas_scenes, heat_scenes, light_scenes)
 SCENES: dict[str, Scene] = {
-    found.key: found for file in _FILES for found in vars(file).values() if isinstance(found, Scene)
+    scene.key: scene for file in _FILES for scene in vars(file).values() if isinstance(scene, Scene)
 }
 
 

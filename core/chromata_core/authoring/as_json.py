@@ -66,7 +66,7 @@ def _short(data: object) -> bool:
 
 def use_of(hint: object) -> str:
     """For which use a field of this type takes a word (check, chart, …); empty if it takes none."""
-    plain = [one for one in get_args(hint) if one is not NoneType]
+    plain = [argument for argument in get_args(hint) if argument is not NoneType]
     return next((use for choice, use in _CHOSEN.items() if hint == choice or plain == [choice]), "")
 
 
@@ -108,16 +108,16 @@ def _shown(value: object) -> str:
 def _one_or_several(value: Any) -> str | tuple[str, ...]:
     if isinstance(value, str):
         return value
-    if isinstance(value, list) and all(isinstance(one, str) for one in value):
+    if isinstance(value, list) and all(isinstance(item, str) for item in value):
         return tuple(value)
     raise _Unfit(f"wants a text or a list of texts, not {_shown(value)}")
 
 
 def _family(value: Any) -> Family:
-    found = next((family for family in FAMILIES if family.key == value), None)
-    if found is None:
+    family = next((family for family in FAMILIES if family.key == value), None)
+    if family is None:
         raise _Unfit(unknown("family", str(value), [family.key for family in FAMILIES]))
-    return found
+    return family
 
 
 def _tagged(converter: Converter, used_for: str) -> Callable[[Any, Any], Any]:
@@ -127,7 +127,7 @@ def _tagged(converter: Converter, used_for: str) -> Callable[[Any, Any], Any]:
         known = words(used_for)
         if value["kind"] not in known:
             raise _Unfit(unknown(used_for, value["kind"], list(known)))
-        return converter.structure({key: one for key, one in value.items() if key != "kind"}, known[value["kind"]])
+        return converter.structure({key: item for key, item in value.items() if key != "kind"}, known[value["kind"]])
 
     return structure
 
@@ -153,9 +153,9 @@ def _sentence(error: BaseException, kind: type | None) -> str:
 
 def _placed(line: str) -> str:
     """“sentence @ .steps[2].title” as “steps 3, title: sentence.”"""
-    said, _, path = line.partition(" @ ")
+    text, _, path = line.partition(" @ ")
     place = ", ".join(_step(part) for part in path.split(".") if part)
-    return f"{place}: {said}".removeprefix(": ").rstrip(".?") + ("?" if said.endswith("?") else ".")
+    return f"{place}: {text}".removeprefix(": ").rstrip(".?") + ("?" if text.endswith("?") else ".")
 
 
 def _step(part: str) -> str:

@@ -24,9 +24,9 @@ def lacks(method: Method) -> list[str]:
 
     ``method`` must hold: problems_of() is asked before. Anything that breaks while it is worked is told as a lack.
     """
-    found = list(_missing(method))
-    if found:  # there is nothing to work yet
-        return found
+    gaps = list(_missing(method))
+    if gaps:  # there is nothing to work yet
+        return gaps
     try:
         return list(_example(method)) or list(_under_each_choice(method))
     except Exception as error:  # whatever breaks here would break at a bench
@@ -78,7 +78,7 @@ def _example(method: Method) -> Iterator[str]:
 
 def _under_each_choice(method: Method) -> Iterator[str]:
     """Every choice must give a result, from the example or from one that was made for it."""
-    for option in (one for one in method.options if isinstance(one, ChoiceOption)):
+    for option in (option for option in method.options if isinstance(option, ChoiceOption)):
         for choice in option.choices:
             options = {**method.example.options, option.key: choice.key}
             done = evaluate(method, example_sheet(method, options)).results

@@ -52,30 +52,30 @@ class RecordOut:
 
 def vocabulary() -> list[RecordOut]:
     """Every record of the vocabulary, a method's own first."""
-    found: dict[str, RecordOut] = {}
-    _add(Method, "", found)
+    records: dict[str, RecordOut] = {}
+    _add(Method, "", records)
     for use in USES:
         for kind in words(use).values():
-            _add(kind, use, found)
-    return list(found.values())
+            _add(kind, use, records)
+    return list(records.values())
 
 
-def _add(kind: type, use: str, found: dict[str, RecordOut]) -> None:
+def _add(kind: type, use: str, records: dict[str, RecordOut]) -> None:
     name = name_of(kind)
-    if name in found:
+    if name in records:
         return
-    made = [_field(name, field, hints(kind)[field.name]) for field in fields(kind)]
-    found[name] = RecordOut(name, use, _label(name), _help(kind), made, _start(kind, use))
+    field_outs = [_field(name, field, hints(kind)[field.name]) for field in fields(kind)]
+    records[name] = RecordOut(name, use, _label(name), _help(kind), field_outs, _start(kind, use))
     for hint in hints(kind).values():
         for inner in _records(hint):
-            _add(inner, "", found)
+            _add(inner, "", records)
 
 
 def _help(kind: type) -> str:
     """The docstring's first paragraph, as a sentence for people: fields by what the form calls them."""
     first = re.sub(r"\s+", " ", (inspect.getdoc(kind) or "").split("\n\n")[0])
     named = {field.name: _label(field.name, name_of(kind)) for field in fields(kind)}
-    return re.sub(r"``([^`]*)``", lambda found: f"“{named.get(found[1], found[1])}”", first)
+    return re.sub(r"``([^`]*)``", lambda match: f"“{named.get(match[1], match[1])}”", first)
 
 
 def _label(name: str, owner: str = "") -> str:
@@ -88,7 +88,7 @@ def _field(owner: str, field: "Field[Any]", hint: object) -> FieldOut:
     required = field.default is MISSING and field.default_factory is MISSING
     kind, of = _kind(field.name, inner)
     often = required or field.name in OFTEN
-    words = [_word(one) for one in of] if kind == "choice" else []
+    words = [_word(item) for item in of] if kind == "choice" else []
     default = field.default if isinstance(field.default, str) else ""
     return FieldOut(field.name, _label(field.name, owner), kind, many, required, often, default, of, words)
 
@@ -114,7 +114,7 @@ def _kind(name: str, hint: object) -> tuple[str, list[str]]:
     if get_origin(hint) is tuple:
         return "rows", []
     if get_origin(hint) in (Union, UnionType):
-        inner = [one for one in get_args(hint) if one is not NoneType]
+        inner = [argument for argument in get_args(hint) if argument is not NoneType]
         return _kind(name, inner[0])
     if get_origin(hint) in (Mapping, dict):
         return "pairs", []
@@ -139,17 +139,17 @@ _EMPTY: dict[str, Any] = {"text": "", "long": "", "formula": "", "number": 1, "y
 
 def _start(kind: type, use: str) -> dict[str, Any]:
     """A new record as JSON: what it must have is there and empty, everything else at its default."""
-    made: dict[str, Any] = {"kind": name_of(kind)} if use else {}
+    start: dict[str, Any] = {"kind": name_of(kind)} if use else {}
     for field in fields(kind):
         out = _field("", field, hints(kind)[field.name])
         if not out.required:
             continue
         if out.many:
-            made[field.name] = []
+            start[field.name] = []
         elif out.kind == "choice":
-            made[field.name] = out.of[0]
+            start[field.name] = out.of[0]
         elif out.kind == "record":
-            made[field.name] = _start(_records(hints(kind)[field.name])[0], "")
+            start[field.name] = _start(_records(hints(kind)[field.name])[0], "")
         else:
-            made[field.name] = _EMPTY.get(out.kind, {})
-    return made
+            start[field.name] = _EMPTY.get(out.kind, {})
+    return start

@@ -23,14 +23,16 @@ def _with_its_square(declared: Mapping[str, Any]) -> Record:
     charts, options = declared.get("charts"), declared.get("options")
     if not isinstance(charts, list) or "pairs-option" not in _kinds(options) or _SQUARE in _kinds(charts):
         return dict(declared)
-    drawn = next((one for one in charts if isinstance(one, dict) and one.get("kind") == "pairs-of-metals"), None)
+    drawn = next(
+        (chart for chart in charts if isinstance(chart, dict) and chart.get("kind") == "pairs-of-metals"), None
+    )
     square = {"kind": _SQUARE, "key": "square", "title": "Every pair against every other"}
     return {**declared, "charts": [{**square, "reading": drawn.get("reading", "")}, *charts] if drawn else charts}
 
 
 def _kinds(records: object) -> list[object]:
     """The kinds of records, whatever was sent in their place."""
-    return [one.get("kind") for one in records if isinstance(one, dict)] if isinstance(records, list) else []
+    return [record.get("kind") for record in records if isinstance(record, dict)] if isinstance(records, list) else []
 
 
 def _today(check: Any, declared: Mapping[str, Any]) -> list[Any]:
@@ -108,10 +110,10 @@ def _fewer_than(old: Mapping[str, Any], _: object) -> list[Any]:
 
 
 def _apart(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]:
-    one, other, within = old["one"], old["other"], old["within"]
-    what = f"{_label(declared, one)} {{{one}}} and {_label(declared, other).lower()} {{{other}}} differ."
-    condition = f"{one} - {other} > {within} or {other} - {one} > {within}"
-    return [_whenever(f"{one}-apart", condition, what, old["why"], old["do"], on=old["on"])]
+    first, other, within = old["one"], old["other"], old["within"]
+    what = f"{_label(declared, first)} {{{first}}} and {_label(declared, other).lower()} {{{other}}} differ."
+    condition = f"{first} - {other} > {within} or {other} - {first} > {within}"
+    return [_whenever(f"{first}-apart", condition, what, old["why"], old["do"], on=old["on"])]
 
 
 def _too_small(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]:
@@ -133,8 +135,10 @@ def _sign_of(old: Mapping[str, Any], declared: Mapping[str, Any]) -> list[Any]:
 def _quantity(declared: Mapping[str, Any], key: str) -> Mapping[str, Any]:
     quantities = declared.get("quantities")
     known = quantities if isinstance(quantities, list) else []
-    found: Mapping[str, Any] = next((one for one in known if isinstance(one, dict) and one.get("key") == key), {})
-    return {"label": key, "unit": "", **found}
+    quantity: Mapping[str, Any] = next(
+        (quantity for quantity in known if isinstance(quantity, dict) and quantity.get("key") == key), {}
+    )
+    return {"label": key, "unit": "", **quantity}
 
 
 def _label(declared: Mapping[str, Any], key: str) -> str:

@@ -42,8 +42,8 @@ def words(used_for: str) -> dict[str, type]:
 def _records() -> Iterator[type]:
     """Every record of the packages in which words stand."""
     for package in (judging, telling, methods):
-        for found in pkgutil.walk_packages(package.__path__, f"{package.__name__}."):
-            module = importlib.import_module(found.name)
+        for found_module in pkgutil.walk_packages(package.__path__, f"{package.__name__}."):
+            module = importlib.import_module(found_module.name)
             yield from (
                 kind
                 for kind in vars(module).values()

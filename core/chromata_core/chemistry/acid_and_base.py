@@ -54,7 +54,7 @@ BASES = frozenset({"NH3", "Na2CO3", "NaHCO3", "NaOH", "KOH", "Ca(OH)2"})
 def charge_left(ph: float, *parts: tuple[Protolyte, float]) -> float:
     """What is left over of all charges at ``ph``, mol/L of e: zero in a solution. ``parts`` with their mol/L."""
     h = 10.0**-ph
-    return float(h - _WATER / h + sum(c * (one.charge(ph) + one.beside) for one, c in parts))
+    return float(h - _WATER / h + sum(c * (protolyte.charge(ph) + protolyte.beside) for protolyte, c in parts))
 
 
 def ph_of(*parts: tuple[Protolyte, float]) -> float:

@@ -14,11 +14,11 @@ Mistaken = tuple[float, str]  # kg/mol, and what it is of: “the sum without Ca
 def mistaken_masses(formula: str, beside: tuple[str, ...] = ()) -> list[Mistaken]:
     """What may be taken for the molar mass of ``formula``; ``beside`` are other substances of the same work."""
     right, dry = molar_mass(formula).value, formula.replace("·", ".").partition(".")[0]
-    found = [(_mass(dry), f"that of {formula_text(dry)}, without its water")]
-    found += [(_mass(other), f"that of {formula_text(other)}") for other in beside]
-    found += _of_atoms({symbol: count for (symbol, _, _), count in atoms_of(formula).items()})
+    masses = [(_mass(dry), f"that of {formula_text(dry)}, without its water")]
+    masses += [(_mass(other), f"that of {formula_text(other)}") for other in beside]
+    masses += _of_atoms({symbol: count for (symbol, _, _), count in atoms_of(formula).items()})
     distinct: dict[str, Mistaken] = {}
-    for mass, says in found:
+    for mass, says in masses:
         if mass > 0 and abs(mass / right - 1) > 1e-4:
             distinct.setdefault(f"{mass:.6g}", (mass, says))
     return list(distinct.values())

@@ -124,9 +124,9 @@ def salt_of(formula: str) -> str:
     return _SALTS.get(formula, formula)
 
 
-def same_substance(one: str, other: str) -> bool:
+def same_substance(first: str, other: str) -> bool:
     """Whether both are the same but for their water."""
-    return _atoms(one) == _atoms(other)
+    return _atoms(first) == _atoms(other)
 
 
 def units_in(formula: str) -> float:
@@ -144,12 +144,12 @@ def _atoms(formula: str) -> frozenset[tuple[str, float]]:
 
 @lru_cache(maxsize=1)
 def _by_atoms() -> Mapping[frozenset[tuple[str, float]], Reagent]:
-    return {_atoms(one.form.formula): one for one in _REAGENTS}
+    return {_atoms(reagent.form.formula): reagent for reagent in _REAGENTS}
 
 
 def known_names() -> Mapping[str, str]:
     """Names of what is known here, by formula as it is bought."""
-    return {one.form.formula: one.name for one in _REAGENTS}
+    return {reagent.form.formula: reagent.name for reagent in _REAGENTS}
 
 
 def checked_formula(text: str) -> str:

@@ -32,9 +32,9 @@ def compute(options: argparse.Namespace) -> Said:
     outcome, at = evaluate(chosen, file.sheet, file.accepted), context_of(chosen, file.sheet)
     lines = explain(at)
     draws = draw_results(at, options.draws, options.seed) if options.draws else []
-    data = {**asdict(outcome), "lines": [asdict(line) for line in lines], "draws": [asdict(one) for one in draws]}
-    said = "".join(f"\n  {one.label}: {one.sentence}" for one in draws)
-    return _text(outcome, lines) + (f"\n\nRandom draws{said}" if draws else ""), data
+    data = {**asdict(outcome), "lines": [asdict(line) for line in lines], "draws": [asdict(draw) for draw in draws]}
+    text = "".join(f"\n  {draw.label}: {draw.sentence}" for draw in draws)
+    return _text(outcome, lines) + (f"\n\nRandom draws{text}" if draws else ""), data
 
 
 def _with_flags(file: SheetFile, options: argparse.Namespace) -> SheetFile:
@@ -67,15 +67,18 @@ def _text(outcome: Evaluation, lines: list[WorkedLine]) -> str:
     return "\n".join(parts)
 
 
-def _statistic(one: Statistic) -> str:
-    return f"  {one.of}: {one.label} {one.text}"
+def _statistic(statistic: Statistic) -> str:
+    return f"  {statistic.of}: {statistic.label} {statistic.text}"
 
 
-def _finding(one: Finding) -> str:
+def _finding(finding: Finding) -> str:
     place = ", ".join(
-        [*([f"trial {one.trial}"] if one.trial is not None else []), *([f"row {one.index}"] if one.index else [])]
+        [
+            *([f"trial {finding.trial}"] if finding.trial is not None else []),
+            *([f"row {finding.index}"] if finding.index else []),
+        ]
     )
-    return f"  {one.level}{f' ({place})' if place else ''}: {one.what} {one.why} {one.do}".rstrip()
+    return f"  {finding.level}{f' ({place})' if place else ''}: {finding.what} {finding.why} {finding.do}".rstrip()
 
 
 def compare(options: argparse.Namespace) -> Said:
@@ -87,15 +90,15 @@ def compare(options: argparse.Namespace) -> Said:
     if missing:
         raise SheetError([f"{', '.join(missing)} gives no result, so it cannot be compared."])
     key = options.result or chosen.compares or outcomes[0].results[0].key
-    found = [next((r for r in outcome.results if r.key == key), None) for outcome in outcomes]
+    means = [next((r for r in outcome.results if r.key == key), None) for outcome in outcomes]
     results = [
         BenchResult(number, product or "all", result.value, result.expanded)
-        for number, (result, product) in enumerate(zip(found, _products(options), strict=True), 1)
+        for number, (result, product) in enumerate(zip(means, _products(options), strict=True), 1)
         if result is not None
     ]
-    if len(results) < len(found):
+    if len(results) < len(means):
         raise SheetError([f"“{key}” is not a result of every file. Name another with --result."])
-    first = next(result for result in found if result is not None)
+    first = next(result for result in means if result is not None)
     compared = class_comparison(first.label, first.unit, results)
     assert compared is not None
     everyone = [result.value for result in results]
@@ -128,10 +131,10 @@ def _welch(sets: list[list[float]]) -> dict[str, float] | None:
     if len(sets) != 2:
         return None
     try:
-        found = welch(*sets)
+        test = welch(*sets)
     except TooFewError:
         return None
-    return {"t": found.statistic, "dof": found.dof, "p": found.p}
+    return {"t": test.statistic, "dof": test.dof, "p": test.p}
 
 
 def plan(options: argparse.Namespace) -> Said:
@@ -139,10 +142,12 @@ def plan(options: argparse.Namespace) -> Said:
     chosen = method_of(options.method)
     given = Sheet(pairs_of(options.option, "option"), pairs_of(options.instrument, "instrument"))
     told = predict(chosen, given, options.benches)
-    lines = ["Aim for", *(f"  {one.label}: {one.text}" for one in told.supplies.targets)]
+    lines = ["Aim for", *(f"  {target.label}: {target.text}" for target in told.supplies.targets)]
     lines += ["", f"For {options.benches} benches"]
-    lines += [f"  {one.label}: {one.whole_class}" for one in told.supplies.supplies]
-    lines += ["", *(f"{one.label}: {one.sentence}" for one in told.timetables)] if told.timetables else []
+    lines += [f"  {supply.label}: {supply.whole_class}" for supply in told.supplies.supplies]
+    lines += (
+        ["", *(f"{timetable.label}: {timetable.sentence}" for timetable in told.timetables)] if told.timetables else []
+    )
     if told.result:
         best = foresee(chosen, given).improvement
         lines += ["", f"Expect {told.result} to {told.relative}. {told.advice} {best}".rstrip()]

@@ -42,9 +42,9 @@ def text_of(name: str) -> str:
         raise SheetError([f"{name} cannot be read: {reason}."]) from error
 
 
-def pairs_of(said: list[str], flag: str) -> dict[str, str]:
+def pairs_of(texts: list[str], flag: str) -> dict[str, str]:
     """``KEY=TEXT`` of a flag that may be repeated."""
-    pairs = [text.partition("=") for text in said]
+    pairs = [text.partition("=") for text in texts]
     wrong = next((key for key, equals, _ in pairs if not equals), None)
     if wrong is not None:
         raise SheetError([f"--{flag} {wrong} needs a value: --{flag} KEY=TEXT."])

@@ -14,15 +14,15 @@ from chromata_core.telling.file_schema import readings_schema
 
 
 def list_methods(_: argparse.Namespace) -> Said:
-    cards = [card(found) for found in methods().values()]
-    width = max(len(found.slug) for found in cards)
-    lines = [f"{found.slug:<{width}}  {found.family_label}: {found.title}. {found.question}" for found in cards]
-    return "\n".join(lines), [asdict(found) for found in cards]
+    cards = [card(method) for method in methods().values()]
+    width = max(len(card.slug) for card in cards)
+    lines = [f"{card.slug:<{width}}  {card.family_label}: {card.title}. {card.question}" for card in cards]
+    return "\n".join(lines), [asdict(card) for card in cards]
 
 
 def list_choices(_: argparse.Namespace) -> Said:
-    said = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
-    return "\n".join(said), [asdict(choice) for choice in CHOICES]
+    paragraphs = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
+    return "\n".join(paragraphs), [asdict(choice) for choice in CHOICES]
 
 
 def list_vocabulary(_: argparse.Namespace) -> Said:

@@ -39,6 +39,6 @@ def check(options: argparse.Namespace) -> Said:
     if missing:
         raise SheetError(missing)
     more = wishes(chosen)
-    said = f"“{chosen.title}” holds and is complete."
-    said += "".join(f"\nMay wait: {wish}" for wish in more)
-    return said, {"slug": chosen.slug, "complete": True, "wishes": more}
+    sentence = f"“{chosen.title}” holds and is complete."
+    sentence += "".join(f"\nMay wait: {wish}" for wish in more)
+    return sentence, {"slug": chosen.slug, "complete": True, "wishes": more}

@@ -60,8 +60,8 @@ def scatter(rest: Column, freedom: int) -> tuple[Column, float]:
 
 def line_x(xs: Column, ys: Column, y0: Column) -> Column:
     """The x at which the line through (xs, ys) has the height ``y0``; CurveError for fewer than three points."""
-    found = _fit(xs, ys, origin=False)
-    column: Column = found.x_mean + (y0 - found.y_mean) / found.slope
+    fit = _fit(xs, ys, origin=False)
+    column: Column = fit.x_mean + (y0 - fit.y_mean) / fit.slope
     return column
 
 
@@ -77,22 +77,22 @@ def line_slope_origin(xs: Column, ys: Column) -> Column:
 
 def line_intercept(xs: Column, ys: Column) -> Column:
     """Its height at x = 0."""
-    found = _fit(xs, ys, origin=False)
-    column: Column = found.y_mean - found.slope * found.x_mean
+    fit = _fit(xs, ys, origin=False)
+    column: Column = fit.y_mean - fit.slope * fit.x_mean
     return column
 
 
 def doubt_of_slope(xs: Column, ys: Column) -> Column:
     """Standard uncertainty of the slope from the scatter about the line: s/√Sxx."""
-    found = _fit(xs, ys, origin=False)
-    column: Column = found.s / np.sqrt(np.real(found.sxx))
+    fit = _fit(xs, ys, origin=False)
+    column: Column = fit.s / np.sqrt(np.real(fit.sxx))
     return column
 
 
 def doubt_of_slope_origin(xs: Column, ys: Column) -> Column:
     """The same of the line through the origin: s/√Σx²."""
-    found = _fit(xs, ys, origin=True)
-    column: Column = found.s / np.sqrt(np.real(found.sxx))
+    fit = _fit(xs, ys, origin=True)
+    column: Column = fit.s / np.sqrt(np.real(fit.sxx))
     return column
 
 
@@ -118,15 +118,15 @@ def freedom_about_origin(xs: Column, ys: Column) -> Column:
 
 def doubt_of_middle(xs: Column, ys: Column) -> Column:
     """Standard uncertainty of the line's height at the mean of x, s/√n: it and that of the slope are independent."""
-    found = _fit(xs, ys, origin=False)
-    column: Column = found.s * sqrt(found.share)
+    fit = _fit(xs, ys, origin=False)
+    column: Column = fit.s * sqrt(fit.share)
     return column
 
 
 def doubt_of_intercept(xs: Column, ys: Column) -> Column:
     """Standard uncertainty of the height at x = 0: s·√(1/n + x̄²/Sxx)."""
-    found = _fit(xs, ys, origin=False)
-    column: Column = found.s * np.sqrt(np.real(found.share + found.x_mean * found.x_mean / found.sxx))
+    fit = _fit(xs, ys, origin=False)
+    column: Column = fit.s * np.sqrt(np.real(fit.share + fit.x_mean * fit.x_mean / fit.sxx))
     return column
 
 
@@ -149,8 +149,8 @@ def scatter_of_reading(xs: Column, ys: Column, y0: Column, times: Column) -> Col
     return _of_reading(_fit(xs, ys, origin=False), y0, times)
 
 
-def _of_reading(found: _Fit, y0: Column, times: Column) -> Column:
-    column: Column = np.abs(found.s / np.real(found.slope)) / np.sqrt(np.real(times)) + 0 * np.real(y0)
+def _of_reading(fit: _Fit, y0: Column, times: Column) -> Column:
+    column: Column = np.abs(fit.s / np.real(fit.slope)) / np.sqrt(np.real(times)) + 0 * np.real(y0)
     return column
 
 
@@ -169,9 +169,9 @@ def doubt_of_line_origin(xs: Column, ys: Column, y0: Column) -> Column:
     return _doubt_of(_fit(xs, ys, origin=True), y0)
 
 
-def _doubt_of(found: _Fit, y0: Column) -> Column:
-    away = (y0 - found.y_mean) / found.slope
-    column: Column = np.abs(found.s / np.real(found.slope)) * np.sqrt(np.real(found.share + away * away / found.sxx))
+def _doubt_of(fit: _Fit, y0: Column) -> Column:
+    away = (y0 - fit.y_mean) / fit.slope
+    column: Column = np.abs(fit.s / np.real(fit.slope)) * np.sqrt(np.real(fit.share + away * away / fit.sxx))
     return column
 
 
@@ -207,16 +207,16 @@ class LineTests:
 
 def line_tests(xs: Sequence[float], ys: Sequence[float]) -> LineTests:
     """t test of the intercept, and of the quadratic term of a parabola through the same points."""
-    found = line(xs, ys)
-    zero = _two_sided(found.intercept, found.u_intercept, found.dof)
+    fitted = line(xs, ys)
+    zero = _two_sided(fitted.intercept, fitted.u_intercept, fitted.dof)
     bow = None
     if len(set(xs)) > 3:
         # Residuals against what is left of (x − x̄)² once its own line is taken out: the partial regression.
-        squares = [(x - found.x_mean) ** 2 for x in xs]
+        squares = [(x - fitted.x_mean) ** 2 for x in xs]
         left = line(xs, squares).residuals
         size = fsum(value * value for value in left)
-        slope = fsum(a * b for a, b in zip(left, found.residuals, strict=True)) / size
-        rest = fsum((r - slope * v) ** 2 for r, v in zip(found.residuals, left, strict=True))
+        slope = fsum(a * b for a, b in zip(left, fitted.residuals, strict=True)) / size
+        rest = fsum((r - slope * v) ** 2 for r, v in zip(fitted.residuals, left, strict=True))
         freedom = len(xs) - 3
         bow = _two_sided(slope, sqrt(rest / freedom / size), freedom)
     return LineTests(zero, bow)

@@ -85,31 +85,31 @@ def by_first_derivative(volumes: Read, values: Read) -> Points:
 
 def by_second_derivative(volumes: Read, values: Read, reach: int = 1) -> Points:
     """Where the second derivative passes zero beside the steepest point; CurveError if the jump was not passed."""
-    found, left = _zero_of_second(volumes, values, reach)
-    before, after = found.second[left], found.second[left + 1]
-    start, end = found.volumes[left], found.volumes[left + 1]
+    derived, left = _zero_of_second(volumes, values, reach)
+    before, after = derived.second[left], derived.second[left + 1]
+    start, end = derived.volumes[left], derived.volumes[left + 1]
     volume: Points = start + before / (before - after) * (end - start)
     return volume
 
 
 def step_at_jump(volumes: Read, values: Read) -> Points:
     """The step between the two points around the end point: what it can be known to, at worst by half."""
-    found, left = _zero_of_second(volumes, values, 1)
-    step: Points = found.volumes[left + 1] - found.volumes[left]
+    derived, left = _zero_of_second(volumes, values, 1)
+    step: Points = derived.volumes[left + 1] - derived.volumes[left]
     return step
 
 
 def _zero_of_second(volumes: Read, values: Read, reach: int) -> tuple[Derivatives, int]:
     """The derivatives, and the point after which the second one passes zero, nearest the steepest."""
-    found = derivatives(volumes, values, reach)
+    derived = derivatives(volumes, values, reach)
     ends = _real(_columns(values))
     rising = 1.0 if ends[-1] > ends[0] else -1.0
-    slope, bend = rising * _real(found.first), rising * _real(found.second)
+    slope, bend = rising * _real(derived.first), rising * _real(derived.second)
     top = int(np.argmax(slope))
     crossings = [i for i in range(len(bend) - 1) if bend[i] > 0 >= bend[i + 1]]
     if not crossings or min(abs(i + 0.5 - top) for i in crossings) > 2:
         raise CurveError("The curve has not bent back yet: the jump is not passed. Add titrant and read on.")
-    return found, min(crossings, key=lambda i: abs(i + 0.5 - top))
+    return derived, min(crossings, key=lambda i: abs(i + 0.5 - top))
 
 
 def gran(volumes: Read, ph: Read, start_volume: Points | float, weak: bool = False) -> Points:

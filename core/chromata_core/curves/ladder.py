@@ -28,8 +28,8 @@ def ladder(pairs: Mapping[tuple[str, str], float], reference: str) -> Ladder:
     metals = sorted({metal for pair in pairs for metal in pair})
     if reference not in metals:
         raise CurveError(f"{reference} is in none of the measured pairs.")
-    found = _solved(pairs, metals, reference)
-    return Ladder(*found, _suspect(pairs, metals, reference, found[3]))
+    solved = _solved(pairs, metals, reference)
+    return Ladder(*solved, _suspect(pairs, metals, reference, solved[3]))
 
 
 Solved = tuple[dict[str, float], dict[str, float], dict[tuple[str, str], float], float]

@@ -63,4 +63,4 @@ def names_in(hint: object) -> Names | None:
     """What the texts of a field of this type name: one text, or a tuple of them."""
     if get_origin(hint) is tuple:
         return names_in(get_args(hint)[0])
-    return next((one for one in get_args(hint) if isinstance(one, Names)), None)
+    return next((argument for argument in get_args(hint) if isinstance(argument, Names)), None)

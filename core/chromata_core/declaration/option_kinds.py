@@ -119,10 +119,10 @@ class ListOption:
 
     def planned(self, text: str) -> list[Planned]:
         """What ``text`` plans, one for each trial or row; ReadingError for what cannot be planned so."""
-        found = [Planned(parse_reading(part).value) for part in text.split(";")]
-        if len(found) > _MOST_LISTED or min(one.value for one in found) <= 0:
+        values = [Planned(parse_reading(part).value) for part in text.split(";")]
+        if len(values) > _MOST_LISTED or min(value.value for value in values) <= 0:
             raise ReadingError(f"Give 1 to {_MOST_LISTED} values above zero, with semicolons between them: 5; 15; 30.")
-        return found
+        return values
 
     def in_units(self, text: str) -> str:
         """``text`` with every value in the option's unit; as it stands where no unit is written."""

@@ -36,15 +36,15 @@ def otherwise(method: Method, common: Mapping[str, str], own: Mapping[str, str])
     """What is chosen for one sample otherwise than in ``common``: ``own``, and what its choices set. A number that was
     chosen for all stays; one that only followed from a common choice does not.
     """
-    found = dict(own)
+    texts = dict(own)
     for option in method.all_options:
         choices = option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ()
         taken = next((choice for choice in choices if choice.key == own.get(option.key)), None)
         for key, text in taken.sets.items() if taken else ():
-            followed = resolve_options(method, {name: said for name, said in common.items() if name != key})[key]
+            followed = resolve_options(method, {name: text for name, text in common.items() if name != key})[key]
             if key not in own and common.get(key, followed) == followed:
-                found[key] = text
-    return found
+                texts[key] = text
+    return texts
 
 
 def unit_options(method: Method) -> set[str]:
@@ -130,12 +130,14 @@ def _option_problems(method: Method, option: Option, resolved: dict[str, str]) -
 
 def listed(option: ListOption, text: str) -> list[Decimal]:
     """The values of a list option: “5; 15; 30”."""
-    return [one.value for one in option.planned(text)]
+    return [planned.value for planned in option.planned(text)]
 
 
 def _check_along(method: Method, option: ListOption, resolved: Mapping[str, str]) -> None:
     planned = option.planned(resolved[option.key])
-    leading = next((one for one in method.options if one.key == option.along and isinstance(one, ListOption)), None)
+    leading = next(
+        (listing for listing in method.options if listing.key == option.along and isinstance(listing, ListOption)), None
+    )
     if leading is None or not holds(option.when, resolved):
         return
     if len(planned) != len(wanted := leading.planned(resolved[leading.key])):

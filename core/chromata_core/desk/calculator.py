@@ -61,14 +61,14 @@ class Calculator:
     fields: tuple[FieldOf, ...]
     work: Callable[[Said], WorkedOut] = field(repr=False)
 
-    def worked(self, said: Said) -> WorkedOut:
+    def worked(self, form: Said) -> WorkedOut:
         """With the examples where nothing is written."""
-        unknown = [key for key in said if key not in {one.key for one in self.fields}]
+        unknown = [key for key in form if key not in {field.key for field in self.fields}]
         if unknown:
             raise ReadingError(f"{self.title} has no field “{unknown[0][:40]}”.")
-        if any(len(text) > _LONGEST for text in said.values()):
+        if any(len(text) > _LONGEST for text in form.values()):
             raise ReadingError(f"That is more than {_LONGEST} characters. Write less of it.")
-        return self.work({one.key: said.get(one.key, "").strip() or one.example for one in self.fields})
+        return self.work({field.key: form.get(field.key, "").strip() or field.example for field in self.fields})
 
 
 def si_of(text: str, symbol: str, what: str, above: float | None = 0.0) -> float:

@@ -20,7 +20,7 @@ _STRONG = -3.0  # pKₐ of an acid that is all H⁺ at any concentration used he
 
 
 def _pairs(text: str) -> list[tuple[float, float]]:
-    found = []
+    pairs = []
     for row in text.splitlines():
         parts = row.replace("\t", " ").replace(";", " ").split()
         if not parts:
@@ -28,41 +28,41 @@ def _pairs(text: str) -> list[tuple[float, float]]:
         if len(parts) != 2:
             raise ReadingError(f"“{row.strip()[:40]}” is not one x and one y. Write “2.00 0.163” on each line.")
         x, y = (float(parse_reading(part).value) for part in parts)
-        found.append((x, y))
-    if len(found) > _MOST_POINTS:
-        raise ReadingError(f"{len(found)} points are too many; {_MOST_POINTS} at most.")
-    return found
+        pairs.append((x, y))
+    if len(pairs) > _MOST_POINTS:
+        raise ReadingError(f"{len(pairs)} points are too many; {_MOST_POINTS} at most.")
+    return pairs
 
 
-def _fit(said: Said) -> WorkedOut:
-    points = _pairs(said["points"])
-    origin = said["through"] == "origin"
-    found = line([x for x, _ in points], [y for _, y in points], through_origin=origin)
-    k = coverage_factor(found.dof)
-    slope, intercept = report(found.slope, k * found.u_slope), report(found.intercept, k * found.u_intercept)
+def _fit(form: Said) -> WorkedOut:
+    points = _pairs(form["points"])
+    origin = form["through"] == "origin"
+    fitted = line([x for x, _ in points], [y for _, y in points], through_origin=origin)
+    k = coverage_factor(fitted.dof)
+    slope, intercept = report(fitted.slope, k * fitted.u_slope), report(fitted.intercept, k * fitted.u_intercept)
     steps = [
-        WorkedStep("Slope", f"{slope.text}, u = {with_figures(found.u_slope, 2)}"),
-        *([] if origin else [WorkedStep("Intercept", f"{intercept.text}, u = {with_figures(found.u_intercept, 2)}")]),
+        WorkedStep("Slope", f"{slope.text}, u = {with_figures(fitted.u_slope, 2)}"),
+        *([] if origin else [WorkedStep("Intercept", f"{intercept.text}, u = {with_figures(fitted.u_intercept, 2)}")]),
         WorkedStep(
             "Scatter about it",
-            f"s = {with_figures(found.s, 3)} with {found.dof} degrees of freedom, r² = {found.r2:.5f}",
+            f"s = {with_figures(fitted.s, 3)} with {fitted.dof} degrees of freedom, r² = {fitted.r2:.5f}",
         ),
     ]
     marks: list[ChartMark] = []
-    result, value, limit = f"y = {with_figures(found.slope, 4)} x + {with_figures(found.intercept, 4)}", "", ""
-    if said["read"] != "none":
-        y0 = float(parse_reading(said["read"]).value)
-        if not found.slope:
+    result, value, limit = f"y = {with_figures(fitted.slope, 4)} x + {with_figures(fitted.intercept, 4)}", "", ""
+    if form["read"] != "none":
+        y0 = float(parse_reading(form["read"]).value)
+        if not fitted.slope:
             raise ReadingError("The line is level: no x can be read off it.")
-        x0 = (y0 - found.intercept) / found.slope
+        x0 = (y0 - fitted.intercept) / fitted.slope
         # Inverse prediction of one reading: EURACHEM/CITAC CG4, E.4.2.
-        spread = 1 + found.share + ((y0 - found.y_mean) / found.slope) ** 2 / found.sxx
-        u = found.s / abs(found.slope) * sqrt(spread)
+        spread = 1 + fitted.share + ((y0 - fitted.y_mean) / fitted.slope) ** 2 / fitted.sxx
+        u = fitted.s / abs(fitted.slope) * sqrt(spread)
         told = report(x0, k * u)
         steps.append(
             WorkedStep(
                 "Read off",
-                f"x = ({y0:g} − {with_figures(found.intercept, 4)}) / {with_figures(found.slope, 4)}, u = {with_figures(u, 2)}, k = {with_figures(k, 3)}",
+                f"x = ({y0:g} − {with_figures(fitted.intercept, 4)}) / {with_figures(fitted.slope, 4)}, u = {with_figures(u, 2)}, k = {with_figures(k, 3)}",
             )
         )
         low, high = min(x for x, _ in points), max(x for x, _ in points)
@@ -70,7 +70,7 @@ def _fit(said: Said) -> WorkedOut:
             steps.append(WorkedStep("Look again", "It lies outside the points: nobody has measured the line there."))
         marks = [ChartMark(f"x = {with_figures(x0, 4)}", x=x0), ChartMark(f"y = {y0:g}", y=y0)]
         result, value, limit = f"x = {told.text}", "" if told.power else told.value, told.uncertainty
-    ends = [(x, found.at(x)) for x in (min(x for x, _ in points), max(x for x, _ in points))]
+    ends = [(x, fitted.at(x)) for x in (min(x for x, _ in points), max(x for x, _ in points))]
     chart = Chart(
         "fit",
         "Line",
@@ -92,12 +92,12 @@ def titration_ph(acid: float, volume: float, pka: float, base: float, added: flo
     return ph_of((Protolyte((pka,)), acid * volume / whole), (PROTOLYTES["NaOH"], base * added / whole))
 
 
-def _titration(said: Said) -> WorkedOut:
-    acid, base = (si_of(said[key], "mol/L", "A concentration") / 1000 for key in ("acid", "base"))
+def _titration(form: Said) -> WorkedOut:
+    acid, base = (si_of(form[key], "mol/L", "A concentration") / 1000 for key in ("acid", "base"))
     if max(acid, base) > _STRONGEST:
         raise ReadingError(f"No solution is stronger than {_STRONGEST:g} mol/L. Look at the concentrations again.")
-    volume = si_of(said["volume"], "mL", "The volume") * 1e6
-    pka = _STRONG if said["pka"].lower() == "strong" else float(parse_reading(said["pka"]).value)
+    volume = si_of(form["volume"], "mL", "The volume") * 1e6
+    pka = _STRONG if form["pka"].lower() == "strong" else float(parse_reading(form["pka"]).value)
     if not -10 <= pka <= 14:
         raise ReadingError("A pKₐ lies between −10 and 14. Write “strong” for an acid that gives all of its H⁺.")
     end = acid * volume / base
@@ -108,7 +108,7 @@ def _titration(said: Said) -> WorkedOut:
     at_end = titration_ph(acid, volume, pka, base, end)
     steep = titration_ph(acid, volume, pka, base, end * 1.001) - titration_ph(acid, volume, pka, base, end * 0.999)
     steps = [
-        WorkedStep("Equivalence", f"{said['acid']} × {said['volume']} / {said['base']} = {with_figures(end, 4)} mL"),
+        WorkedStep("Equivalence", f"{form['acid']} × {form['volume']} / {form['base']} = {with_figures(end, 4)} mL"),
         WorkedStep("pH there", f"{at_end:.2f}: choose an indicator that changes near it"),
         WorkedStep(
             "Halfway",

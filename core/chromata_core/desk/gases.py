@@ -11,11 +11,11 @@ R = 8.314462618  # J/(mol·K), CODATA 2018, exact since the SI of 2019
 _STANDARD_T, _STANDARD_P = 273.15, 101_325.0
 
 
-def _over_water(said: Said) -> WorkedOut:
-    volume = si_of(said["volume"], "mL", "The volume")
-    celsius = float(read_in(said["temperature"], "°C").value)
-    total = si_of(said["pressure"], "kPa", "The pressure")
-    vapour = vapour_pressure(celsius) if said["collected"] == "water" else 0.0
+def _over_water(form: Said) -> WorkedOut:
+    volume = si_of(form["volume"], "mL", "The volume")
+    celsius = float(read_in(form["temperature"], "°C").value)
+    total = si_of(form["pressure"], "kPa", "The pressure")
+    vapour = vapour_pressure(celsius) if form["collected"] == "water" else 0.0
     dry, kelvin = total - vapour, celsius + 273.15
     if dry <= 0:
         raise ReadingError("The vapour alone has more than that pressure. Look at temperature and pressure again.")
@@ -38,8 +38,8 @@ def _over_water(said: Said) -> WorkedOut:
     )
 
 
-def _vapour(said: Said) -> WorkedOut:
-    celsius = float(read_in(said["temperature"], "°C").value)
+def _vapour(form: Said) -> WorkedOut:
+    celsius = float(read_in(form["temperature"], "°C").value)
     pascal = vapour_pressure(celsius)
     steps = [
         WorkedStep("In other units", f"{pascal / 133.322387415:.2f} mmHg, {pascal / 101_325:.5f} atm"),

@@ -14,40 +14,40 @@ from chromata_core.quantity.units import unit
 from chromata_core.uncertainty.budget import coverage_factor
 
 
-def _dilution(said: Said) -> WorkedOut:
-    stock, wanted = (si_of(said[key], "mol/L", "A concentration") for key in ("stock", "wanted"))
-    volume = si_of(said["volume"], "mL", "The volume")
+def _dilution(form: Said) -> WorkedOut:
+    stock, wanted = (si_of(form[key], "mol/L", "A concentration") for key in ("stock", "wanted"))
+    volume = si_of(form["volume"], "mL", "The volume")
     if wanted > stock:
         raise ReadingError(
-            f"The stock ({said['stock']}) is weaker than what is wanted ({said['wanted']}): diluting makes it weaker still."
+            f"The stock ({form['stock']}) is weaker than what is wanted ({form['wanted']}): diluting makes it weaker still."
         )
     taken = wanted * volume / stock
     millilitres, whole = unit("mL").from_si(taken), unit("mL").from_si(volume)
     steps = [
         WorkedStep("What is in it stays in it", "c₁ · V₁ = c₂ · V₂"),
         WorkedStep(
-            "Taken", f"V₁ = {said['wanted']} × {whole:g} mL / {said['stock']} = {with_figures(millilitres, 4)} mL"
+            "Taken", f"V₁ = {form['wanted']} × {whole:g} mL / {form['stock']} = {with_figures(millilitres, 4)} mL"
         ),
         WorkedStep("Water", f"about {with_figures(whole - millilitres, 3)} mL, filled up to {whole:g} mL"),
         WorkedStep("Dilution factor", f"{with_figures(stock / wanted, 4)}"),
     ]
     bottle = Bottle(1, "the stock", "H2O", True, stock, 0.0, 1.0)
     for exact, label in ((True, "With a flask and pipettes"), (False, "With cylinders")):
-        found = ways(Wanted("H2O", wanted, volume, exact), bottle, USUAL)
-        if found and found[0].stages:
-            way = found[0]
-            made = way.result()
-            molar = report(unit("mol/L").from_si(made.value), unit("mol/L").from_si(made.budget.expanded))
+        possible = ways(Wanted("H2O", wanted, volume, exact), bottle, USUAL)
+        if possible and possible[0].stages:
+            way = possible[0]
+            result = way.result()
+            molar = report(unit("mol/L").from_si(result.value), unit("mol/L").from_si(result.budget.expanded))
             line = lead_of(replace(way, bottle=bottle)).replace(f"the stock {bottle.strength}", "the stock")
             steps.append(WorkedStep(label, f"{line}: {molar.text} mol/L, the stock taken as exact"))
     return WorkedOut(f"{with_figures(millilitres, 4)} mL of the stock, made up to {whole:g} mL", steps)
 
 
-def _molar_mass(said: Said) -> WorkedOut:
-    formula = said["formula"]
-    found = molar_mass(formula)
-    u = sum((source.u * size) ** 2 for source, size in found.sources) ** 0.5
-    grams, expanded = found.value / KILO, coverage_factor(float("inf")) * u / KILO
+def _molar_mass(form: Said) -> WorkedOut:
+    formula = form["formula"]
+    mass = molar_mass(formula)
+    u = sum((source.u * size) ** 2 for source, size in mass.sources) ** 0.5
+    grams, expanded = mass.value / KILO, coverage_factor(float("inf")) * u / KILO
     told = report(grams, expanded) if expanded else None
     steps = [
         WorkedStep(

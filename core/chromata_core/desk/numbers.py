@@ -26,26 +26,26 @@ _KIND = re.compile(r", +[a-z0-9]+\s*$")  # a comma within a number has no space 
 _DISTRIBUTIONS: dict[str, Distribution] = {"95": "normal95", "rect": "rectangular", "tri": "triangular", "u": "normal"}
 
 
-def _convert(said: Said) -> WorkedOut:
-    typed = parse_reading(said["given"])
+def _convert(form: Said) -> WorkedOut:
+    typed = parse_reading(form["given"])
     if not typed.unit:
         raise ReadingError("Write the unit behind the number: 760 mmHg.")
-    factor, offset = conversion(typed.unit, said["to"])
+    factor, offset = conversion(typed.unit, form["to"])
     value = float(typed.value) * factor + offset
-    shown = written_in(said["given"], said["to"])
+    shown = written_in(form["given"], form["to"])
     steps = [
         WorkedStep(
             "Factor",
-            f"1 {typed.unit} is {factor:.10g} {said['to']}" + (f", and {offset:+.10g} for the zero" if offset else ""),
+            f"1 {typed.unit} is {factor:.10g} {form['to']}" + (f", and {offset:+.10g} for the zero" if offset else ""),
         )
     ]
-    steps += [WorkedStep("All digits", f"{value:.10g} {said['to']}")]
-    return WorkedOut(f"{shown} {said['to']}", steps, value=shown, unit=said["to"])
+    steps += [WorkedStep("All digits", f"{value:.10g} {form['to']}")]
+    return WorkedOut(f"{shown} {form['to']}", steps, value=shown, unit=form["to"])
 
 
-def _figures(said: Said) -> WorkedOut:
-    typed = parse_reading(said["number"])
-    wanted = parse_reading(said["to"])
+def _figures(form: Said) -> WorkedOut:
+    typed = parse_reading(form["number"])
+    wanted = parse_reading(form["to"])
     if wanted.value != int(wanted.value) or not 1 <= wanted.value <= _MOST_FIGURES:
         raise ReadingError(f"Round to 1 to {_MOST_FIGURES} figures.")
     told = f"{typed.figures} significant figure{'s' if typed.figures != 1 else ''}"
@@ -61,20 +61,20 @@ def _figures(said: Said) -> WorkedOut:
     return WorkedOut(f"{told}; {rounded} with {int(wanted.value)}", steps)
 
 
-def _percent(said: Said) -> WorkedOut:
-    accepted = parse_reading(said["accepted"])
-    if parse_reading(said["found"]).unit and not accepted.unit:
+def _percent(form: Said) -> WorkedOut:
+    accepted = parse_reading(form["accepted"])
+    if parse_reading(form["found"]).unit and not accepted.unit:
         raise ReadingError("Write the unit behind the accepted value too, so that the two can be held together.")
-    found = read_in(said["found"], accepted.unit) if accepted.unit else parse_reading(said["found"])
+    typed = read_in(form["found"], accepted.unit) if accepted.unit else parse_reading(form["found"])
     if not accepted.value:
         raise ReadingError(
             "An accepted value of zero has no percent error: the difference itself is all that can be said."
         )
-    off = float(found.value - accepted.value)
+    off = float(typed.value - accepted.value)
     percent = 100 * off / abs(float(accepted.value))
-    figures = max(2, min(found.figures, accepted.figures))
+    figures = max(2, min(typed.figures, accepted.figures))
     steps = [
-        WorkedStep("Difference", f"{found.value:f} − {accepted.value:f} = {off:.6g} {accepted.unit}".rstrip()),
+        WorkedStep("Difference", f"{typed.value:f} − {accepted.value:f} = {off:.6g} {accepted.unit}".rstrip()),
         WorkedStep(
             "Held against the accepted value",
             f"{off:.6g} / {abs(accepted.value):f} = {with_figures(percent, figures)} %",
@@ -84,11 +84,11 @@ def _percent(said: Said) -> WorkedOut:
     return WorkedOut(f"{with_figures(percent, 2)} %, {side}", steps)
 
 
-def _combine(said: Said) -> WorkedOut:
-    formula, symbol = said["formula"], "" if said["unit"] == _PLAIN else said["unit"]
+def _combine(form: Said) -> WorkedOut:
+    formula, symbol = form["formula"], "" if form["unit"] == _PLAIN else form["unit"]
     tree = parse_formula(formula)
     wanted = set(names(tree))
-    values, sources, units, shown = _inputs(said["inputs"], wanted)
+    values, sources, units, shown = _inputs(form["inputs"], wanted)
     missing = sorted(wanted - values.keys())
     if missing:
         raise ReadingError(f"Write a line for {missing[0]}: “{missing[0]} = 1.00 ± 0.01 g”.")
@@ -98,27 +98,29 @@ def _combine(said: Said) -> WorkedOut:
             f"The formula does not come to {symbol or 'a plain number'} with these units. Look at the units, or choose another for the result."
         )
     with np.errstate(all="ignore"):
-        found = Propagation(formula, sources).at(values)
-    if not (isfinite(found.value) and isfinite(found.budget.u)):
+        propagated = Propagation(formula, sources).at(values)
+    if not (isfinite(propagated.value) and isfinite(propagated.budget.u)):
         raise ReadingError("The formula has no value there: it divides by zero, or takes a root or logarithm of less.")
-    made, scale = found.budget, 1 / asked.factor
-    value = asked.from_si(found.value)
-    told = report(value, made.expanded * scale)
+    budget, scale = propagated.budget, 1 / asked.factor
+    value = asked.from_si(propagated.value)
+    told = report(value, budget.expanded * scale)
     steps = [
         *(WorkedStep(name, text) for name, text in shown.items()),
         WorkedStep(
             "Combined",
-            f"u = {with_figures(made.u * scale, 2)}, k = {with_figures(made.k, 3)}, U = {with_figures(made.expanded * scale, 2)} {symbol} (95 %)",
+            f"u = {with_figures(budget.u * scale, 2)}, k = {with_figures(budget.k, 3)}, U = {with_figures(budget.expanded * scale, 2)} {symbol} (95 %)",
         ),
         *(
             WorkedStep(
                 f"From {line.label}",
                 f"{with_figures(line.u * scale, 2)} {symbol}, {100 * line.share:.0f} % of the variance",
             )
-            for line in made.lines
+            for line in budget.lines
         ),
     ]
-    relative = f", ± {with_figures(100 * made.expanded * scale / abs(value), 2)} %" if value and made.expanded else ""
+    relative = (
+        f", ± {with_figures(100 * budget.expanded * scale / abs(value), 2)} %" if value and budget.expanded else ""
+    )
     plain = "" if told.power else told.value
     return WorkedOut(
         f"{told.text} {symbol}{relative}", steps, value=plain, limit=told.uncertainty if plain else "", unit=symbol
@@ -140,8 +142,8 @@ def _inputs(
         match = _INPUT.fullmatch(line)
         if match is None or match["name"] not in wanted:
             raise ReadingError(f"“{line.strip()[:40]}” is no input of the formula. Write “m = 0.5012 ± 0.0002 g”.")
-        said, _, kind = match["text"].rpartition(", ") if _KIND.search(match["text"]) else (match["text"], "", "95")
-        number, limit = split_limit(said)
+        tail, _, kind = match["text"].rpartition(", ") if _KIND.search(match["text"]) else (match["text"], "", "95")
+        number, limit = split_limit(tail)
         typed = parse_reading(number)
         scale = unit(typed.unit)
         half = float(parse_reading(limit_in(limit, typed.value, typed.unit)).value) if limit else 0.0
@@ -153,9 +155,9 @@ def _inputs(
         u = standard(half, distribution) * scale.factor
         sources[name] = Source(name, name, u, distribution)
         shown[name] = (
-            f"{said.strip()}: u = {with_figures(u / scale.factor, 2)} {typed.unit} ({WORDS[distribution]})"
+            f"{tail.strip()}: u = {with_figures(u / scale.factor, 2)} {typed.unit} ({WORDS[distribution]})"
             if half
-            else said.strip()
+            else tail.strip()
         )
     return values, sources, units, shown
 

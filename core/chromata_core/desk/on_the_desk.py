@@ -7,6 +7,6 @@ from chromata_core.desk.making import DILUTION, MOLAR_MASS
 from chromata_core.desk.numbers import COMBINE, CONVERT, FIGURES, PERCENT
 
 DESK: dict[str, Calculator] = {
-    one.key: one
-    for one in (DILUTION, MOLAR_MASS, CONVERT, OVER_WATER, VAPOUR, COMBINE, FIT, TITRATION, FIGURES, PERCENT)
+    calculator.key: calculator
+    for calculator in (DILUTION, MOLAR_MASS, CONVERT, OVER_WATER, VAPOUR, COMBINE, FIT, TITRATION, FIGURES, PERCENT)
 }

@@ -37,11 +37,11 @@ def worst_cases(at: Context) -> dict[tuple[str, int | None], str]:
     }  # fmt: skip
 
 
-def _text(quantity: Quantity, found: Bounds | None) -> str:
-    if not isinstance(found, Bounded) or not (isfinite(found.error) and found.error > 0):
+def _text(quantity: Quantity, bounds: Bounds | None) -> str:
+    if not isinstance(bounds, Bounded) or not (isfinite(bounds.error) and bounds.error > 0):
         return ""
-    size = found.error / unit(quantity.unit).factor
-    return f"± {with_figures(size, 2)} {quantity.unit}".rstrip() + f" ({with_figures(found.relative * 100, 2)} %)"
+    size = bounds.error / unit(quantity.unit).factor
+    return f"± {with_figures(size, 2)} {quantity.unit}".rstrip() + f" ({with_figures(bounds.relative * 100, 2)} %)"
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,8 +92,8 @@ class _Bounds:
                 ChromataError
             ):  # a curve that hangs on the last bit of a float: nobody can say how far it could be off
                 rows = column if column.ndim == 2 else [column]
-                found = [Bounded(value_of(row), inf) for row in rows]
-                return found if column.ndim == 2 else found[0]
+                bounds = [Bounded(value_of(row), inf) for row in rows]
+                return bounds if column.ndim == 2 else bounds[0]
 
 
 def _limit(tool: Instrument, start: bool) -> float:

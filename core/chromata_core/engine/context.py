@@ -92,9 +92,9 @@ class Context:
     def symbols(self) -> dict[str, str]:
         """The symbol of everything that may stand in a formula."""
         options = self.bound.method.all_options
-        found = {o.key: o.symbol for o in options if isinstance(o, NumberOption | SubstanceOption | ListOption)}
-        found |= {reading.key: reading.symbol for reading in self.bound.readings}
-        return found | {quantity.key: quantity.symbol for quantity in self.bound.quantities}
+        symbols = {o.key: o.symbol for o in options if isinstance(o, NumberOption | SubstanceOption | ListOption)}
+        symbols |= {reading.key: reading.symbol for reading in self.bound.readings}
+        return symbols | {quantity.key: quantity.symbol for quantity in self.bound.quantities}
 
     def typed(self, key: str, trial: int | None, index: int | None = None) -> Typed | None:
         """What was typed, if anything was."""
@@ -121,7 +121,7 @@ class Context:
 
     def planned(self, option: str, trial: int) -> Decimal:
         """What a list option plans for ``trial``, in its unit."""
-        planned = next(one for one in self.bound.lists if one.key == option)
+        planned = next(listing for listing in self.bound.lists if listing.key == option)
         place = self.bound.place(trial)
         assert place is not None
         return listed(planned, self.bound.options[option])[place - 1]

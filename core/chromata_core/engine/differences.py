@@ -7,10 +7,14 @@ from chromata_core.sheet.bound import Bound
 
 def differences(bound: Bound) -> dict[str, str]:
     """The larger reading by the smaller; responses are none of them."""
-    weighed = {one.key for one in bound.readings if bound.instruments[one.role].kind == "balance" and not one.response}
-    found = {}
+    weighed = {
+        reading.key
+        for reading in bound.readings
+        if bound.instruments[reading.role].kind == "balance" and not reading.response
+    }
+    differing = {}
     for quantity in bound.quantities:
         match parse_formula(quantity.formula):
             case Binary("-", Name(more), Name(less)) if {more, less} <= weighed:
-                found[more] = less
-    return found
+                differing[more] = less
+    return differing

@@ -43,8 +43,8 @@ def figures_of(bound: Bound, computed: Computed) -> dict[int | None, Known]:
     bench = walk_bench(bound, algebra)
     trials = {number: walk_trial(bound, algebra, bench, number) for number in computed.trials}
     summary = walk_summary(bound, algebra, bench, [trials[n] for n in computed.counted])
-    found: dict[int | None, Known] = {None: summary}
-    return found | trials
+    known: dict[int | None, Known] = {None: summary}
+    return known | trials
 
 
 @dataclass(frozen=True, slots=True)

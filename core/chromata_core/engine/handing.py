@@ -55,14 +55,14 @@ def takings(giver: Bound, taker: Bound) -> list[Taking]:
     """The numbers of ``taker``'s plan that ``giver`` can find."""
     results = [q for q in giver.quantities if q.hands or q.result]
     numbers = [o for o in taker.method.all_options if isinstance(o, NumberOption) and not (o.fixed or o.planning)]
-    found = []
+    takings = []
     for option in active(numbers, taker.options):
         fitting = [q for q in results if _fits(q, option) and _offered(giver, q)]
         usual = next((q.key for q in fitting if q.hands == option.key), "")
         if fitting:
-            offered = [one for q in fitting for one in _offered(giver, q)]
-            found.append(Taking(option.key, option.label, option.unit, offered, usual))
-    return found
+            offered = [handed_result for q in fitting for handed_result in _offered(giver, q)]
+            takings.append(Taking(option.key, option.label, option.unit, offered, usual))
+    return takings
 
 
 def _offered(giver: Bound, quantity: Quantity) -> list[HandedResult]:
@@ -93,8 +93,8 @@ def found_here(at: Context, key: str, trial: int | None, sheet: str, same_pieces
     quantity = next((q for q in at.bound.quantities if q.key == key), None)
     if quantity is None:
         raise SheetError(["nothing of that name is worked out there"])
-    made = at.last_try(trial) if trial is not None else None
-    column = None if made in at.computed.voided else at.computed.column(key, made)
+    last = at.last_try(trial) if trial is not None else None
+    column = None if last in at.computed.voided else at.computed.column(key, last)
     if column is None:
         raise SheetError([f"“{quantity.label}” is not found yet"])
     if trial is None and at.computed.agreement is not None and not at.computed.agreement.agree:
@@ -128,14 +128,14 @@ def _handed(source: Source, amount: float, sheet: str, same_pieces: bool, one_sc
     return own, 1.0 if amount > 0 else -1.0
 
 
-def mean_of_benches(found: Sequence[Input], session: str) -> Input:
+def mean_of_benches(inputs: Sequence[Input], session: str) -> Input:
     """The mean over benches of what each of them found in ``session``; equipment of one kind counts as one piece for
     all of them. Of several numbers of the same benches, in the same order, all covariances are kept.
     """
-    n = len(found)
-    values = np.array([one.value for one in found])
+    n = len(inputs)
+    values = np.array([input_.value for input_ in inputs])
     sources: dict[str, Source] = {}
-    known = [_contributions(one, f"{session}, {n}", sources) for n, one in enumerate(found, 1)]
+    known = [_contributions(input_, f"{session}, {n}", sources) for n, input_ in enumerate(inputs, 1)]
     table = np.array([[row.get(name, 0.0) for name in sources] for row in known]).reshape(n, len(sources))
     members = [
         (replace(source, u=abs(amount)), 1.0 if amount > 0 else -1.0)
@@ -159,28 +159,28 @@ def mean_of_benches(found: Sequence[Input], session: str) -> Input:
     return Input(float(values.mean()), (*members, *beyond))
 
 
-def _contributions(one: Input, bench: str, sources: dict[str, Source]) -> dict[str, float]:
+def _contributions(input_: Input, bench: str, sources: dict[str, Source]) -> dict[str, float]:
     """By the name that a source has in the mean: that of the bench for its own, none for pieces that all have alike."""
-    found: dict[str, float] = {}
-    for source, effect in one.sources:
+    shares: dict[str, float] = {}
+    for source, effect in input_.sources:
         shared = source.lasts == "everywhere"
         name = source.id if shared else f"all benches: {source.id}"
         estimate = f"{bench}: {source.estimate}" if source.estimate else ""
         sources.setdefault(name, source if shared else replace(source, id=name, lasts="", estimate=estimate))
-        found[name] = found.get(name, 0.0) + source.u * effect
-    return found
+        shares[name] = shares.get(name, 0.0) + source.u * effect
+    return shares
 
 
-def as_number(found: Input, symbol: str, origin: str) -> Handed:
+def as_number(input_: Input, symbol: str, origin: str) -> Handed:
     """``found`` as it stands in a plan, in ``symbol``; its own sources are one line of a budget, the ``origin``.
     SheetError where it is no number that could be written down.
     """
     scale = unit(symbol)
     sources = tuple(
-        (source if source.lasts else replace(source, label=origin), effect) for source, effect in found.sources
+        (source if source.lasts else replace(source, label=origin), effect) for source, effect in input_.sources
     )
-    made = budget([source for source, _ in sources], np.array([source.u * effect for source, effect in sources]))
-    value, limit = scale.from_si(found.value), made.expanded / scale.factor
+    combined = budget([source for source, _ in sources], np.array([source.u * effect for source, effect in sources]))
+    value, limit = scale.from_si(input_.value), combined.expanded / scale.factor
     if not (isfinite(value) and isfinite(limit)):
         raise SheetError(["what is found there is no number to work with"])
     shown = report(value, limit)

@@ -22,21 +22,21 @@ def inputs_of(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
 
 
 def _constants(bound: Bound) -> dict[object, Input]:
-    found: dict[object, Input] = {}
+    inputs: dict[object, Input] = {}
     for option in bound.method.all_options:
         if isinstance(option, SubstanceOption):
-            found[option.key] = molar_mass(bound.options[option.key])
+            inputs[option.key] = molar_mass(bound.options[option.key])
         elif isinstance(option, NumberOption) and option.symbol:
-            found[option.key] = _number_input(bound, option)
+            inputs[option.key] = _number_input(bound, option)
         elif isinstance(option, ListOption):
             scale = unit(option.unit)
             values = [Input(scale.to_si(float(value))) for value in listed(option, bound.options[option.key])]
             if bound.by_trial(option):
                 trials = {*range(1, len(values) + 1), *(trial for trial in bound.trial_numbers() if trial)}
-                found |= {(option.key, trial, None): values[(trial - 1) % len(values)] for trial in trials}
+                inputs |= {(option.key, trial, None): values[(trial - 1) % len(values)] for trial in trials}
             else:
-                found |= {(option.key, None, row): value for row, value in enumerate(values, 1)}
-    return found
+                inputs |= {(option.key, None, row): value for row, value in enumerate(values, 1)}
+    return inputs
 
 
 def _number_input(bound: Bound, option: NumberOption) -> Input:
@@ -54,15 +54,15 @@ def _number_input(bound: Bound, option: NumberOption) -> Input:
 
 def _readings(bound: Bound, changes: Mapping[str, str]) -> dict[object, Input]:
     by_key = {reading.key: reading for reading in bound.readings}
-    found: dict[object, Input] = {}
+    inputs: dict[object, Input] = {}
     for place, typed in bound.typed.items():
         if (reading := by_key.get(place.key)) is None:
             continue
         value = float(typed.value)
         if reading.key in changes:
             value = float(numeric(parse_formula(changes[reading.key]))({"x": np.array([value])})[0])
-        found[place] = _reading_input(bound, reading, place, value)
-    return found
+        inputs[place] = _reading_input(bound, reading, place, value)
+    return inputs
 
 
 def _reading_input(bound: Bound, reading: Reading, place: Place, value: float) -> Input:

@@ -139,12 +139,12 @@ class ColumnAlgebra:
 
 def reserved(bound: Bound) -> list[Source]:
     """Sources that enter during the computation: judgement at each trial, and the spread of each mean."""
-    found: list[Source] = []
+    sources: list[Source] = []
     for quantity in bound.quantities:
         for error in judgements(bound, quantity):
             u = judged(bound, error, {})
             symbol = "%" if error.relative else quantity.unit
-            found += [
+            sources += [
                 Source(
                     error_id(quantity, error, place),
                     error.label,
@@ -157,11 +157,11 @@ def reserved(bound: Bound) -> list[Source]:
             ]
         if mean_of(quantity):
             label = "Spread of the trials" if quantity.scope == "summary" else "Spread of the readings"
-            found += [
+            sources += [
                 Source(spread_id(quantity, trial), label, 0.0, "normal", unit=quantity.unit)
                 for trial in places_of(bound, quantity)
             ]
-    return found
+    return sources
 
 
 def places_of(bound: Bound, quantity: Quantity) -> list[int | None]:
@@ -228,8 +228,8 @@ def members_of(
     key = mean_of(quantity)
     if quantity.scope != "summary":
         return (bench if trial is None else trials[trial]).get(key)
-    found = [trials[n][key] for n in counted if key in trials[n]]
-    return np.stack(np.broadcast_arrays(*found)) if found and len(found) == len(counted) else None
+    columns = [trials[n][key] for n in counted if key in trials[n]]
+    return np.stack(np.broadcast_arrays(*columns)) if columns and len(columns) == len(counted) else None
 
 
 def estimated(estimate: str, bench: Mapping[str, Column], trials: Mapping[int, Mapping[str, Column]]) -> float | None:
@@ -264,7 +264,7 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
     """Trials that do not count, with the reason: said so, seen so, or physically impossible."""
     reasons: dict[int, str] = {}
     for number, values in trials.items():
-        said = bound.texts.get(void(number), "no")
+        text = bound.texts.get(void(number), "no")
         rough = bound.rough and number == 0  # going too far is what a rough trial is for
         seen = (
             []
@@ -282,8 +282,8 @@ def _voided(bound: Bound, trials: Mapping[int, Mapping[str, Column]]) -> dict[in
             for quantity in bound.quantities
             if quantity.positive and quantity.key in values and not value_of(values[quantity.key]) > 0
         ] + [problem for q in bound.quantities if q.scope == "trial" and (problem := undefined(q, values))]
-        if said != "no":
-            reasons[number] = said
+        if text != "no":
+            reasons[number] = text
         elif seen or impossible:
             reasons[number] = (seen + impossible)[0]
     return reasons
@@ -325,8 +325,8 @@ def _choose(
     limit = (
         float(bound.number("agreement_relative")) / 100 if policy.relative else float(bound.number("agreement_limit"))
     )
-    found = agreement(values, policy, limit, needed=max(2, min(bound.asked.least, plan.minimum)))
-    return found, tuple(usable[i] for i in found.members)
+    agreed = agreement(values, policy, limit, needed=max(2, min(bound.asked.least, plan.minimum)))
+    return agreed, tuple(usable[i] for i in agreed.members)
 
 
 def _complete(bound: Bound, values: Mapping[str, Column]) -> bool:

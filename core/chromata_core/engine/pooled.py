@@ -52,14 +52,14 @@ def pooled_results(benches: Mapping[str, Context]) -> list[PooledResult]:
     }
     if not trials:
         return []
-    every: dict[object, Input] = {("", 0, key): found for key, found in common.items()}
-    every |= {(*place, key): found for place, of_trial in trials.items() for key, found in of_trial.items()}
+    every: dict[object, Input] = {("", 0, key): input_ for key, input_ in common.items()}
+    every |= {(*place, key): input_ for place, of_trial in trials.items() for key, input_ in of_trial.items()}
     columns = columns_of(every, reserved(first.bound))
     algebra = ColumnAlgebra(first.bound, columns, {})
     bench = {key: columns.by_key[("", 0, key)] for key in common}
     members = [{key: columns.by_key[(*place, key)] for key in of_trial} for place, of_trial in trials.items()]
     worked = walk_summary(first.bound, algebra, bench, members)
-    sources = [replace(one, dof=estimated(one.estimate, worked, {}) or one.dof) for one in columns.sources]
+    sources = [replace(source, dof=estimated(source.estimate, worked, {}) or source.dof) for source in columns.sources]
     return [
         PooledResult(
             quantity,

@@ -14,6 +14,8 @@ def stated(at: Context, quantity: Quantity, trial: int | None) -> tuple[float, B
     column = at.computed.column(quantity.key, trial)
     assert column is not None
     size = max(len(at.computed.columns.sources), 1)
-    made = budget(at.computed.columns.sources, contributions_of(column + np.zeros(size)))  # a constant is one number
+    combined = budget(
+        at.computed.columns.sources, contributions_of(column + np.zeros(size))
+    )  # a constant is one number
     scale = unit(quantity.unit)
-    return scale.from_si(value_of(column)), made, 1.0 / scale.factor
+    return scale.from_si(value_of(column)), combined, 1.0 / scale.factor

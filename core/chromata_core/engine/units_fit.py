@@ -81,10 +81,10 @@ class _Dimensions:
 
     def _formula(self, quantity: Quantity, known: Mapping[str, Dimension]) -> Iterator[str]:
         tree = parse_formula(quantity.formula)
-        found, wanted = dimension_of(tree, known), unit(quantity.unit).dimension
-        if found != wanted:
+        dimension, wanted = dimension_of(tree, known), unit(quantity.unit).dimension
+        if dimension != wanted:
             yield (
-                f"{quantity.key} = {quantity.formula} gives {dimension_name(found)}, "
+                f"{quantity.key} = {quantity.formula} gives {dimension_name(dimension)}, "
                 f"but {quantity.unit or 'a plain number'} is {dimension_name(wanted)}."
             )
         if not quantity.per:
@@ -120,7 +120,7 @@ def _limits(method: Method, target: Target, known: Mapping[str, Dimension]) -> I
     for limit in (target.at_least, target.at_most):
         if limit and plain_number(limit) is None:
             yield from _in_unit(f"“{target.label}”", limit, target.unit, known)
-    role = next((one for one in method.roles if one.key == target.read_at), None)
+    role = next((role for role in method.roles if role.key == target.read_at), None)
     tool = CATALOGUE.get(role.default) if role else None
     if tool and unit(tool.unit).dimension != unit(target.unit).dimension:
         yield f"“{target.label}” is in {target.unit or 'a plain number'}, and {tool.short} shows {tool.unit}."

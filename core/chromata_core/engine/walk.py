@@ -81,13 +81,13 @@ def walk_summary(
         if quantity.scope == "trial" and not quantity.per and counted and _in_all(quantity.key, counted)
     }
     known = {**bench, **lists}
-    found = dict(bench)
+    values = dict(bench)
     for quantity in over.quantities if counted else ():
         if quantity.scope == "summary":
             item = algebra.worked(quantity, None, known)
             _put(known, quantity.key, item)
-            _put(found, quantity.key, item)
-    return found
+            _put(values, quantity.key, item)
+    return values
 
 
 def _scope(

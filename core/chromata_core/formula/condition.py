@@ -60,8 +60,8 @@ def parse_condition(text: str) -> Condition:
 @lru_cache(maxsize=512)
 def parse_expression(text: str) -> Node:
     """A formula in which ``before(x)`` may stand."""
-    tree, said = python_tree(text)
-    return node_of(_rows_before(tree), said)
+    tree, clean = python_tree(text)
+    return node_of(_rows_before(tree), clean)
 
 
 def before(key: str) -> str:
@@ -80,8 +80,13 @@ def comparisons(condition: Condition) -> Iterator[Comparison]:
 
 def condition_names(condition: Condition) -> tuple[str, ...]:
     """Every key that ``condition`` needs, each once, without the mark of a row before."""
-    found = (name for one in comparisons(condition) for side in (one.left, one.right) for name in names(side))
-    return tuple(dict.fromkeys(name.removesuffix(_BEFORE) for name in found))
+    names_read = (
+        name
+        for comparison in comparisons(condition)
+        for side in (comparison.left, comparison.right)
+        for name in names(side)
+    )
+    return tuple(dict.fromkeys(name.removesuffix(_BEFORE) for name in names_read))
 
 
 class _Unknown(Exception):
@@ -92,10 +97,10 @@ def value_of(node: Node, known: Mapping[str, Figured | list[Figured]]) -> Figure
     """``node`` worked from what is known; None where something is missing, or nothing can be worked."""
     try:
         with np.errstate(all="ignore"):
-            found = figured(node, known)
+            value = figured(node, known)
     except (KeyError, IndexError, ValueError, TypeError, ArithmeticError, ChromataError):
         return None  # too few readings for a curve, a list that is empty, a division by zero
-    return found if found.value.is_finite() else None
+    return value if value.value.is_finite() else None
 
 
 def holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -> bool:
@@ -114,28 +119,30 @@ def _holds(condition: Condition, known: Mapping[str, Figured | list[Figured]]) -
         case Joined("not", (part,)):
             return not _holds(part, known)
         case Joined(how, parts):
-            found = [_holds(part, known) for part in parts]  # all of them: what is not known decides nothing
-            return all(found) if how == "and" else any(found)
+            held = [_holds(part, known) for part in parts]  # all of them: what is not known decides nothing
+            return all(held) if how == "and" else any(held)
 
 
 def _compared(side: Node, known: Mapping[str, Figured | list[Figured]]) -> Decimal:
-    found = value_of(side, known)
-    if found is None:
+    value = value_of(side, known)
+    if value is None:
         raise _Unknown
-    return _SAME.plus(found.value)
+    return _SAME.plus(value.value)
 
 
 def _condition(node: ast.expr, text: str) -> Condition:
     match node:
         case ast.BoolOp(op=op, values=values):
-            return Joined("and" if isinstance(op, ast.And) else "or", tuple(_condition(one, text) for one in values))
+            return Joined(
+                "and" if isinstance(op, ast.And) else "or", tuple(_condition(value, text) for value in values)
+            )
         case ast.UnaryOp(op=ast.Not(), operand=operand):
             return Joined("not", (_condition(operand, text),))
         case ast.Compare(left=left, ops=ops, comparators=rest) if all(type(op) in _COMPARISONS for op in ops):
             sides = [node_of(_rows_before(side), text) for side in (left, *rest)]
             pairs = zip(ops, sides, sides[1:], strict=False)
-            found = tuple(Comparison(_COMPARISONS[type(op)][0], a, b) for op, a, b in pairs)
-            return found[0] if len(found) == 1 else Joined("and", found)
+            comparisons = tuple(Comparison(_COMPARISONS[type(op)][0], a, b) for op, a, b in pairs)
+            return comparisons[0] if len(comparisons) == 1 else Joined("and", comparisons)
         case _:
             raise FormulaError(f"“{text}” compares nothing. Write a condition like V_end <= V_start.")
 

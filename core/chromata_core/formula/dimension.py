@@ -30,11 +30,12 @@ def dimension_of(node: Node, known: Mapping[str, Dimension]) -> Dimension:
 
 def _of_call(function: str, given: list[Dimension]) -> Dimension:
     rule = FUNCTIONS[function]
-    for wanted, found in zip(rule.takes, given, strict=True):
-        needed = found if wanted is None else _named(wanted, given)
-        if found != needed:
+    for wanted, dimension in zip(rule.takes, given, strict=True):
+        needed = dimension if wanted is None else _named(wanted, given)
+        if dimension != needed:
             raise FormulaError(
-                f"{function}(…) wants {dimension_name(needed)} but is given {dimension_name(found)}. Divide by a unit."
+                f"{function}(…) wants {dimension_name(needed)} but is given {dimension_name(dimension)}. "
+                "Divide by a unit."
             )
     answer = _named(rule.gives, given)
     answer = answer if rule.per is None else Dimension(answer / given[rule.per])

@@ -46,8 +46,8 @@ def figured(node: Node, known: Mapping[str, Figured | list[Figured]]) -> Figured
         case Number(text):
             return exact(Decimal(text))
         case Name(key):
-            found = known[key]
-            return found[-1] if isinstance(found, list) else found
+            value = known[key]
+            return value[-1] if isinstance(value, list) else value
         case Negative(operand):
             inner = figured(operand, known)
             return Figured(-inner.value, inner.place)
@@ -120,5 +120,5 @@ def _applied(rule: Function, lists: list[list[Figured]], others: list[Figured]) 
 
 
 def _listed(node: Node, known: Mapping[str, Figured | list[Figured]]) -> list[Figured]:
-    found = known[node.key] if isinstance(node, Name) else figured(node, known)
-    return found if isinstance(found, list) else [found]
+    value = known[node.key] if isinstance(node, Name) else figured(node, known)
+    return value if isinstance(value, list) else [value]

@@ -32,9 +32,9 @@ def python_tree(text: str) -> tuple[ast.expr, str]:
     """``text`` as Python's parser sees it, and the text in which its places are; FormulaError if it sees nothing."""
     if len(text) > _LONGEST:
         raise FormulaError(f"A formula of {len(text)} characters is too long. Split it into named quantities.")
-    said = text.strip().translate(_SIGNS)  # places in the tree are places in this text, not in what was typed
+    source = text.strip().translate(_SIGNS)  # places in the tree are places in this text, not in what was typed
     try:
-        return ast.parse(said, mode="eval").body, said
+        return ast.parse(source, mode="eval").body, source
     except (SyntaxError, ValueError, RecursionError, MemoryError) as error:
         raise FormulaError(f"“{text}” cannot be read as a formula. Write it like c * V / m.") from error
 
@@ -62,7 +62,7 @@ def node_of(node: ast.expr, text: str) -> Node:
 
 def _literal(node: ast.Constant, text: str) -> str:
     """A number as it stands in ``text``, its figures kept. Short, so that working it out cannot take long."""
-    said = ast.get_source_segment(text, node) or ""
-    if _LITERAL.fullmatch(said) is None:
-        raise FormulaError(f"“{said[:24]}” is not a number for a formula. Write it like 1.05 or 2e-5.")
-    return said
+    literal = ast.get_source_segment(text, node) or ""
+    if _LITERAL.fullmatch(literal) is None:
+        raise FormulaError(f"“{literal[:24]}” is not a number for a formula. Write it like 1.05 or 2e-5.")
+    return literal

@@ -33,5 +33,5 @@ class Propagation:
     def at(self, values: Mapping[str, float]) -> Propagated:
         """Value and budget; units are whatever the inputs are in."""
         columns = np.array([values[name] for name in self._names])[:, None] + self._steps
-        found = self._work(dict(zip(self._names, columns, strict=True)))
-        return Propagated(value_of(found), budget(self._sources, contributions_of(found)))
+        whole = self._work(dict(zip(self._names, columns, strict=True)))
+        return Propagated(value_of(whole), budget(self._sources, contributions_of(whole)))

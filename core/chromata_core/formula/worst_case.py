@@ -34,8 +34,8 @@ def bounded(node: Node, known: Known) -> Bounded:
         case Number(text):
             return Bounded(float(text), 0.0)
         case Name(key):
-            found = known[key]
-            return found[-1] if isinstance(found, list) else found
+            value = known[key]
+            return value[-1] if isinstance(value, list) else value
         case Negative(operand):
             inner = bounded(operand, known)
             return Bounded(-inner.value, inner.error)
@@ -86,5 +86,5 @@ def _over_lists(rule: Function, arguments: tuple[Node, ...], known: Known) -> Bo
 
 
 def _listed(node: Node, known: Known) -> list[Bounded]:
-    found = known[node.key] if isinstance(node, Name) else bounded(node, known)
-    return found if isinstance(found, list) else [found]
+    value = known[node.key] if isinstance(node, Name) else bounded(node, known)
+    return value if isinstance(value, list) else [value]

@@ -35,21 +35,21 @@ class OwnScale:
     scales: str = ""
 
 
-def own_instrument(slug: str, said: OwnScale) -> Instrument:
+def own_instrument(slug: str, scale: OwnScale) -> Instrument:
     """The instrument ``slug`` as ``said``; ReadingError with a sentence for what no instrument can be."""
-    base, name = instrument(said.base), said.name.strip()
+    base, name = instrument(scale.base), scale.name.strip()
     if not name or len(name) > _LONGEST:
         raise ReadingError(f"Give the instrument a name of up to {_LONGEST} letters, as it is called in your room.")
     one_mark = base.low == base.high
-    high = _number("its end", said.high or base.high, base.unit)
-    low = high if one_mark else _number("its beginning", said.low or base.low, base.unit)
-    step = high if one_mark else _number("its smallest step", said.graduation or base.graduation, base.unit)
+    high = _number("its end", scale.high or base.high, base.unit)
+    low = high if one_mark else _number("its beginning", scale.low or base.low, base.unit)
+    step = high if one_mark else _number("its smallest step", scale.graduation or base.graduation, base.unit)
     _scale_holds(low, high, step, one_mark)
-    numbers_run = (said.numbers_run or base.numbers_run) if base.numbers_run else ""
+    numbers_run = (scale.numbers_run or base.numbers_run) if base.numbers_run else ""
     return replace(
         base, slug=slug, short=name, label=f"the {base.kind} “{name}”", low=f"{low:f}", high=f"{high:f}",
-        graduation=f"{step:f}", decimals=_decimals(said.decimals, base), errors=_errors(base, said, step),
-        numbers_run=numbers_run, scales=_scales(said, base, high), basis=said.basis.strip() or _OWN_BASIS,
+        graduation=f"{step:f}", decimals=_decimals(scale.decimals, base), errors=_errors(base, scale, step),
+        numbers_run=numbers_run, scales=_scales(scale, base, high), basis=scale.basis.strip() or _OWN_BASIS,
     )  # fmt: skip
 
 
@@ -60,8 +60,8 @@ def own_scale(kept: object) -> OwnScale:
         raise ReadingError(f"An instrument of one's own has {', '.join(sorted(names))}, texts all, and nothing else.")
     if not {"base", "name"} <= set(kept) or kept.get("numbers_run", "") not in ("", "up", "down"):
         raise ReadingError("An instrument of one's own needs a base and a name; its numbers run up or down.")
-    said: dict[str, Any] = dict(kept)
-    return OwnScale(**said)
+    kept_fields: dict[str, Any] = dict(kept)
+    return OwnScale(**kept_fields)
 
 
 def _number(what: str, text: str, unit: str) -> Decimal:
@@ -88,25 +88,25 @@ def _decimals(text: str, base: Instrument) -> int:
     return int(text)
 
 
-def _scales(said: OwnScale, base: Instrument, high: Decimal) -> tuple[str, ...]:
-    if not base.scales or not said.scales.strip():
-        return base.scales if base.scales and not said.high else (f"{high:f}",) if base.scales else ()
-    found = [_number("a scale", part, base.unit) for part in said.scales.split(";")]
-    if len(found) > _MOST_SCALES or min(found) <= 0 or high not in found:
+def _scales(scale: OwnScale, base: Instrument, high: Decimal) -> tuple[str, ...]:
+    if not base.scales or not scale.scales.strip():
+        return base.scales if base.scales and not scale.high else (f"{high:f}",) if base.scales else ()
+    numbers = [_number("a scale", part, base.unit) for part in scale.scales.split(";")]
+    if len(numbers) > _MOST_SCALES or min(numbers) <= 0 or high not in numbers:
         raise ReadingError(f"Give up to {_MOST_SCALES} scales with semicolons between them, the one in use among them.")
-    return tuple(f"{one:f}" for one in found)
+    return tuple(f"{number:f}" for number in numbers)
 
 
-def _errors(base: Instrument, said: OwnScale, step: Decimal) -> tuple[ErrorTerm, ...]:
+def _errors(base: Instrument, scale: OwnScale, step: Decimal) -> tuple[ErrorTerm, ...]:
     """Those of its kind: the tolerance as stated, what is read off its marks as fine as they are."""
     finer = step / Decimal(base.graduation)
-    return tuple(_error(term, said, finer, base) for term in base.errors)
+    return tuple(_error(term, scale, finer, base) for term in base.errors)
 
 
-def _error(term: ErrorTerm, said: OwnScale, finer: Decimal, base: Instrument) -> ErrorTerm:
-    basis = said.basis.strip() or _OWN_BASIS
-    if term.kind == "tolerance" and said.tolerance.strip():
-        limit = _number("its tolerance", said.tolerance, base.unit)
+def _error(term: ErrorTerm, scale: OwnScale, finer: Decimal, base: Instrument) -> ErrorTerm:
+    basis = scale.basis.strip() or _OWN_BASIS
+    if term.kind == "tolerance" and scale.tolerance.strip():
+        limit = _number("its tolerance", scale.tolerance, base.unit)
         if limit < 0:
             raise ReadingError("A tolerance is a limit on both sides, such as 0.05: it is not below zero.")
         return replace(

@@ -33,6 +33,6 @@ def answered(at: Context) -> Iterator[Finding]:
         for place in (place for place in at.bound.texts if question.right and place.key == question.key):
             if waits_for_answer(at, question, place.trial):
                 label = next(choice.label for choice in question.choices if choice.key == at.bound.texts[place])
-                said = at.bound.worded(label, place.trial)
+                text = at.bound.worded(label, place.trial)
                 why, do = at.bound.worded(question.because, place.trial), "Think again."
-                yield Finding(f"{question.key}-answer", "look", f"{question.label}: not “{said}”.", why, do, *place)
+                yield Finding(f"{question.key}-answer", "look", f"{question.label}: not “{text}”.", why, do, *place)

@@ -70,8 +70,8 @@ class Within(Looks):
     @staticmethod
     def _applies(at: Context, key: str) -> bool:
         """Whether a limit is asked for under what is chosen."""
-        numbers = [one for one in at.bound.method.all_options if isinstance(one, NumberOption)]
-        return key in {one.key for one in active(numbers, at.bound.options)}
+        numbers = [option for option in at.bound.method.all_options if isinstance(option, NumberOption)]
+        return key in {option.key for option in active(numbers, at.bound.options)}
 
     def _limit(self, at: Context, text: str, trial: int | None) -> Decimal | float | None:
         kind, _, key = text.partition(":")

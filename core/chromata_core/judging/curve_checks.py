@@ -57,8 +57,8 @@ class Trend(Looks):
             values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
             if len(values) < self.least:
                 continue
-            found = line(range(len(values)), values)
-            t = found.slope / found.u_slope if found.u_slope else 0.0
+            fitted = line(range(len(values)), values)
+            t = fitted.slope / fitted.u_slope if fitted.u_slope else 0.0
             if abs(t) > float(stdtrit(len(values) - 2, 0.995)):
                 way = "up" if t > 0 else "down"
                 yield Finding(
@@ -80,12 +80,12 @@ class Suspect(Looks):
             values = [float(typed.value) for typed in at.bound.series(self.series, trial)]
             if len(values) < 4:
                 continue
-            found = grubbs(values)
-            if found.outlier:
-                text = at.bound.series(self.series, trial)[found.index].text
+            suspect = grubbs(values)
+            if suspect.outlier:
+                text = at.bound.series(self.series, trial)[suspect.index].text
                 yield Finding(
                     f"{self.series}-suspect", "look", f"{text} stands apart from the others.",
                     "Values of one pipette hardly scatter so (Grubbs, 95 %). It stays on the record and counts.",
                     "If you know what went wrong there, correct it with that reason.", self.series, trial,
-                    found.index + 1,
+                    suspect.index + 1,
                 )  # fmt: skip

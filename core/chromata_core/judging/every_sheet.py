@@ -118,22 +118,22 @@ def _undefined(at: Context) -> Iterator[Finding]:
 
 
 def _last_reading(at: Context, trial: int | None) -> str:
-    made = [r.key for r in at.bound.readings if at.typed(r.key, trial) is not None]
-    return made[-1] if made else ""
+    keys = [r.key for r in at.bound.readings if at.typed(r.key, trial) is not None]
+    return keys[-1] if keys else ""
 
 
 def _agreement(at: Context) -> Iterator[Finding]:
-    found, plan = at.computed.agreement, at.bound.method.trials
-    if found is None:
+    agreement, plan = at.computed.agreement, at.bound.method.trials
+    if agreement is None:
         return
     rule = agreement_rule(at)
     size = (
-        f"{found.measure * 100:.2f} %"
+        f"{agreement.measure * 100:.2f} %"
         if at.bound.options["agreement"] != "range"
-        else at.said(plan.agree, float(at.as_shown(plan.agree, found.measure)))
+        else at.said(plan.agree, float(at.as_shown(plan.agree, agreement.measure)))
     )
-    if found.agree:
-        count = {2: "Two", 3: "Three", 4: "Four"}.get(len(found.members), str(len(found.members)))
+    if agreement.agree:
+        count = {2: "Two", 3: "Three", 4: "Four"}.get(len(agreement.members), str(len(agreement.members)))
         what = f"{count} agree{_AGREED[at.bound.options['agreement']].format(size)}."
         yield Finding("agree", "keep", what, f"The class rule is {rule}.", "Go on.")
         return

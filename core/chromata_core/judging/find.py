@@ -9,5 +9,5 @@ from chromata_core.judging.shapes import Looks
 def find(at: Context) -> list[Finding]:
     """All findings on a sheet, the gravest first."""
     checks = [check for check in at.bound.method.checks if isinstance(check, Looks)]
-    found = [*every_sheet(at), *(finding for check in checks for finding in check.look(at))]
-    return sorted(found, key=lambda finding: -SEVERITY[finding.level])
+    findings = [*every_sheet(at), *(finding for check in checks for finding in check.look(at))]
+    return sorted(findings, key=lambda finding: -SEVERITY[finding.level])

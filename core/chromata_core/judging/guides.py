@@ -40,5 +40,5 @@ class Told(Guides):
     def say(self, at: Context, trial: int) -> str:
         """Empty while one of its numbers is not known."""
         known = {**at.session_numbers, **at.figures.get(trial, {})}
-        parts = [filled(at, found[0], known, trial, None, {}) for found in PLACEHOLDER.finditer(self.sentence)]
+        parts = [filled(at, match[0], known, trial, None, {}) for match in PLACEHOLDER.finditer(self.sentence)]
         return "" if OPEN in parts else filled(at, self.sentence, known, trial, None, {})

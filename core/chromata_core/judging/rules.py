@@ -151,8 +151,8 @@ class RunsTo(Ends):
 
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether the last reading stands at the end or past it."""
-        made = at.bound.series(key, trial)
-        return len(made) > 2 and made[-1].value >= at.number(self.end)
+        readings = at.bound.series(key, trial)
+        return len(readings) > 2 and readings[-1].value >= at.number(self.end)
 
 
 @dataclass(frozen=True, slots=True)
@@ -191,5 +191,5 @@ class PouredOut(Ends):
 def curve_of(bound: Bound, volume: str, value: str, trial: int | None) -> tuple[list[float], list[float]]:
     """Two series as pairs: only readings of which both are there."""
     pairs = zip(bound.series(volume, trial), bound.series(value, trial), strict=False)
-    found = [(float(v.value), float(e.value)) for v, e in pairs]
-    return [v for v, _ in found], [e for _, e in found]
+    points = [(float(v.value), float(e.value)) for v, e in pairs]
+    return [v for v, _ in points], [e for _, e in points]

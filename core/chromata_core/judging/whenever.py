@@ -94,7 +94,7 @@ OPEN = "–"  # stands in a sentence for what is not known yet
 
 def filled(at: Context, text: str, known: Known, trial: int | None, row: int | None, limits: Mapping[str, str]) -> str:
     """``text`` with what stands in braces put in."""
-    return PLACEHOLDER.sub(lambda found: _put(at, found[1].strip(), found[2], known, trial, row, limits), text)
+    return PLACEHOLDER.sub(lambda match: _put(at, match[1].strip(), match[2], known, trial, row, limits), text)
 
 
 def _put(
@@ -119,12 +119,12 @@ def _written(at: Context, key: str, known: Known, trial: int | None, row: int | 
     if at.reading(name) is not None:
         places = [(trial, place), (trial, None), (None, place), (None, None)]
         return next((typed.text for where in places if (typed := at.typed(name, *where)) is not None), "")
-    option = next((one for one in at.bound.method.all_options if one.key == name), None)
+    option = next((option for option in at.bound.method.all_options if option.key == name), None)
     if isinstance(option, ListOption) and trial is not None and at.bound.by_trial(option):
         return str(at.planned(name, trial))
     if isinstance(option, NumberOption):
         return str(at.number(name))
-    quantity = next((one for one in at.bound.quantities if one.key == name), None)
+    quantity = next((quantity for quantity in at.bound.quantities if quantity.key == name), None)
     if quantity is not None and not quantity.per and key == name:
         value = at.value(name, trial)
         value = at.value(name, None) if value is None else value

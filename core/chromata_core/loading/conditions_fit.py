@@ -70,11 +70,14 @@ def _not_there(condition: Condition, known: Mapping[str, Dimension]) -> list[str
 
 
 def _unlike(condition: Condition, known: Mapping[str, Dimension]) -> list[str]:
-    sides = [(one, dimension_of(one.left, known), dimension_of(one.right, known)) for one in comparisons(condition)]
+    sides = [
+        (comparison, dimension_of(comparison.left, known), dimension_of(comparison.right, known))
+        for comparison in comparisons(condition)
+    ]
     return [
         f"{dimension_name(left)} cannot be compared with {dimension_name(right)}. Give the number a unit."
-        for one, left, right in sides
-        if left != right and _ZERO not in (one.left, one.right)  # zero is zero in any unit
+        for comparison, left, right in sides
+        if left != right and _ZERO not in (comparison.left, comparison.right)  # zero is zero in any unit
     ]
 
 
@@ -85,9 +88,9 @@ def _problems(check: Whenever, known: Mapping[str, Dimension], scaled: set[str])
         return
     from_an_own_zero = {name for name, text in check.limits.items() if unit(parse_reading(text).unit).offset}
     here = {**known, **({before(name): kind for name, kind in known.items()} if check.each else {})}
-    for one in comparisons(condition):
-        both = isinstance(one.left, Name) and isinstance(one.right, Name)
-        if _names(one) & from_an_own_zero and not (both and _names(one) <= from_an_own_zero | scaled):
+    for comparison in comparisons(condition):
+        both = isinstance(comparison.left, Name) and isinstance(comparison.right, Name)
+        if _names(comparison) & from_an_own_zero and not (both and _names(comparison) <= from_an_own_zero | scaled):
             yield "A limit in °C is compared with a temperature alone. Write a difference of temperatures in K."
     yield from _unlike(condition, here)
     for text in (check.what, check.why, check.do, check.word):
@@ -106,8 +109,8 @@ def _unfillable(text: str, known: Mapping[str, Dimension]) -> Iterator[str]:
             yield f"“{{{formula}}}” may be a difference of temperatures. Tell it in K."
 
 
-def _names(one: Comparison) -> set[str]:
-    return {*names(one.left), *names(one.right)}
+def _names(comparison: Comparison) -> set[str]:
+    return {*names(comparison.left), *names(comparison.right)}
 
 
 def _dimensions(method: Method) -> dict[str, Dimension]:
@@ -116,10 +119,10 @@ def _dimensions(method: Method) -> dict[str, Dimension]:
 
 
 def _units(method: Method) -> dict[str, str]:
-    found = {one.key: one.unit for one in method.all_options if isinstance(one, NumberOption | ListOption)}
-    found |= {one.key: "g/mol" for one in method.all_options if isinstance(one, SubstanceOption)}
-    found |= {part.key: part.unit for part in method.readings if not isinstance(part, Observation)}
-    return found | {part.key: part.unit for part in method.quantities}
+    units = {option.key: option.unit for option in method.all_options if isinstance(option, NumberOption | ListOption)}
+    units |= {option.key: "g/mol" for option in method.all_options if isinstance(option, SubstanceOption)}
+    units |= {part.key: part.unit for part in method.readings if not isinstance(part, Observation)}
+    return units | {part.key: part.unit for part in method.quantities}
 
 
 def _of_limits(check: Whenever) -> dict[str, Dimension]:

@@ -39,15 +39,21 @@ def load(method: Method) -> Method:
 
 def problems_of(method: Method) -> list[str]:
     """A sentence for everything in which the declaration contradicts itself, each once; none if it holds."""
-    found = [*_keys(method), *_options(method), *_instruments(method), *_conditions(method), *_readable_units(method)]
-    if found:  # what stands on these cannot be looked at before they hold
-        return list(dict.fromkeys(found))
-    found += [*misnamed(method), *_references(method), *_class_units(method), *_twice(method)]
-    found += solutions_misfit(method)
-    if not found:
-        found += [problem for options in _option_sets(method) for problem in misfits(method, options)]
-        found += unfit_conditions(method)
-    return list(dict.fromkeys(found))
+    problems = [
+        *_keys(method),
+        *_options(method),
+        *_instruments(method),
+        *_conditions(method),
+        *_readable_units(method),
+    ]
+    if problems:  # what stands on these cannot be looked at before they hold
+        return list(dict.fromkeys(problems))
+    problems += [*misnamed(method), *_references(method), *_class_units(method), *_twice(method)]
+    problems += solutions_misfit(method)
+    if not problems:
+        problems += [problem for options in _option_sets(method) for problem in misfits(method, options)]
+        problems += unfit_conditions(method)
+    return list(dict.fromkeys(problems))
 
 
 def _keys(method: Method) -> Iterator[str]:

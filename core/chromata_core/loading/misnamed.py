@@ -35,8 +35,8 @@ def _parts(method: Method) -> dict[Kind, set[str]]:
 def _named(record: object) -> Iterator[tuple[str, str, Names, str]]:
     """Every text below ``record`` that names something: whose it is, in which field, what it names, and the text."""
     if isinstance(record, tuple):
-        for one in record:
-            yield from _named(one)
+        for item in record:
+            yield from _named(item)
     if not is_dataclass(record) or isinstance(record, type):
         return
     for field in fields(record):

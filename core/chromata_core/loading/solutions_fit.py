@@ -25,20 +25,20 @@ def solutions_misfit(method: Method) -> Iterator[str]:
 
 
 def _formulas(method: Method, supply: Supply) -> list[str]:
-    option = next((one for one in method.all_options if one.key == supply.substance), None)
+    option = next((option for option in method.all_options if option.key == supply.substance), None)
     if isinstance(option, ListOption | SubstanceOption):  # it has looked at what is written there itself
         return []
     if isinstance(option, ChoiceOption):
         return [choice.key for choice in option.choices]
     named = _BRACES.fullmatch(supply.substance)
     if named is None:
-        return [one.strip() for one in supply.substance.split(";") if one.strip()]
+        return [formula.strip() for formula in supply.substance.split(";") if formula.strip()]
     choices = [c for o in method.options if isinstance(o, ChoiceOption | SubstanceOption) for c in o.choices]
     return [choice.words[named[1]] for choice in choices if choice.words.get(named[1])]
 
 
 def _concentration(method: Method, supply: Supply) -> Iterator[str]:
-    option = next((one for one in method.all_options if one.key == supply.concentration), None)
+    option = next((option for option in method.all_options if option.key == supply.concentration), None)
     try:
         if isinstance(option, NumberOption | ListOption):
             read_in(f"1 {option.unit}", "mol/L")

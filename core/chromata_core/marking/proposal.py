@@ -45,74 +45,80 @@ Share = tuple[float | None, list[str]]
 
 def propose(rubric: Rubric, told: Evaluation, kept: Kept) -> list[Proposed]:
     """A line for each criterion of ``rubric``, in its order."""
-    return [_line(one, *_SHARES[one.kind](one, told, kept)) for one in rubric.criteria]
+    return [_line(criterion, *_SHARES[criterion.kind](criterion, told, kept)) for criterion in rubric.criteria]
 
 
-def _line(one: Criterion, share: float | None, reasons: list[str]) -> Proposed:
-    points = None if share is None else round(one.points * min(max(share, 0.0), 1.0) / _STEP) * _STEP
-    return Proposed(one.kind, LABELS[one.kind], points, one.points, reasons)
+def _line(criterion: Criterion, share: float | None, reasons: list[str]) -> Proposed:
+    points = None if share is None else round(criterion.points * min(max(share, 0.0), 1.0) / _STEP) * _STEP
+    return Proposed(criterion.kind, LABELS[criterion.kind], points, criterion.points, reasons)
 
 
-def _accuracy(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _accuracy(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     if not told.results:
         return 0.0, ["There is no result."]
     compared = [result for result in told.results if result.comparison]
     whole = [result for result in compared if result.trial is None] or compared
     if not whole:
         return None, ["There is no accepted value to hold it against."]
-    away = [_away(one, result) for result in whole]
-    shares = [1.0 - (min(max(size, one.full), one.none) - one.full) / (one.none - one.full) for size in away]
-    unit = " %" if one.by == "percent" else " standard uncertainties"
+    away = [_away(criterion, result) for result in whole]
+    shares = [
+        1.0 - (min(max(size, criterion.full), criterion.none) - criterion.full) / (criterion.none - criterion.full)
+        for size in away
+    ]
+    unit = " %" if criterion.by == "percent" else " standard uncertainties"
     reasons = [
         f"{result.label}{f', {result.trial_name.lower()}' if result.trial is not None else ''}: "
         f"{with_figures(size, 2)}{unit} from the accepted value."
         for result, size in zip(whole, away, strict=True)
     ]
-    return fmean(shares), [*reasons, f"All points within {one.full:g}{unit}, none from {one.none:g}{unit} on."]
+    return fmean(shares), [
+        *reasons,
+        f"All points within {criterion.full:g}{unit}, none from {criterion.none:g}{unit} on.",
+    ]
 
 
-def _away(one: Criterion, result: ResultOut) -> float:
+def _away(criterion: Criterion, result: ResultOut) -> float:
     assert result.comparison is not None
-    if one.by == "percent":
+    if criterion.by == "percent":
         return abs(result.comparison.percent_error)
     off = abs(result.value - float(parse_reading(result.comparison.accepted).value))
     return off / result.u if result.u else 0.0 if not off else _FAR
 
 
-def _precision(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _precision(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     if told.agreement is None:
         return None, ["Nothing was repeated that a rule could be held against."]
     agree = told.agreement.code == "agree"
     return float(agree), [f"{told.agreement.what} {told.agreement.why}"]
 
 
-def _completeness(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _completeness(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     needed = [task for task in told.tasks if not task.optional]
     done = sum(task.done for task in needed)
     return told.progress, [f"{done} of {len(needed)} readings, looks and steps are there."]
 
 
-def _figures(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _figures(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     wrong = [finding.what for finding in told.findings if finding.code in _DIGITS]
     wrong += [f"{line.label}: {line.sentence}" for line in told.own if line.kind == "figures"]
     return 1 - _QUARTER * len(wrong), wrong or ["Every reading has the digits of its instrument."]
 
 
-def _record(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _record(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     gaps = [
         f"A correction without a reason: “{reason}”." for reason in kept.corrections if len(reason.strip()) < _SHORT
     ]
     unseen = [task.title for task in told.tasks if task.kind == "observation" and not task.done and not task.optional]
     gaps += [f"Not looked at: {title}." for title in unseen]
     corrected = f"{counted(len(kept.corrections), 'correction')} with a reason"
-    said = f"{corrected}, {counted(kept.notes, 'note')} of what was seen."
-    return 1 - _QUARTER * len(gaps), gaps or [said[:1].upper() + said[1:]]
+    sentence = f"{corrected}, {counted(kept.notes, 'note')} of what was seen."
+    return 1 - _QUARTER * len(gaps), gaps or [sentence[:1].upper() + sentence[1:]]
 
 
 _OWN = {"right": 1.0, "rounded": 1.0, "carried": 1.0, "figures": 0.5}
 
 
-def _own(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _own(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     asked = [task for task in told.tasks if task.kind == "own"]
     if not asked and not told.own:
         return None, ["Nothing was asked to be worked out."]
@@ -124,7 +130,7 @@ def _own(one: Criterion, told: Evaluation, kept: Kept) -> Share:
     return fmean(shares) if shares else 0.0, [head, *reasons]
 
 
-def _prelab(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _prelab(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     """Half for what was right in the end but not at once; what is in own words counts as it is."""
     prepared = [(name, state) for name, state in kept.prelabs if state.tasks]
     if not prepared:
@@ -139,7 +145,7 @@ def _task_share(task: TaskState) -> float:
     return 0.0 if not task.agrees else 1.0 if task.tries == 1 else 0.5
 
 
-def _conclusion(one: Criterion, told: Evaluation, kept: Kept) -> Share:
+def _conclusion(criterion: Criterion, told: Evaluation, kept: Kept) -> Share:
     written = [answer for answer in told.answers if answer.strip()]
     if not told.answers:
         return None, ["No question was asked."]
@@ -163,4 +169,4 @@ _SHARES: dict[CriterionKind, Callable[[Criterion, Evaluation, Kept], Share]] = {
 def total_of(lines: Sequence[Proposed], decided: Sequence[float | None]) -> tuple[float, bool]:
     """The points of all lines, as ``decided`` or else as proposed; and whether something is still to be read."""
     points = [d if d is not None else line.points for line, d in zip(lines, decided, strict=True)]
-    return sum(one for one in points if one is not None), any(one is None for one in points)
+    return sum(point for point in points if point is not None), any(point is None for point in points)

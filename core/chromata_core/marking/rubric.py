@@ -69,21 +69,23 @@ def rubric_problems(rubric: Rubric) -> list[str]:
         problems.append("Give the rubric a name, so that it is found again.")
     if not rubric.criteria:
         problems.append("Choose at least one thing that counts.")
-    twice = [LABELS[kind] for kind, times in Counter(one.kind for one in rubric.criteria).items() if times > 1]
+    twice = [
+        LABELS[kind] for kind, times in Counter(criterion.kind for criterion in rubric.criteria).items() if times > 1
+    ]
     if twice:
         problems.append(f"{joined(twice)} stands twice; keep one of them.")
-    for one in rubric.criteria:
-        problems += _criterion_problems(one)
-    added = sum(one.points for one in rubric.criteria)
+    for criterion in rubric.criteria:
+        problems += _criterion_problems(criterion)
+    added = sum(criterion.points for criterion in rubric.criteria)
     if not problems and not abs(added - rubric.total) <= 1e-9:  # also where it is no number
         problems.append(f"The points add up to {added:g}, and the whole is {rubric.total:g}. Change one of them.")
     return problems
 
 
-def _criterion_problems(one: Criterion) -> list[str]:
-    label = LABELS[one.kind]
-    if not 0 < one.points <= MOST_POINTS or one.points % _STEP:
+def _criterion_problems(criterion: Criterion) -> list[str]:
+    label = LABELS[criterion.kind]
+    if not 0 < criterion.points <= MOST_POINTS or criterion.points % _STEP:
         return [f"{label}: give points above zero, whole or half ones."]
-    if one.kind == "accuracy" and not 0 <= one.full < one.none:
+    if criterion.kind == "accuracy" and not 0 <= criterion.full < criterion.none:
         return [f"{label}: all points must end nearer to the accepted value than none begin."]
     return []

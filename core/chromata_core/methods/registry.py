@@ -13,13 +13,13 @@ from chromata_core.loading.load import load
 @lru_cache(maxsize=1)
 def methods() -> dict[str, Method]:
     """All methods by slug in the order of the method book, each checked as it is loaded."""
-    found: dict[str, Method] = {}
+    by_slug: dict[str, Method] = {}
     for module in pkgutil.walk_packages(chromata_core.methods.__path__, "chromata_core.methods."):
         if not module.ispkg and module.name != __name__:
             declared = getattr(importlib.import_module(module.name), "METHOD", None)
             if isinstance(declared, Method):
-                found[declared.slug] = load(declared)
-    return dict(sorted(found.items(), key=lambda pair: (FAMILIES.index(pair[1].family), pair[0])))
+                by_slug[declared.slug] = load(declared)
+    return dict(sorted(by_slug.items(), key=lambda pair: (FAMILIES.index(pair[1].family), pair[0])))
 
 
 def method(slug: str) -> Method:

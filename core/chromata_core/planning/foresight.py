@@ -77,7 +77,7 @@ def _alternatives(method: Method, bound: Bound, plan: Sheet, now: float) -> list
         for label, instead, cost, change in _others(method, bound)
         if (percent := _percent(method, _with(plan, change))) is not None
     ]
-    return sorted(told, key=lambda one: -_worth(one, now))
+    return sorted(told, key=lambda alternative: -_worth(alternative, now))
 
 
 def _others(method: Method, bound: Bound) -> list[_Other]:
@@ -90,10 +90,10 @@ def _with(plan: Sheet, change: Change) -> Sheet:
     )
 
 
-def _worth(one: Alternative, now: float) -> float:
+def _worth(alternative: Alternative, now: float) -> float:
     """What it gains for what it costs; what makes it worse stands last, the worst at the end."""
-    gain = 1 - one.percent / now
-    return gain / _COSTS[one.cost] if gain > 0 else gain
+    gain = 1 - alternative.percent / now
+    return gain / _COSTS[alternative.cost] if gain > 0 else gain
 
 
 def _other_instruments(method: Method, bound: Bound) -> list[_Other]:
@@ -108,7 +108,7 @@ def _other_instruments(method: Method, bound: Bound) -> list[_Other]:
 
 
 def _better_known(method: Method, bound: Bound) -> list[_Other]:
-    found: list[_Other] = []
+    others: list[_Other] = []
     for option in method.all_options:
         if (
             isinstance(option, NumberOption)
@@ -118,8 +118,8 @@ def _better_known(method: Method, bound: Bound) -> list[_Other]:
         ):
             half = f"{(limit / 2).normalize():f}"
             change = Change({f"{option.key}.limit": half}, {})
-            found.append((option.limit_label or option.label, f"known to ± {half}", "finding it better", change))
-    return found
+            others.append((option.limit_label or option.label, f"known to ± {half}", "finding it better", change))
+    return others
 
 
 def _percent(method: Method, plan: Sheet) -> float | None:
@@ -131,8 +131,8 @@ def _percent(method: Method, plan: Sheet) -> float | None:
     first = next(iter(result_places(at)), None)
     if first is None:
         return None
-    value, made, factor = stated(at, *first)
-    return abs(made.expanded * factor / value) * 100 if value else None
+    value, budget, factor = stated(at, *first)
+    return abs(budget.expanded * factor / value) * 100 if value else None
 
 
 def said_percent(percent: float) -> str:

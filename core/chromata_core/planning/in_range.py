@@ -50,20 +50,20 @@ class _Plan:
     def problems(self) -> dict[str, str]:
         """A sentence for every thing to aim at that would not come out well, by its label."""
         here = active(self.bound.method.targets, self.bound.options)
-        return {target.label: said for target in here if (said := _problem(self, target))}
+        return {target.label: problem for target in here if (problem := _problem(self, target))}
 
 
 def off_range(bound: Bound) -> list[OffRange]:
     """Every thing to aim at that would not come out well under these options with these instruments."""
     plan = _Plan(bound)
     problems = plan.problems()
-    found = []
+    off = []
     for target in active(bound.method.targets, bound.options):
         if target.label in problems:
             cures = [*_other_tools(plan, target, problems), *_other_numbers(plan, target, problems)]
             text = f"{target.label}: {amount_text(plan.worth(target.formula), target.unit)}. {problems[target.label]}"
-            found.append(OffRange(text, cures[:_MOST_CURES]))
-    return found
+            off.append(OffRange(text, cures[:_MOST_CURES]))
+    return off
 
 
 def _problem(plan: _Plan, target: Target) -> str:
@@ -104,37 +104,45 @@ def _better(plan: _Plan, target: Target, before: Mapping[str, str]) -> bool:
 
 def _other_tools(plan: _Plan, target: Target, before: Mapping[str, str]) -> Iterator[Cure]:
     """The instrument of the catalogue on whose scale it comes out best."""
-    role = next((one for one in plan.bound.method.roles if one.key == target.read_at), None)
+    role = next((role for role in plan.bound.method.roles if role.key == target.read_at), None)
     value = plan.worth(target.formula)
     kind = [
-        one
-        for one in CATALOGUE.values()
-        if role and one.kind in role.kinds and value >= _LEAST_PART * unit(one.unit).to_si(float(one.high))
+        instrument
+        for instrument in CATALOGUE.values()
+        if role
+        and instrument.kind in role.kinds
+        and value >= _LEAST_PART * unit(instrument.unit).to_si(float(instrument.high))
     ]
-    for one in sorted(kind, key=lambda one: abs(float(one.high) - unit(one.unit).from_si(value))):
-        if role and _better(replace(plan, tools={role.key: one}), target, before):
-            yield Cure(f"{role.label}: {one.short}", {}, {role.key: one.slug})
+    for instrument in sorted(
+        kind, key=lambda instrument: abs(float(instrument.high) - unit(instrument.unit).from_si(value))
+    ):
+        if role and _better(replace(plan, tools={role.key: instrument}), target, before):
+            yield Cure(f"{role.label}: {instrument.short}", {}, {role.key: instrument.slug})
             return
 
 
 def _other_numbers(plan: _Plan, target: Target, before: Mapping[str, str]) -> list[Cure]:
     """Each of the numbers that can be chosen, changed as little as is enough; all of them where none alone is."""
     chosen = [
-        one for one in plan.bound.method.all_options if isinstance(one, NumberOption) and one.key in target.choose
+        option
+        for option in plan.bound.method.all_options
+        if isinstance(option, NumberOption) and option.key in target.choose
     ]
-    alone = [cure for one in chosen if (cure := _changed(plan, target, [one], before))]
+    alone = [cure for option in chosen if (cure := _changed(plan, target, [option], before))]
     together = _changed(plan, target, chosen, before) if len(chosen) > 1 and not alone else None
     return [*alone, *([together] if together else [])]
 
 
 def _changed(plan: _Plan, target: Target, chosen: list[NumberOption], before: Mapping[str, str]) -> Cure | None:
     for factor in (factor for step in _STEPS for factor in (step, 1 / step)):
-        texts = {one.key: f"{Decimal(f'{float(plan.bound.number(one.key)) * factor:.2g}'):f}" for one in chosen}
-        numbers = {one.key: unit(one.unit).to_si(float(texts[one.key])) for one in chosen}
+        texts = {
+            option.key: f"{Decimal(f'{float(plan.bound.number(option.key)) * factor:.2g}'):f}" for option in chosen
+        }
+        numbers = {option.key: unit(option.unit).to_si(float(texts[option.key])) for option in chosen}
         other = replace(plan, numbers=numbers)
-        if all(_permitted(one, float(texts[one.key])) for one in chosen) and _better(other, target, before):
-            said = joined(f"{one.label} {texts[one.key]} {one.unit}".rstrip() for one in chosen)
-            return Cure(f"{said}: {amount_text(other.worth(target.formula), target.unit)}", texts)
+        if all(_permitted(option, float(texts[option.key])) for option in chosen) and _better(other, target, before):
+            wording = joined(f"{option.label} {texts[option.key]} {option.unit}".rstrip() for option in chosen)
+            return Cure(f"{wording}: {amount_text(other.worth(target.formula), target.unit)}", texts)
     return None
 
 

@@ -90,7 +90,7 @@ def pipetted(pipettes: Sequence[Instrument], volume: float) -> tuple[Instrument,
     wanted = unit("mL").from_si(volume)
     for count in range(1, _MOST_DELIVERIES + 1):
         for chosen in combinations_with_replacement(list(reversed(pipettes)), count):
-            if abs(sum(float(one.high) for one in chosen) - wanted) <= _SAME * wanted:
+            if abs(sum(float(instrument.high) for instrument in chosen) - wanted) <= _SAME * wanted:
                 return chosen
     return ()
 
@@ -110,6 +110,6 @@ def balance_for(balances: Sequence[Instrument], mass: float, part: float) -> Ins
     """The quickest balance that tells ``mass`` (kg) to ``part`` of it at 68 %, else the finest that carries it; None if
     none does. ``balances`` begin with the finest.
     """
-    carrying = [one for one in balances if unit(one.unit).to_si(float(one.high)) >= mass]
-    telling = [one for one in carrying if Measured("m", "", mass, (one,)).u(mass) <= part * mass]
+    carrying = [balance for balance in balances if unit(balance.unit).to_si(float(balance.high)) >= mass]
+    telling = [instrument for instrument in carrying if Measured("m", "", mass, (instrument,)).u(mass) <= part * mass]
     return telling[-1] if telling else carrying[0] if carrying else None

@@ -43,27 +43,28 @@ def pieces_needed(bound: Bound, benches: int) -> list[PieceNeeded]:
             each = len(readings) if role.several else 1
             needed[tool.slug] = needed.get(tool.slug, 0) + each
     told = _told(bound)
-    found = []
+    needs = []
     for slug, each in needed.items():
         kind = tools[slug].kind
         count = min(told.get(kind, 1), benches) if kind in _SHARED else each * benches
-        found.append(PieceNeeded(slug, tools[slug].short, count, kind in _SHARED))
-    return found + _equipment(bound, benches)
+        needs.append(PieceNeeded(slug, tools[slug].short, count, kind in _SHARED))
+    return needs + _equipment(bound, benches)
 
 
 def _equipment(bound: Bound, benches: int) -> list[PieceNeeded]:
     """What is shared and not read."""
-    shared = [one for one in active(bound.method.shared, bound.options) if one.kind in EQUIPMENT and benches]
+    shared = [gear for gear in active(bound.method.shared, bound.options) if gear.kind in EQUIPMENT and benches]
     return [
-        PieceNeeded(one.kind, EQUIPMENT[one.kind], min(int(bound.number(one.number)), benches), True) for one in shared
+        PieceNeeded(gear.kind, EQUIPMENT[gear.kind], min(int(bound.number(gear.number)), benches), True)
+        for gear in shared
     ]
 
 
 def _readings(bound: Bound) -> tuple[Reading, ...]:
-    return tuple(one for one in bound.method.readings if isinstance(one, Reading))
+    return tuple(reading for reading in bound.method.readings if isinstance(reading, Reading))
 
 
 def _told(bound: Bound) -> Mapping[str, int]:
     """How many of what is shared the plan itself counts on, by kind."""
     shared = active(bound.method.shared, bound.options)
-    return {one.kind: int(bound.number(one.number)) for one in shared if one.kind}
+    return {gear.kind: int(bound.number(gear.number)) for gear in shared if gear.kind}

@@ -94,53 +94,55 @@ def recipe(
 
     ``measured`` are texts of what was really weighed or measured; ReadingError for one that its piece cannot show.
     """
-    found = _best(solution, shelf)
-    chosen = [way for way in found if way.bottle.number == bottle] or found
-    lacks = [] if found else [_cannot(solution, shelf)]
+    ways = _best(solution, shelf)
+    chosen = [way for way in ways if way.bottle.number == bottle] or ways
+    lacks = [] if ways else [_cannot(solution, shelf)]
     lacks += _not_used(solution, shelf, chosen[0].bottle if chosen else None)
     if not chosen:
         return _empty(solution, lacks)
     way = chosen[0]
     lacks += _shortage(way)
     really = _really(way, measured or {})
-    made = way.result(really)
+    result = way.result(really)
     known = reagent(solution.formula)
-    molar, molar_limit = _plain(made, 1.0)
-    value, limit = _plain(made, solution.equivalents) if solution.feeds else ("", "")
-    others = [OtherWay(one.bottle.number, lead_of(one)) for one in _one_a_bottle(found) if lead_of(one) != lead_of(way)]
+    molar, molar_limit = _plain(result, 1.0)
+    value, limit = _plain(result, solution.equivalents) if solution.feeds else ("", "")
+    others = [
+        OtherWay(best.bottle.number, lead_of(best)) for best in _one_a_bottle(ways) if lead_of(best) != lead_of(way)
+    ]
     return Recipe(
         solution.key, solution.title, _made(way), _filled(way), amount_text(solution.amount, "mL"), lead_of(way),
         steps_of(way, solution), _asked(way),
-        f"{_molar(made)} mol/L", molar, molar_limit, _shares(made),
+        f"{_molar(result)} mol/L", molar, molar_limit, _shares(result),
         solution.feeds, value, limit, way.bottle.number, way.bottle.formula, _taken(way, really), *_there(way),
-        known.hazard, known.store, known.keeps, lacks, _looks(solution, way, made), others[:_OTHERS],
+        known.hazard, known.store, known.keeps, lacks, _looks(solution, way, result), others[:_OTHERS],
     )  # fmt: skip
 
 
-def _shares(made: Propagated) -> list[ShareOut]:
-    return [ShareOut(line.label, f"{line.share * 100:.0f} %") for line in made.budget.lines if line.share >= _SHOWN]
+def _shares(result: Propagated) -> list[ShareOut]:
+    return [ShareOut(line.label, f"{line.share * 100:.0f} %") for line in result.budget.lines if line.share >= _SHOWN]
 
 
 def _best(solution: Solution, shelf: Shelf) -> list[Way]:
     """Every way, the best first: what is there before what is bought, what is sure enough, least work."""
-    bottles = [one for one in shelf.holding(solution.formula) if not one.past(shelf.day)]
+    bottles = [bottle for bottle in shelf.holding(solution.formula) if not bottle.past(shelf.day)]
     bought = usual(solution.formula)
-    found = [way for one in (*bottles, bought) for way in ways(solution.wanted, one, shelf)]
-    return sorted(found, key=lambda way: _rank(way, solution))
+    possible = [way for bottle in (*bottles, bought) for way in ways(solution.wanted, bottle, shelf)]
+    return sorted(possible, key=lambda way: _rank(way, solution))
 
 
 def _rank(way: Way, solution: Solution) -> tuple[bool, bool, bool, int, int, float]:
-    made = way.result()
+    result = way.result()
     work = sum(stage.batches * len(stage.taken.pieces) for stage in way.stages)
-    unsure = made.budget.u > 1.2 * solution.wanted.part * made.value
+    unsure = result.budget.u > 1.2 * solution.wanted.part * result.value
     waste = way.last.made.value * way.last.batches if way.stages else 0.0
     bought = way.bottle.number == 0
     return (bought, not bought and way.bottle.amount < way.needs, unsure, len(way.stages), work, waste)
 
 
-def _one_a_bottle(found: Sequence[Way]) -> list[Way]:
+def _one_a_bottle(ways: Sequence[Way]) -> list[Way]:
     best: dict[int, Way] = {}
-    for way in found:
+    for way in ways:
         best.setdefault(way.bottle.number, way)
     return list(best.values())
 
@@ -152,28 +154,34 @@ def _measures(way: Way) -> list[tuple[Measured, int]]:
 
 def _asked(way: Way) -> list[Asked]:
     return [
-        Asked(one.key, f"{one.label}, mean of {times}" if times > 1 else one.label, one.unit, one.text, one.by)
-        for one, times in _measures(way)
+        Asked(
+            measured.key,
+            f"{measured.label}, mean of {times}" if times > 1 else measured.label,
+            measured.unit,
+            measured.text,
+            measured.by,
+        )
+        for measured, times in _measures(way)
     ]
 
 
 def _really(way: Way, texts: Mapping[str, str]) -> dict[str, float]:
-    by_key = {one.key: one for one, _ in _measures(way)}
+    by_key = {measured.key: measured for measured, _ in _measures(way)}
     unknown = [key for key in texts if key not in by_key]
     if unknown:
         raise ReadingError("This recipe measures something else: the shelf or the plan was changed. Look at it again.")
     return {key: by_key[key].read(text) for key, text in texts.items() if text.strip()}
 
 
-def _molar(made: Propagated) -> str:
+def _molar(result: Propagated) -> str:
     scale = unit("mol/L")
-    return report(scale.from_si(made.value), scale.from_si(made.budget.expanded)).text
+    return report(scale.from_si(result.value), scale.from_si(result.budget.expanded)).text
 
 
-def _plain(made: Propagated, per: float) -> tuple[str, str]:
+def _plain(result: Propagated, per: float) -> tuple[str, str]:
     """Value and ± in mol/L times ``per`` as plain numbers, digits as far as its ± reaches."""
     scale = unit("mol/L")
-    value, limit = scale.from_si(made.value * per), scale.from_si(made.budget.expanded * per)
+    value, limit = scale.from_si(result.value * per), scale.from_si(result.budget.expanded * per)
     if limit <= 0:
         return f"{value:.6g}", "0"
     told = report(value, limit)
@@ -227,16 +235,18 @@ def _shortage(way: Way) -> list[str]:
 
 def _not_used(solution: Solution, shelf: Shelf, used: Bottle | None) -> list[str]:
     """Bottles of it that cannot serve, and why."""
-    said = []
-    for one in shelf.holding(solution.formula):
-        if one.past(shelf.day):
-            said.append(
-                f"{one.name}, {one.strength}, is past its date ({one.until}): not used. Test it and give it a new "
-                "date, or dispose of it by local rules."
+    sentences = []
+    for bottle in shelf.holding(solution.formula):
+        if bottle.past(shelf.day):
+            sentences.append(
+                f"{bottle.name}, {bottle.strength}, is past its date ({bottle.until}): not used. Test it and give it a "
+                "new date, or dispose of it by local rules."
             )
-        elif one.liquid and one.holds < solution.concentration and one != used:
-            said.append(f"{one.name}, {one.strength}, is weaker than what is wanted: it cannot be made from it.")
-    return said
+        elif bottle.liquid and bottle.holds < solution.concentration and bottle != used:
+            sentences.append(
+                f"{bottle.name}, {bottle.strength}, is weaker than what is wanted: it cannot be made from it."
+            )
+    return sentences
 
 
 def _cannot(solution: Solution, shelf: Shelf) -> str:
@@ -251,25 +261,27 @@ def _cannot(solution: Solution, shelf: Shelf) -> str:
     )
 
 
-def _looks(solution: Solution, way: Way, made: Propagated) -> list[str]:
-    said = []
-    if solution.limit and made.budget.expanded > 1.2 * solution.limit:
+def _looks(solution: Solution, way: Way, result: Propagated) -> list[str]:
+    looks = []
+    if solution.limit and result.budget.expanded > 1.2 * solution.limit:
         scale = unit("mol/L")
-        u, asked = (with_figures(scale.from_si(x), 2) for x in (made.budget.expanded, solution.limit))
+        u, asked = (with_figures(scale.from_si(x), 2) for x in (result.budget.expanded, solution.limit))
         standardise = reagent(solution.formula).standardise
         cure = "Standardise it, and write what is found" if standardise else "Write what results"
-        said.append(f"Made so it is known to ± {u} mol/L; the plan counts on ± {asked}. {cure} into the plan.")
+        looks.append(f"Made so it is known to ± {u} mol/L; the plan counts on ± {asked}. {cure} into the plan.")
     if way.bottle.liquid and not way.bottle.u:
-        said.append(f"Nobody wrote how well {first_lower(way.bottle.name)} is known: it is taken as exact.")
+        looks.append(f"Nobody wrote how well {first_lower(way.bottle.name)} is known: it is taken as exact.")
     if way.bottle.promised:
         taken = amount_text(way.bottle.promised, "mL" if way.bottle.liquid else "g")
-        said.append(
+        looks.append(
             f"Of {first_lower(way.bottle.name)} sessions before this one take {taken}; that is counted already."
         )
-    off = abs(made.value / solution.concentration - 1)
+    off = abs(result.value / solution.concentration - 1)
     if off > max(2 * solution.wanted.part, 0.01):
-        said.append(f"It comes to {_molar(made)} mol/L instead of {solution.stated}: no vessels here meet it better.")
-    return said
+        looks.append(
+            f"It comes to {_molar(result)} mol/L instead of {solution.stated}: no vessels here meet it better."
+        )
+    return looks
 
 
 def _empty(solution: Solution, lacks: list[str]) -> Recipe:

@@ -97,11 +97,11 @@ def _first(bottle: Bottle, stage: Stage, how: str) -> list[str]:
     ]
 
 
-def _fill(made: Measured) -> str:
-    piece = made.pieces[0]
+def _fill(measured: Measured) -> str:
+    piece = measured.pieces[0]
     if piece.kind == "flask":
         return (
             f"Fill the {short_of(piece)} to its mark with pure water at room temperature, close it and turn it over "
             "ten times."
         )
-    return f"Fill up to {amount_text(made.value, 'mL')} in the {short_of(piece)}, and stir."
+    return f"Fill up to {amount_text(measured.value, 'mL')} in the {short_of(piece)}, and stir."

@@ -55,15 +55,15 @@ class Bottle:
         return self.until is not None and self.until < day
 
 
-def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
+def bottle(number: int, name: str, fields: Mapping[str, str]) -> Bottle:
     """A bottle as people write it: ``formula``; ``amount`` with g or mL; ``strength``: mol/L, g/L or per cent of mass,
     for a liquid with its ``density`` in g/mL; its ``limit`` (95 %), where none is written that of what is usually
     bought; ``until``, a date. ReadingError says what is wrong.
     """
-    formula = checked_formula(said.get("formula", ""))
-    liquid, amount = _amount(said.get("amount", ""))
-    until = _date(said.get("until", ""))
-    strength, limit = said.get("strength", "").strip(), said.get("limit", "").strip()
+    formula = checked_formula(fields.get("formula", ""))
+    liquid, amount = _amount(fields.get("amount", ""))
+    until = _date(fields.get("until", ""))
+    strength, limit = fields.get("strength", "").strip(), fields.get("limit", "").strip()
     if not liquid:
         part = _number(strength or "100 %", "%", "its purity")
         if not 0 < part <= 100:
@@ -74,7 +74,7 @@ def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
         raise ReadingError("Write how concentrated the solution is: 0.5 mol/L, or 37 %.")
     if parse_reading(strength).unit == "%":
         percent = _number(strength, "%", "its strength")
-        density = _number(said.get("density", ""), "g/mL", "its density")
+        density = _number(fields.get("density", ""), "g/mL", "its density")
         if not 0 < percent <= 100 or not 0.4 < density < 4:
             raise ReadingError(
                 f"{percent:g} % at {density:g} g/mL is not possible. A label says 37 % and 1.18 g/mL, for example."
@@ -88,9 +88,9 @@ def bottle(number: int, name: str, said: Mapping[str, str]) -> Bottle:
     return Bottle(number, name, formula, True, holds, _limit(limit, holds, asked, formula), amount, until)
 
 
-def left_after(said: Mapping[str, str], taken: str) -> str:
+def left_after(fields: Mapping[str, str], taken: str) -> str:
     """The amount of a bottle as its label says it, once ``taken`` (text with a unit) is out of it; never under zero."""
-    liquid, amount = _amount(said["amount"])
+    liquid, amount = _amount(fields["amount"])
     _, gone = _amount(taken)
     symbol = "mL" if liquid else "g"
     left = unit(symbol).from_si(max(amount - gone, 0.0))
@@ -121,11 +121,11 @@ class Shelf:
 
     def of(self, kind: Kind) -> list[Instrument]:
         """Pieces of a kind that are there, the smallest first; of two of one size the better."""
-        here = [one for one in self._here if one.kind == kind]
-        found: dict[float, Instrument] = {}
-        for one in sorted(here, key=lambda one: float(one.errors[0].half_width)):
-            found.setdefault(float(one.high), one)
-        return [found[high] for high in sorted(found)]
+        here = [instrument for instrument in self._here if instrument.kind == kind]
+        by_volume: dict[float, Instrument] = {}
+        for instrument in sorted(here, key=lambda instrument: float(instrument.errors[0].half_width)):
+            by_volume.setdefault(float(instrument.high), instrument)
+        return [by_volume[high] for high in sorted(by_volume)]
 
     @cached_property
     def _here(self) -> list[Instrument]:
@@ -134,20 +134,23 @@ class Shelf:
     @property
     def balances(self) -> list[Instrument]:
         """The finest first."""
-        return sorted((one for one in self._here if one.kind == "balance"), key=lambda one: float(one.graduation))
+        return sorted(
+            (instrument for instrument in self._here if instrument.kind == "balance"),
+            key=lambda instrument: float(instrument.graduation),
+        )
 
     def holding(self, formula: str) -> list[Bottle]:
         """Every bottle with that substance, whatever its water."""
-        return [one for one in self.bottles if same_substance(one.formula, formula)]
+        return [bottle for bottle in self.bottles if same_substance(bottle.formula, formula)]
 
     def without(self, number: int, taken: str) -> "Shelf":
         """What is left once ``taken`` (text with a unit) of one bottle is promised to somebody else."""
         gone = _amount(taken)[1] if taken else 0.0
         left = [
-            replace(one, amount=max(one.amount - gone, 0.0), promised=one.promised + gone)
-            if number and one.number == number
-            else one
-            for one in self.bottles
+            replace(bottle, amount=max(bottle.amount - gone, 0.0), promised=bottle.promised + gone)
+            if number and bottle.number == number
+            else bottle
+            for bottle in self.bottles
         ]
         return replace(self, bottles=left)
 

@@ -58,23 +58,28 @@ def solutions(groups: Sequence[tuple[Bound, int]]) -> list[Solution]:
     """What groups of benches need together, in the order of their supplies; one that is used for two things is made
     once. Each group's plan comes with how many benches work by it.
     """
-    found: dict[tuple[str, str], Solution] = {}
+    by_key: dict[tuple[str, str], Solution] = {}
     for bound, benches in groups:
         for supply in active(bound.method.supplies, bound.options):
-            for one in _solutions(bound, supply, benches):
-                before = found.get((one.key, one.stated))
-                found[one.key, one.stated] = _together(before, one) if before else one
-    return _told_apart([one for one in found.values() if one.amount > 0])
+            for solution in _solutions(bound, supply, benches):
+                before = by_key.get((solution.key, solution.stated))
+                by_key[solution.key, solution.stated] = _together(before, solution) if before else solution
+    return _told_apart([value for value in by_key.values() if value.amount > 0])
 
 
-def _told_apart(found: Sequence[Solution]) -> list[Solution]:
+def _told_apart(solutions: Sequence[Solution]) -> list[Solution]:
     """Of one that groups want at different strengths each has its own key, and none stands for the plan's number."""
-    keys = [one.key for one in found]
-    return [one if keys.count(one.key) == 1 else replace(one, key=f"{one.key}={one.stated}", feeds="") for one in found]
+    keys = [solution.key for solution in solutions]
+    return [
+        solution
+        if keys.count(solution.key) == 1
+        else replace(solution, key=f"{solution.key}={solution.stated}", feeds="")
+        for solution in solutions
+    ]
 
 
-def _together(one: Solution, other: Solution) -> Solution:
-    return replace(one, amount=one.amount + other.amount, note=one.note or other.note)
+def _together(solution: Solution, other: Solution) -> Solution:
+    return replace(solution, amount=solution.amount + other.amount, note=solution.note or other.note)
 
 
 def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
@@ -82,32 +87,32 @@ def _solutions(bound: Bound, supply: Supply, benches: int) -> list[Solution]:
         return []
     each = float(bound.number(supply.equivalents)) if supply.equivalents else 1.0
     amount = bench_amount(bound, supply) * benches * SPARE
-    found = []
+    wanted = []
     for named in formulas_of(bound, supply.substance):
         per = each * units_in(named)  # of a metal's ion the salt may hold several
         for number, (stated, value, limit, feeds) in enumerate(_concentrations(bound, supply.concentration)):
             if value <= 0 or per <= 0:  # a plan that says nothing of it asks for nothing
                 continue
             key = f"{named}:{supply.concentration}" + (f":{number}" if number else "")
-            found.append(
+            wanted.append(
                 Solution(
                     key, salt_of(named), stated, value / per, limit / per, feeds, per, amount, bound.worded(supply.note)
                 )
             )
-    return found
+    return wanted
 
 
 def formulas_of(bound: Bound, named: str) -> Sequence[str]:
     """Formulas that a supply names: by an option that is chosen, by words of a choice, or as they stand."""
     text = bound.options.get(named) or bound.worded(named)
     names = text.replace("/", ";").split(";")  # metals may be written in pairs
-    return list(dict.fromkeys(one.strip() for one in names if one.strip()))
+    return list(dict.fromkeys(name.strip() for name in names if name.strip()))
 
 
 def _concentrations(bound: Bound, named: str) -> list[tuple[str, float, float, str]]:
     """How it is stated, its value and its ± in mol/m³, and the number that it stands for."""
     scale = unit(_MOLAR)
-    option = next((one for one in bound.method.all_options if one.key == named), None)
+    option = next((option for option in bound.method.all_options if option.key == named), None)
     if isinstance(option, NumberOption):
         scale = unit(option.unit)
         limit = float(bound.number(f"{named}.limit")) * scale.factor if option.limit else 0.0

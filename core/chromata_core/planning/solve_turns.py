@@ -42,26 +42,26 @@ class Impossible(ChromataError):
 def solve(problem: Problem, seconds: float) -> Solved:
     """The best turns that are found in so many ``seconds``. Impossible where pins cannot be kept."""
     if not problem.wanted():
-        end = max((one.end for one in problem.done), default=0)
+        end = max((placed.end for placed in problem.done), default=0)
         return Solved(problem.done, end, end)
-    least, found = least_minutes(problem), None
+    least, solved = least_minutes(problem), None
     if not problem.pins:
         known = turns_at_once(problem)
-        found = Solved(tuple(known), max(one.end for one in known), least)
+        solved = Solved(tuple(known), max(placed.end for placed in known), least)
     if _size(problem) > _LARGEST:  # more than can be looked through in the time: what comes at once
         if problem.pins:
             raise Impossible(_TOO_MUCH)
-        assert found is not None
-        return Solved((*problem.done, *found.placed), found.minutes, least)
+        assert solved is not None
+        return Solved((*problem.done, *solved.placed), solved.minutes, least)
     together, who = cohorts(problem)
     if len(who) < len(problem.benches):
-        found = _better(found, _apart(_search(together, seconds * _TOGETHER, least, found), who))
+        solved = _better(solved, _apart(_search(together, seconds * _TOGETHER, least, solved), who))
         seconds *= 1 - _TOGETHER
-    if found is None or not found.proven:
-        found = _better(found, _search(problem, seconds, least, found))
-    if found is None:
+    if solved is None or not solved.proven:
+        solved = _better(solved, _search(problem, seconds, least, solved))
+    if solved is None:
         raise Impossible(_TOO_LONG)
-    return Solved((*problem.done, *found.placed), found.minutes, max(found.least, least))
+    return Solved((*problem.done, *solved.placed), solved.minutes, max(solved.least, least))
 
 
 _PINS = (
@@ -75,8 +75,10 @@ _LARGEST = 60_000  # questions whether a bench is in a wave
 def _size(problem: Problem) -> int:
     """How many questions the solver would be asked."""
     waves = sum(
-        one.pieces * len(one.at_pieces) * (ceil(len(problem.benches) / one.places) + len(problem.pins))
-        for one in problem.equipment
+        equipment.pieces
+        * len(equipment.at_pieces)
+        * (ceil(len(problem.benches) / equipment.places) + len(problem.pins))
+        for equipment in problem.equipment
     )
     return waves * len(problem.benches)
 
@@ -88,10 +90,12 @@ def cohorts(problem: Problem) -> tuple[Problem, dict[int, list[int]]]:
     """The same with benches that go together as one, as many as a piece takes: a smaller problem whose every answer is
     one of the larger. With it, who goes as which.
     """
-    size = min((one.places for one in problem.equipment), default=1)
+    size = min((equipment.places for equipment in problem.equipment), default=1)
     alike: dict[object, list[int]] = {}
     for bench in problem.benches:
-        had = frozenset((one.equipment, one.value, one.end) for one in problem.done if one.bench == bench)
+        had = frozenset(
+            (placed.equipment, placed.value, placed.end) for placed in problem.done if placed.bench == bench
+        )
         pins = frozenset((p.equipment, p.value, p.piece, p.start) for p in problem.pins if p.bench == bench)
         alike.setdefault((problem.begins[bench], had, pins), []).append(bench)
     who = {row[at]: row[at : at + size] for row in alike.values() for at in range(0, len(row), size)}
@@ -99,28 +103,30 @@ def cohorts(problem: Problem) -> tuple[Problem, dict[int, list[int]]]:
         problem,
         begins={bench: problem.begins[bench] for bench in who},
         pins=tuple(pin for pin in problem.pins if pin.bench in who),
-        done=tuple(one for one in problem.done if one.bench in who),
+        done=tuple(placed for placed in problem.done if placed.bench in who),
         sizes={bench: len(others) for bench, others in who.items()},
     ), who
 
 
-def _apart(found: Solved | None, who: Mapping[int, Sequence[int]]) -> Solved | None:
+def _apart(solved: Solved | None, who: Mapping[int, Sequence[int]]) -> Solved | None:
     """Of those that go together each by itself."""
-    if found is None:
+    if solved is None:
         return None
-    return replace(found, placed=tuple(replace(one, bench=bench) for one in found.placed for bench in who[one.bench]))
+    return replace(
+        solved, placed=tuple(replace(placed, bench=bench) for placed in solved.placed for bench in who[placed.bench])
+    )
 
 
-def _better(one: Solved | None, other: Solved | None) -> Solved | None:
+def _better(first: Solved | None, other: Solved | None) -> Solved | None:
     """Which is through first; of two that are, that which leaves benches free sooner."""
-    known = [found for found in (one, other) if found]
-    return min(known, key=lambda found: (found.minutes, _all_ends(found)), default=None)
+    known = [solved for solved in (first, other) if solved]
+    return min(known, key=lambda solved: (solved.minutes, _all_ends(solved)), default=None)
 
 
-def _all_ends(found: Solved) -> int:
+def _all_ends(solved: Solved) -> int:
     ends: dict[int, int] = {}
-    for one in found.placed:
-        ends[one.bench] = max(ends.get(one.bench, 0), one.end)
+    for placed in solved.placed:
+        ends[placed.bench] = max(ends.get(placed.bench, 0), placed.end)
     return sum(ends.values())
 
 
@@ -151,8 +157,8 @@ def _search(problem: Problem, seconds: float, least: int, known: Solved | None) 
     if solver.solve(model) in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         placed = _placed(solver, problem, waves)
     # Waves that begin together bind nobody only where each piece has one place: else what they prove is of waves alone.
-    alone = not problem.sizes and all(one.places == 1 for one in problem.equipment)
-    end = max(one.end for one in placed)  # who leaves benches free sooner may have ended sooner, too
+    alone = not problem.sizes and all(equipment.places == 1 for equipment in problem.equipment)
+    end = max(placed.end for placed in placed)  # who leaves benches free sooner may have ended sooner, too
     return Solved(tuple(placed), end, bound if alone else least)
 
 
@@ -174,9 +180,9 @@ def _hint_again(model: "CpModel", solver: "CpSolver") -> None:
 def _horizon(problem: Problem) -> int:
     """By when all are through whatever happens."""
     longest = problem.now + max(problem.begins.values()) + max((pin.start for pin in problem.pins), default=0)
-    for one in problem.equipment:
-        count = ceil(len(problem.benches) / (one.places * one.pieces)) + 1
-        longest += one.after + (count * one.minutes + one.change) * (len(one.values) + 1)
+    for equipment in problem.equipment:
+        count = ceil(len(problem.benches) / (equipment.places * equipment.pieces)) + 1
+        longest += equipment.after + (count * equipment.minutes + equipment.change) * (len(equipment.values) + 1)
     return longest
 
 
@@ -185,12 +191,12 @@ def _model(
 ) -> tuple[list[_Wave], "list[IntVar]"]:
     """Waves, and when each bench is through."""
     waves: list[_Wave] = []
-    for place, one in enumerate(problem.equipment):
-        waves += _waves(model, problem, place, one, horizon)
-    for place, one in enumerate(problem.equipment):
-        for piece in range(one.pieces):
+    for place, equipment in enumerate(problem.equipment):
+        waves += _waves(model, problem, place, equipment, horizon)
+    for place, equipment in enumerate(problem.equipment):
+        for piece in range(equipment.pieces):
             mine = [wave for wave in waves if (wave.equipment, wave.piece) == (place, piece)]
-            _one_value_at_a_time(model, one, mine, horizon, f"{place} {piece}")
+            _one_value_at_a_time(model, equipment, mine, horizon, f"{place} {piece}")
     for bench, place, value in problem.wanted():
         fits = [wave.here[bench] for wave in waves if (wave.equipment, wave.value) == (place, value)]
         model.add_exactly_one(fits)
@@ -200,31 +206,33 @@ def _model(
     return waves, ends
 
 
-def _waves(model: "CpModel", problem: Problem, place: int, one: Equipment, horizon: int) -> list[_Wave]:
-    found: list[_Wave] = []
-    for value in one.values:
+def _waves(model: "CpModel", problem: Problem, place: int, equipment: Equipment, horizon: int) -> list[_Wave]:
+    waves: list[_Wave] = []
+    for value in equipment.values:
         who = [bench for bench, at, wanted in problem.wanted() if (at, wanted) == (place, value)]
-        pieces = (FREE,) if value == one.free else tuple(range(one.pieces))
+        pieces = (FREE,) if value == equipment.free else tuple(range(equipment.pieces))
         # Free turns need no piece: those who come together begin together.
         count = (
             len(set(problem.begins.values())) + len(problem.pins)
-            if value == one.free
-            else ceil(sum(map(problem.size, who)) / one.places)
+            if value == equipment.free
+            else ceil(sum(map(problem.size, who)) / equipment.places)
         )
-        if value != one.free and problem.pins:
+        if value != equipment.free and problem.pins:
             count = min(len(who), count + len(problem.pins))
         for piece in pieces:
-            row = [_wave(model, problem, one, (place, value, piece, number), who, horizon) for number in range(count)]
+            row = [
+                _wave(model, problem, equipment, (place, value, piece, number), who, horizon) for number in range(count)
+            ]
             for before, after in pairwise(row):
-                model.add(after.start >= before.start + (0 if value == one.free else one.minutes))
-            found += row
-    return found
+                model.add(after.start >= before.start + (0 if value == equipment.free else equipment.minutes))
+            waves += row
+    return waves
 
 
 def _wave(
     model: "CpModel",
     problem: Problem,
-    one: Equipment,
+    equipment: Equipment,
     named: tuple[int, str, int, int],
     who: Sequence[int],
     horizon: int,
@@ -233,29 +241,33 @@ def _wave(
     start = model.new_int_var(problem.now, horizon, f"{named}")
     here = {bench: model.new_bool_var(f"{bench} in {named}") for bench in who}
     if piece != FREE:
-        model.add(sum(problem.size(bench) * is_here for bench, is_here in here.items()) <= one.places)
+        model.add(sum(problem.size(bench) * is_here for bench, is_here in here.items()) <= equipment.places)
     for bench, is_here in here.items():
-        model.add(start >= problem.begins[bench] + one.after).only_enforce_if(is_here)
+        model.add(start >= problem.begins[bench] + equipment.after).only_enforce_if(is_here)
     return _Wave(place, value, piece, start, here)
 
 
-def _one_value_at_a_time(model: "CpModel", one: Equipment, waves: Sequence[_Wave], horizon: int, name: str) -> None:
+def _one_value_at_a_time(
+    model: "CpModel", equipment: Equipment, waves: Sequence[_Wave], horizon: int, name: str
+) -> None:
     """From the first wave of a value to its last a piece stands at it; then it is set anew."""
     stands = []
-    for value in one.at_pieces:
+    for value in equipment.at_pieces:
         mine = [wave for wave in waves if wave.value == value]
         if not mine:
             continue
-        begin, end = (model.new_int_var(0, horizon + one.change, f"{name} {value} {what}") for what in ("from", "to"))
+        begin, end = (
+            model.new_int_var(0, horizon + equipment.change, f"{name} {value} {what}") for what in ("from", "to")
+        )
         is_used = model.new_bool_var(f"{name} stands at {value}")
         for wave in mine:
             filled = model.new_bool_var("filled")
             model.add_max_equality(filled, wave.here.values())
             model.add_implication(filled, is_used)
             model.add(wave.start >= begin).only_enforce_if(filled)
-            model.add(wave.start + one.minutes <= end).only_enforce_if(filled)
+            model.add(wave.start + equipment.minutes <= end).only_enforce_if(filled)
         size = model.new_int_var(0, 2 * horizon, "size")
-        stands.append(model.new_optional_interval_var(begin, size, end + one.change, is_used, f"{name} {value}"))
+        stands.append(model.new_optional_interval_var(begin, size, end + equipment.change, is_used, f"{name} {value}"))
     if stands:
         model.add_no_overlap(stands)
 
@@ -267,20 +279,20 @@ def _one_thing_at_a_time(
     starts: dict[tuple[int, str], Any] = {}
     intervals = []
     for _, place, value in [wanted for wanted in problem.wanted() if wanted[0] == bench]:
-        one = problem.equipment[place]
+        equipment = problem.equipment[place]
         start = model.new_int_var(problem.now, horizon, f"{bench} at {value}")
         for wave in waves:
             if (wave.equipment, wave.value) == (place, value):
                 model.add(start == wave.start).only_enforce_if(wave.here[bench])
         starts[place, value] = start
-        intervals.append(model.new_fixed_size_interval_var(start, one.minutes, f"{bench} at {value}"))
+        intervals.append(model.new_fixed_size_interval_var(start, equipment.minutes, f"{bench} at {value}"))
     model.add_no_overlap(intervals)
     for (place, value), start in starts.items():
-        one = problem.equipment[place]
-        if one.free is not None and value != one.free and (place, one.free) in starts:
-            model.add(start >= starts[place, one.free] + one.minutes)
+        equipment = problem.equipment[place]
+        if equipment.free is not None and value != equipment.free and (place, equipment.free) in starts:
+            model.add(start >= starts[place, equipment.free] + equipment.minutes)
         for (other, _), before in starts.items():
-            if problem.equipment[other].label == one.follows:
+            if problem.equipment[other].label == equipment.follows:
                 model.add(start >= before + problem.equipment[other].minutes)
     end = model.new_int_var(0, horizon, f"{bench} through")
     if starts:
@@ -302,10 +314,10 @@ def _from(model: "CpModel", waves: Sequence[_Wave], hint: Sequence[Placed]) -> N
     """Begins the search from turns that are known to work."""
     for place, value, piece in dict.fromkeys((w.equipment, w.value, w.piece) for w in waves):
         mine = [w for w in waves if (w.equipment, w.value, w.piece) == (place, value, piece)]
-        known = [one for one in hint if (one.equipment, one.value, one.piece) == (place, value, piece)]
-        for wave, start in zip(mine, sorted({one.start for one in known}), strict=False):
+        known = [placed for placed in hint if (placed.equipment, placed.value, placed.piece) == (place, value, piece)]
+        for wave, start in zip(mine, sorted({placed.start for placed in known}), strict=False):
             model.add_hint(wave.start, start)
-            there = {one.bench for one in known if one.start == start}
+            there = {placed.bench for placed in known if placed.start == start}
             for bench, is_here in wave.here.items():
                 model.add_hint(is_here, bench in there)
 

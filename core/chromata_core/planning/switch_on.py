@@ -18,7 +18,9 @@ class SwitchOn:
 
 def to_switch_on(bound: Bound, problem: Problem, placed: Sequence[Placed]) -> list[SwitchOn]:
     """The earliest first. A wait that whoever prepares begins, and every piece that is set to a value."""
-    return sorted([*_waits(bound), *_set_first(problem, placed)], key=lambda one: (-one.minutes, one.key))
+    return sorted(
+        [*_waits(bound), *_set_first(problem, placed)], key=lambda switch_on: (-switch_on.minutes, switch_on.key)
+    )
 
 
 def _waits(bound: Bound) -> Iterator[SwitchOn]:
@@ -30,13 +32,13 @@ def _waits(bound: Bound) -> Iterator[SwitchOn]:
 
 def _set_first(problem: Problem, placed: Sequence[Placed]) -> Iterator[SwitchOn]:
     """Each piece at its first value, so long before its first turn as setting it takes."""
-    for place, one in enumerate(problem.equipment):
-        for piece in range(one.pieces):
+    for place, equipment in enumerate(problem.equipment):
+        for piece in range(equipment.pieces):
             first = min(
                 (turn for turn in placed if (turn.equipment, turn.piece) == (place, piece) and turn.piece != FREE),
                 key=lambda turn: turn.start,
                 default=None,
             )
-            if one.change and first is not None:
-                text = f"{one.label} {piece + 1} to {first.value} {one.unit}".rstrip()
-                yield SwitchOn(f"on:{place}.{piece}", text, one.change - first.start)
+            if equipment.change and first is not None:
+                text = f"{equipment.label} {piece + 1} to {first.value} {equipment.unit}".rstrip()
+                yield SwitchOn(f"on:{place}.{piece}", text, equipment.change - first.start)

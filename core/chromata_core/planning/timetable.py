@@ -81,43 +81,47 @@ def timetables(bound: Bound, benches: int) -> list[Timetable]:
 def solved_at_once(problem: Problem) -> Solved:
     """Turns without a search: often the best there are, and then proven by what none can undercut."""
     placed = turns_at_once(problem)
-    return Solved((*problem.done, *placed), max((one.end for one in placed), default=0), least_minutes(problem))
+    return Solved((*problem.done, *placed), max((placed.end for placed in placed), default=0), least_minutes(problem))
 
 
 def minutes_at_once(problem: Problem) -> int:
     """Until all are through."""
-    return max((one.end for one in turns_at_once(problem)), default=0)
+    return max((placed.end for placed in turns_at_once(problem)), default=0)
 
 
 def orders_of(problem: Problem, placed: Sequence[Placed]) -> dict[int, dict[str, str]]:
     """Each bench's own options: planned lists in the order of its turns, by bench number."""
-    found: dict[int, dict[str, str]] = {bench: {} for bench in problem.benches}
-    for place, one in enumerate(problem.equipment):
-        if one.planned:
-            for bench in found:
-                found[bench][one.planned] = "; ".join(_order(problem, placed, place, bench))
-    return found
+    orders: dict[int, dict[str, str]] = {bench: {} for bench in problem.benches}
+    for place, equipment in enumerate(problem.equipment):
+        if equipment.planned:
+            for bench in orders:
+                orders[bench][equipment.planned] = "; ".join(_order(problem, placed, place, bench))
+    return orders
 
 
 def _order(problem: Problem, placed: Sequence[Placed], place: int, bench: int) -> list[str]:
     """In which order a bench works: its turns, and what it sees to itself wherever that fits in between."""
-    one, clock, found = problem.equipment[place], problem.begins[bench], list[str]()
-    own = list(one.own)
+    equipment, clock, order = problem.equipment[place], problem.begins[bench], list[str]()
+    own = list(equipment.own)
     for turn in sorted((t for t in placed if (t.equipment, t.bench) == (place, bench)), key=lambda t: t.start):
-        while own and clock + one.minutes <= turn.start:
-            found.append(own.pop(0))
-            clock += one.minutes
-        found.append(turn.value)
+        while own and clock + equipment.minutes <= turn.start:
+            order.append(own.pop(0))
+            clock += equipment.minutes
+        order.append(turn.value)
         clock = turn.end
-    return [*found, *own]
+    return [*order, *own]
 
 
 def drawn(problem: Problem, solved: Solved) -> Timetable:
     """``solved`` as lanes and in words."""
-    labels = [one.label for one in problem.equipment]
-    lanes = [lane for place, one in enumerate(problem.equipment) for lane in _lanes(problem, solved.placed, place, one)]
+    labels = [equipment.label for equipment in problem.equipment]
+    lanes = [
+        lane
+        for place, equipment in enumerate(problem.equipment)
+        for lane in _lanes(problem, solved.placed, place, equipment)
+    ]
     hands = _hands(lanes, problem)
-    planned = next((place for place, one in enumerate(problem.equipment) if one.planned), 0)
+    planned = next((place for place, equipment in enumerate(problem.equipment) if equipment.planned), 0)
     orders = [Order(bench, _order(problem, solved.placed, planned, bench)) for bench in problem.benches]
     wait = max((_wait(solved.placed, bench) for bench in problem.benches), default=0)
     meanwhile = problem.equipment[0].meanwhile if len(problem.benches) > _at_once(problem) else ""
@@ -128,58 +132,64 @@ def drawn(problem: Problem, solved: Solved) -> Timetable:
 
 
 def _at_once(problem: Problem) -> int:
-    return min(one.pieces * one.places for one in problem.equipment)
+    return min(equipment.pieces * equipment.places for equipment in problem.equipment)
 
 
 def _sentence(problem: Problem, solved: Solved, wait: int) -> str:
-    begins = min(one.after for one in problem.equipment)
-    label = joined(one.label.lower() for one in problem.equipment)
+    begins = min(equipment.after for equipment in problem.equipment)
+    label = joined(equipment.label.lower() for equipment in problem.equipment)
     benches = len(problem.benches)
-    said = f"{benches} bench{'es are' if benches > 1 else ' is'} through after {solved.minutes} minutes"
-    said += f", the first {begins} of them without the {label}" if begins else ""
-    said += f"; between turns nobody waits longer than {wait}." if wait else "; nobody waits between turns."
-    said += " Proven: no other order is faster." if solved.proven else f" No order is through before {solved.least}."
-    own = [f"{value} {one.unit}".rstrip() for one in problem.equipment for value in one.own]
-    return f"{said} Each bench sees to {joined(own)} itself, besides these turns." if own else said
+    sentence = f"{benches} bench{'es are' if benches > 1 else ' is'} through after {solved.minutes} minutes"
+    sentence += f", the first {begins} of them without the {label}" if begins else ""
+    sentence += f"; between turns nobody waits longer than {wait}." if wait else "; nobody waits between turns."
+    sentence += (
+        " Proven: no other order is faster." if solved.proven else f" No order is through before {solved.least}."
+    )
+    own = [f"{value} {equipment.unit}".rstrip() for equipment in problem.equipment for value in equipment.own]
+    return f"{sentence} Each bench sees to {joined(own)} itself, besides these turns." if own else sentence
 
 
 def _wait(placed: Sequence[Placed], bench: int) -> int:
-    mine = sorted((one.start, one.end) for one in placed if one.bench == bench)
+    mine = sorted((placed.start, placed.end) for placed in placed if placed.bench == bench)
     return max((after[0] - before[1] for before, after in pairwise(mine)), default=0)
 
 
-def _lanes(problem: Problem, placed: Sequence[Placed], place: int, one: Equipment) -> list[Lane]:
-    names: Mapping[int, str] = {FREE: one.free_label} | {
-        piece: f"{one.label} {piece + 1}" for piece in range(one.pieces)
+def _lanes(problem: Problem, placed: Sequence[Placed], place: int, equipment: Equipment) -> list[Lane]:
+    names: Mapping[int, str] = {FREE: equipment.free_label} | {
+        piece: f"{equipment.label} {piece + 1}" for piece in range(equipment.pieces)
     }
-    found = []
+    lanes = []
     for piece, name in names.items():
         here = sorted(
-            (one for one in placed if (one.equipment, one.piece) == (place, piece)),
+            (placed for placed in placed if (placed.equipment, placed.piece) == (place, piece)),
             key=lambda turn: (turn.start, turn.value, turn.bench),
         )
-        turns = [_turn(problem, list(together), one) for _, together in groupby(here, key=lambda t: (t.start, t.value))]
+        turns = [
+            _turn(problem, list(together), equipment) for _, together in groupby(here, key=lambda t: (t.start, t.value))
+        ]
         if turns:
-            found.append(Lane(name, _with_settings(turns, one), place, piece))
-    return found
+            lanes.append(Lane(name, _with_settings(turns, equipment), place, piece))
+    return lanes
 
 
-def _turn(problem: Problem, together: Sequence[Placed], one: Equipment) -> Turn:
+def _turn(problem: Problem, together: Sequence[Placed], equipment: Equipment) -> Turn:
     first = together[0]
-    label = f"{first.value} {one.unit}" if one.unit else ""
+    label = f"{first.value} {equipment.unit}" if equipment.unit else ""
     pinned = {(pin.bench, pin.equipment, pin.value) for pin in problem.pins}
     fixed = [t.bench for t in together if (t.bench, t.equipment, t.value) in pinned]
     last = max(turn.end for turn in together)
     return Turn(first.start, last, label, [turn.bench for turn in together], first.value, fixed)
 
 
-def _with_settings(turns: Sequence[Turn], one: Equipment) -> list[Turn]:
-    found = list(turns[:1])
+def _with_settings(turns: Sequence[Turn], equipment: Equipment) -> list[Turn]:
+    told_turns = list(turns[:1])
     for before, after in pairwise(turns):
-        if one.change and before.value != after.value:
-            found.append(Turn(after.start - one.change, after.start, f"to {after.label}", [], after.value, []))
-        found.append(after)
-    return found
+        if equipment.change and before.value != after.value:
+            told_turns.append(
+                Turn(after.start - equipment.change, after.start, f"to {after.label}", [], after.value, [])
+            )
+        told_turns.append(after)
+    return told_turns
 
 
 def _hands(lanes: Sequence[Lane], problem: Problem) -> list[Lane]:
@@ -192,8 +202,8 @@ def _hands(lanes: Sequence[Lane], problem: Problem) -> list[Lane]:
     for _, together in groupby(settings, key=lambda setting: (setting[0].start, setting[0].end, setting[0].label)):
         (first, label), *others = together
         pieces = [label.split()[-1], *(other.split()[-1] for _, other in others)]
-        said = f"{' '.join(label.split()[:-1])} {joined(pieces)} {first.label}"
-        turns.append(replace(first, label=said, value=""))
+        sentence = f"{' '.join(label.split()[:-1])} {joined(pieces)} {first.label}"
+        turns.append(replace(first, label=sentence, value=""))
     return [Lane(HANDS, turns, -1, FREE)] if turns else []
 
 
@@ -204,42 +214,48 @@ def cures(bound: Bound, benches: int, minutes: int) -> list[Cure]:
     problem = problem_of(bound, benches)
     if not problem.equipment or minutes_at_once(problem) <= minutes:
         return []
-    found = [(minutes_at_once(changed), text, options) for text, options, changed in _changes(bound, problem)]
-    fits = sorted(((taken, text, options) for taken, text, options in found if taken <= minutes), key=lambda f: f[:2])
-    shown = fits or sorted(found, key=lambda f: f[:2])[:1]
+    tried = [(minutes_at_once(changed), text, options) for text, options, changed in _changes(bound, problem)]
+    fits = sorted(((taken, text, options) for taken, text, options in tried if taken <= minutes), key=lambda f: f[:2])
+    shown = fits or sorted(tried, key=lambda f: f[:2])[:1]
     return [Cure(f"{text}: {taken} minutes", options) for taken, text, options in shown[:_MOST_CURES]]
 
 
 def _changes(bound: Bound, problem: Problem) -> list[tuple[str, dict[str, str], Problem]]:
-    found = []
-    shared = {one.label: one for one in bound.method.shared}
-    for place, one in enumerate(problem.equipment):
-        declared = shared[one.label]
-        drops = one.planned and len(one.values) > _FEWEST and len(problem.wanted()) <= _MOST_TURNS
-        for value in one.at_pieces if drops else ():
-            kept = tuple(other for other in one.values if other != value)
-            option = {one.planned: "; ".join(kept)}
-            found.append(
-                (f"without {value} {one.unit}".rstrip(), option, _with(problem, place, replace(one, values=kept)))
+    changes = []
+    shared = {gear.label: gear for gear in bound.method.shared}
+    for place, equipment in enumerate(problem.equipment):
+        declared = shared[equipment.label]
+        drops = equipment.planned and len(equipment.values) > _FEWEST and len(problem.wanted()) <= _MOST_TURNS
+        for value in equipment.at_pieces if drops else ():
+            kept = tuple(other for other in equipment.values if other != value)
+            option = {equipment.planned: "; ".join(kept)}
+            changes.append(
+                (
+                    f"without {value} {equipment.unit}".rstrip(),
+                    option,
+                    _with(problem, place, replace(equipment, values=kept)),
+                )
             )
         for key, which, word in ((declared.number, "pieces", "more"), (declared.places, "places", "more at one")):
-            count = getattr(one, which) + 1
+            count = getattr(equipment, which) + 1
             if count <= _high(bound, key):
-                changed = _with(problem, place, replace(one, **{which: count}))
+                changed = _with(problem, place, replace(equipment, **{which: count}))
                 text = (
-                    f"one {one.label.lower()} more" if word == "more" else f"{count} benches at one {one.label.lower()}"
+                    f"one {equipment.label.lower()} more"
+                    if word == "more"
+                    else f"{count} benches at one {equipment.label.lower()}"
                 )
-                found.append((text, {key: str(count)}, changed))
-    return found
+                changes.append((text, {key: str(count)}, changed))
+    return changes
 
 
 _FEWEST = 3  # values: with two a line has no scatter
 _MOST_TURNS = 400  # so that every value can be tried without
 
 
-def _with(problem: Problem, place: int, one: Equipment) -> Problem:
+def _with(problem: Problem, place: int, changed: Equipment) -> Problem:
     equipment = list(problem.equipment)
-    equipment[place] = one
+    equipment[place] = changed
     return replace(problem, equipment=tuple(equipment))
 
 

@@ -90,12 +90,12 @@ class Problem:
 
     def wanted(self) -> list[tuple[int, int, str]]:
         """Every turn that is still to be had: bench, equipment, value."""
-        had = {(one.bench, one.equipment, one.value) for one in self.done}
+        had = {(placed.bench, placed.equipment, placed.value) for placed in self.done}
         return [
             (bench, place, value)
             for bench in self.benches
-            for place, one in enumerate(self.equipment)
-            for value in one.values
+            for place, equipment in enumerate(self.equipment)
+            for value in equipment.values
             if (bench, place, value) not in had
         ]
 
@@ -119,8 +119,8 @@ def problem_of(bound: Bound, benches: int, groups: int = 1, apart: int = 0) -> P
     other.
     """
     shared = active(bound.method.shared, bound.options)
-    labels = {one.label for one in shared}
-    equipment = tuple(one for one in (_equipment(bound, one, labels) for one in shared) if one.values)
+    labels = {gear.label for gear in shared}
+    equipment = tuple(gear for gear in (_equipment(bound, gear, labels) for gear in shared) if gear.values)
     each = ceil(benches / max(groups, 1)) or 1
     return Problem(equipment, {bench: (bench - 1) // each * apart for bench in range(1, benches + 1)})
 
@@ -152,17 +152,17 @@ def values_of(bound: Bound, planned: str) -> tuple[list[str], str]:
 
 def checked_pins(problem: Problem, pins: Sequence[Pin]) -> tuple[Pin, ...]:
     """``pins`` as they can be asked for, each turn once; ReadingError for one that is not of this problem."""
-    found: dict[tuple[int, int, str], Pin] = {}
+    checked: dict[tuple[int, int, str], Pin] = {}
     for pin in pins:
         if not 0 <= pin.equipment < len(problem.equipment) or pin.bench not in problem.begins:
             raise ReadingError("A pinned turn belongs to another plan. Take its pin out and solve again.")
-        one = problem.equipment[pin.equipment]
-        if pin.value not in one.values or not 0 <= pin.start <= _LONGEST:
+        equipment = problem.equipment[pin.equipment]
+        if pin.value not in equipment.values or not 0 <= pin.start <= _LONGEST:
             raise ReadingError("A pinned turn belongs to another plan. Take its pin out and solve again.")
-        if (pin.value == one.free) != (pin.piece == FREE) or pin.piece >= one.pieces:
-            raise ReadingError(f"There is no such {one.label.lower()} for a pinned turn. Take its pin out.")
-        found[pin.bench, pin.equipment, pin.value] = pin
-    return tuple(found.values())
+        if (pin.value == equipment.free) != (pin.piece == FREE) or pin.piece >= equipment.pieces:
+            raise ReadingError(f"There is no such {equipment.label.lower()} for a pinned turn. Take its pin out.")
+        checked[pin.bench, pin.equipment, pin.value] = pin
+    return tuple(checked.values())
 
 
 _LONGEST = 1440  # minutes

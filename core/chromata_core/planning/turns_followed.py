@@ -54,26 +54,28 @@ class Followed:
 
 def can_be_followed(problem: Problem, shared: Sequence[Shared]) -> bool:
     """Whether records tell of every turn: declarations of one's own, and those of earlier releases, may not say how."""
-    told = {one.label for one in shared if one.used_in}
-    return all(one.label in told for one in problem.equipment)
+    told = {gear.label for gear in shared if gear.used_in}
+    return all(equipment.label in told for equipment in problem.equipment)
 
 
 def had_of(problem: Problem, at: Context, told: Evaluation, bench: int, now: float) -> dict[_Key, Had]:
     """What the record of ``bench`` says of its turns; ``now`` in seconds of the epoch."""
-    shared = {one.label: one for one in at.bound.method.shared}
-    found: dict[_Key, Had] = {}
-    for place, one in enumerate(problem.equipment):
-        values = _values(at, one)
+    shared = {gear.label: gear for gear in at.bound.method.shared}
+    had: dict[_Key, Had] = {}
+    for place, equipment in enumerate(problem.equipment):
+        values = _values(at, equipment)
         for number, value in enumerate(values, 1):
-            mine = _tasks(at, told, shared[one.label], number if one.planned else None)
-            found[bench, place, value] = _had(told, mine, now)
-    return found
+            mine = _tasks(at, told, shared[equipment.label], number if equipment.planned else None)
+            had[bench, place, value] = _had(told, mine, now)
+    return had
 
 
-def _values(at: Context, one: Equipment) -> Sequence[str]:
+def _values(at: Context, equipment: Equipment) -> Sequence[str]:
     """At what the bench works, in its own order."""
-    option = next((option for option in at.bound.lists if option.key == one.planned), None)
-    return one.values if option is None else [str(value) for value in listed(option, at.bound.options[option.key])]
+    option = next((option for option in at.bound.lists if option.key == equipment.planned), None)
+    return (
+        equipment.values if option is None else [str(value) for value in listed(option, at.bound.options[option.key])]
+    )
 
 
 def _tasks(at: Context, told: Evaluation, shared: Shared, number: int | None) -> list[Hand]:
@@ -113,22 +115,22 @@ def followed(problem: Problem, planned: Sequence[Placed], had: Mapping[_Key, Had
     left = _together(planned)
     while left:
         together, *left = left
-        waiting += _go_on(problem, room, together, [one for others in left for one in others], had)
-    for one in sorted(waiting, key=lambda turn: (turn.start, turn.bench)):
-        _behind(problem, room, one, had)
-    minutes = max((one.end for one in room.placed), default=0)
+        waiting += _go_on(problem, room, together, [other for others in left for other in others], had)
+    for placed in sorted(waiting, key=lambda turn: (turn.start, turn.bench)):
+        _behind(problem, room, placed, had)
+    minutes = max((placed.end for placed in room.placed), default=0)
     table = drawn(problem, Solved(tuple(room.placed), minutes, minutes))
-    said = _sentence(minutes, max((one.end for one in planned), default=0))
-    first = {one.bench: one for one in reversed(room.late)}  # who is late for one turn is late for those behind it
-    return Followed(replace(table, sentence=said), now, [one for one in room.late if first[one.bench] is one])
+    sentence = _sentence(minutes, max((placed.end for placed in planned), default=0))
+    first = {late.bench: late for late in reversed(room.late)}  # who is late for one turn is late for those behind it
+    return Followed(replace(table, sentence=sentence), now, [late for late in room.late if first[late.bench] is late])
 
 
 def _together(planned: Sequence[Placed]) -> list[list[Placed]]:
     """Turns that are had together, in the order in which they were planned."""
-    found: dict[tuple[int, int, int, str], list[Placed]] = {}
-    for one in sorted(planned, key=lambda turn: (turn.start, turn.bench)):
-        found.setdefault((one.start, one.equipment, one.piece, one.value), []).append(one)
-    return list(found.values())
+    together: dict[tuple[int, int, int, str], list[Placed]] = {}
+    for placed in sorted(planned, key=lambda turn: (turn.start, turn.bench)):
+        together.setdefault((placed.start, placed.equipment, placed.piece, placed.value), []).append(placed)
+    return list(together.values())
 
 
 def _go_on(
@@ -136,16 +138,18 @@ def _go_on(
 ) -> list[Placed]:
     """Places the turns of benches that go together; those for which the others do not wait come back."""
     first, equipment = together[0], problem.equipment[together[0].equipment]
-    share = {one.bench: _of(had, one).share for one in together}
+    share = {placed.bench: _of(had, placed).share for placed in together}
     base = _begins(room, together, later, equipment, had)
-    slow = {one.bench for one in together if not share[one.bench] and _comes(room, one, had) > base + PATIENCE}
-    gone = [one for one in together if one.bench in slow and one.piece != FREE]
-    room.late += [_not_ready(one, equipment, room.now - first.start) for one in gone if first.start < room.now]
-    here = [one for one in together if one not in gone]
+    slow = {
+        placed.bench for placed in together if not share[placed.bench] and _comes(room, placed, had) > base + PATIENCE
+    }
+    gone = [placed for placed in together if placed.bench in slow and placed.piece != FREE]
+    room.late += [_not_ready(placed, equipment, room.now - first.start) for placed in gone if first.start < room.now]
+    here = [placed for placed in together if placed not in gone]
     if here:
-        coming = [_comes(room, one, had) for one in here if not any(share.values()) and one.piece != FREE]
+        coming = [_comes(room, placed, had) for placed in here if not any(share.values()) and placed.piece != FREE]
         start = ceil(max(base, *coming)) if coming else ceil(base)
-        ends = {one.bench: _end(room, start, share[one.bench], one, equipment) for one in here}
+        ends = {placed.bench: _end(room, start, share[placed.bench], placed, equipment) for placed in here}
         _place(room, here, max(min(start, max(ends.values()) - 1), _from(room, first, equipment)), ends)
         _note_slow(room, here, equipment, share)
     return gone
@@ -156,41 +160,41 @@ def _begins(
 ) -> float:
     """When a turn begins, or began: as planned, as soon as the piece and whoever is ready first can have it."""
     first = together[0]
-    most = max(_of(had, one).share for one in together)
+    most = max(_of(had, placed).share for placed in together)
     if most >= 1:
         return first.start
     if most > 0:
         return max(room.now - most * equipment.minutes, 0)
-    at_piece = [one for one in later if (one.equipment, one.piece) == (first.equipment, first.piece)]
-    soonest = min(_comes(room, one, had) for one in (*together, *at_piece))
+    at_piece = [placed for placed in later if (placed.equipment, placed.piece) == (first.equipment, first.piece)]
+    soonest = min(_comes(room, placed, had) for placed in (*together, *at_piece))
     return max(first.start, _from(room, first, equipment), soonest)
 
 
 def _place(room: _Room, here: list[Placed], start: int, ends: Mapping[int, int]) -> None:
-    for one in here:
-        end = max(ends[one.bench], start + 1)
-        room.placed.append(replace(one, start=start, end=end))
-        room.free_at[one.bench] = max(room.free_at[one.bench], end)
+    for placed in here:
+        end = max(ends[placed.bench], start + 1)
+        room.placed.append(replace(placed, start=start, end=end))
+        room.free_at[placed.bench] = max(room.free_at[placed.bench], end)
     room.ready[here[0].equipment, here[0].piece] = max(start + 1, *ends.values()), here[0].value
 
 
 def _note_slow(room: _Room, here: list[Placed], equipment: Equipment, share: Mapping[int, float]) -> None:
     """Whoever is in a turn for longer than planned holds up what comes behind."""
     over = room.ready[here[0].equipment, here[0].piece][0] - room.placed[-1].start - equipment.minutes
-    if over > PATIENCE and any(0 < one < 1 for one in share.values()) and here[0].piece != FREE:
+    if over > PATIENCE and any(0 < minutes < 1 for minutes in share.values()) and here[0].piece != FREE:
         least = min(share.values())
-        room.late += [_still_in(one, equipment, over) for one in here if share[one.bench] == least]
+        room.late += [_still_in(placed, equipment, over) for placed in here if share[placed.bench] == least]
 
 
-def _behind(problem: Problem, room: _Room, one: Placed, had: Mapping[_Key, Had]) -> None:
+def _behind(problem: Problem, room: _Room, placed: Placed, had: Mapping[_Key, Had]) -> None:
     """A turn of a bench that was not ready: at the piece that can be had first."""
-    equipment = problem.equipment[one.equipment]
-    pieces = [replace(one, piece=piece) for piece in range(equipment.pieces)]
+    equipment = problem.equipment[placed.equipment]
+    pieces = [replace(placed, piece=piece) for piece in range(equipment.pieces)]
     best = min(pieces, key=lambda turn: _from(room, turn, equipment))
-    start = ceil(max(_from(room, best, equipment), _comes(room, one, had)))
+    start = ceil(max(_from(room, best, equipment), _comes(room, placed, had)))
     room.placed.append(replace(best, start=start, end=start + equipment.minutes))
-    room.ready[one.equipment, best.piece] = start + equipment.minutes, one.value
-    room.free_at[one.bench] = start + equipment.minutes
+    room.ready[placed.equipment, best.piece] = start + equipment.minutes, placed.value
+    room.free_at[placed.bench] = start + equipment.minutes
 
 
 def _from(room: _Room, turn: Placed, equipment: Equipment) -> int:
@@ -201,43 +205,43 @@ def _from(room: _Room, turn: Placed, equipment: Equipment) -> int:
     return ready + (equipment.change if stands not in (None, turn.value) else 0)
 
 
-def _comes(room: _Room, one: Placed, had: Mapping[_Key, Had]) -> float:
+def _comes(room: _Room, placed: Placed, had: Mapping[_Key, Had]) -> float:
     """From which minute its bench can come: not before its turn before this is over."""
-    return max(room.free_at[one.bench], room.now + _of(had, one).ready)
+    return max(room.free_at[placed.bench], room.now + _of(had, placed).ready)
 
 
-def _of(had: Mapping[_Key, Had], one: Placed) -> Had:
-    return had.get((one.bench, one.equipment, one.value), Had(0.0, 0.0))
+def _of(had: Mapping[_Key, Had], placed: Placed) -> Had:
+    return had.get((placed.bench, placed.equipment, placed.value), Had(0.0, 0.0))
 
 
-def _end(room: _Room, start: int, share: float, one: Placed, equipment: Equipment) -> int:
+def _end(room: _Room, start: int, share: float, placed: Placed, equipment: Equipment) -> int:
     """When a turn is over: it was, it will be when what is left of it is done, or it has its whole time."""
     if share >= 1:
-        return min(one.end, room.now)
+        return min(placed.end, room.now)
     if share > 0:
         return room.now + max(ceil((1 - share) * equipment.minutes), 1)
     return max(start, room.now) + equipment.minutes
 
 
-def _not_ready(one: Placed, equipment: Equipment, minutes: int) -> Late:
-    where = _where(one, equipment)
+def _not_ready(placed: Placed, equipment: Equipment, minutes: int) -> Late:
+    where = _where(placed, equipment)
     text = f"Its turn {where} came {minutes} min ago and it is not ready: the others go on, it comes behind them."
-    return Late(one.bench, f"{one.equipment}:{one.value}", one.start, f"late for its turn {where}", text)
+    return Late(placed.bench, f"{placed.equipment}:{placed.value}", placed.start, f"late for its turn {where}", text)
 
 
-def _still_in(one: Placed, equipment: Equipment, minutes: int) -> Late:
-    where = _where(one, equipment)
+def _still_in(placed: Placed, equipment: Equipment, minutes: int) -> Late:
+    where = _where(placed, equipment)
     text = f"It will have its turn {where} about {minutes} min longer than planned; what comes behind waits for it."
-    return Late(one.bench, f"{one.equipment}:{one.value}", one.end, f"slow {where}", text)
+    return Late(placed.bench, f"{placed.equipment}:{placed.value}", placed.end, f"slow {where}", text)
 
 
-def _where(one: Placed, equipment: Equipment) -> str:
-    label = f"at {equipment.label.lower()} {one.piece + 1}"
-    return f"{label}, {one.value} {equipment.unit}" if equipment.unit else label
+def _where(placed: Placed, equipment: Equipment) -> str:
+    label = f"at {equipment.label.lower()} {placed.piece + 1}"
+    return f"{label}, {placed.value} {equipment.unit}" if equipment.unit else label
 
 
 def _sentence(minutes: int, planned: int) -> str:
-    said = f"All are through after about {minutes} minutes"
+    sentence = f"All are through after about {minutes} minutes"
     if minutes <= planned:
-        return f"{said}, as planned."
-    return f"{said}, {minutes - planned} later than planned."
+        return f"{sentence}, as planned."
+    return f"{sentence}, {minutes - planned} later than planned."

@@ -92,8 +92,8 @@ def ways(wanted: Wanted, bottle: Bottle, shelf: Shelf) -> list[Way]:
     if bottle.percent:  # by cylinder under the hood: its strength is not known better
         rough = replace(wanted, limit=max(wanted.part, _CONCENTRATED))
         return [Way(bottle, (stage,), wanted) for stage in _diluted(rough, bottle.holds, shelf, 1, ("cylinder",))]
-    found = [Way(bottle, (stage,), wanted) for stage in _diluted(wanted, bottle.holds, shelf, 1)]
-    return found or [
+    possible = [Way(bottle, (stage,), wanted) for stage in _diluted(wanted, bottle.holds, shelf, 1)]
+    return possible or [
         Way(bottle, (first, second), wanted)
         for times in _FIRST_STEP
         for second in _diluted(wanted, bottle.holds / times, shelf, 2)
@@ -107,13 +107,13 @@ def _before(wanted: Wanted, second: Stage, strength: float) -> Wanted:
 
 
 def _weighed(wanted: Wanted, bottle: Bottle, shelf: Shelf) -> list[Way]:
-    found: list[Way] = []
-    for made, batches in _vessels(wanted, shelf, 1):
-        stage = _weighing(wanted.concentration, wanted, bottle, shelf, made, batches)
-        wasted = batches * made.value > _MOST_MADE * wanted.volume
+    possible: list[Way] = []
+    for measured, batches in _vessels(wanted, shelf, 1):
+        stage = _weighing(wanted.concentration, wanted, bottle, shelf, measured, batches)
+        wasted = batches * measured.value > _MOST_MADE * wanted.volume
         if stage and not wasted and stage.taken.u(stage.taken.value) <= wanted.part * stage.taken.value:
-            found.append(Way(bottle, (stage,), wanted))
-    return found or _weighed_stronger(wanted, bottle, shelf)
+            possible.append(Way(bottle, (stage,), wanted))
+    return possible or _weighed_stronger(wanted, bottle, shelf)
 
 
 def _weighed_stronger(wanted: Wanted, bottle: Bottle, shelf: Shelf) -> list[Way]:
@@ -121,8 +121,8 @@ def _weighed_stronger(wanted: Wanted, bottle: Bottle, shelf: Shelf) -> list[Way]
     for times in _STRONGER:
         strong = wanted.concentration * times
         for second in _diluted(wanted, strong, shelf, 2):
-            for made, batches in _vessels(_before(wanted, second, strong), shelf, 1):
-                stage = _weighing(strong, wanted, bottle, shelf, made, batches)
+            for measured, batches in _vessels(_before(wanted, second, strong), shelf, 1):
+                stage = _weighing(strong, wanted, bottle, shelf, measured, batches)
                 if stage and stage.taken.u(stage.taken.value) <= wanted.part * stage.taken.value:
                     return [Way(bottle, (stage, second), wanted)]
     plain = (_weighing(wanted.concentration, wanted, bottle, shelf, *vessel) for vessel in _vessels(wanted, shelf, 1))
@@ -130,19 +130,19 @@ def _weighed_stronger(wanted: Wanted, bottle: Bottle, shelf: Shelf) -> list[Way]
 
 
 def _weighing(
-    strength: float, wanted: Wanted, bottle: Bottle, shelf: Shelf, made: Measured, batches: int
+    strength: float, wanted: Wanted, bottle: Bottle, shelf: Shelf, measured: Measured, batches: int
 ) -> Stage | None:
-    mass = strength * made.value * molar_mass(bottle.formula).value / bottle.holds
+    mass = strength * measured.value * molar_mass(bottle.formula).value / bottle.holds
     balance = balance_for(shelf.balances, mass, wanted.part / 3)
     if balance is None:
         return None
-    return Stage(Measured("m_1", "Mass", mass, (balance,)), made, batches, strength)
+    return Stage(Measured("m_1", "Mass", mass, (balance,)), measured, batches, strength)
 
 
 def _vessels(wanted: Wanted, shelf: Shelf, step: int) -> Iterator[tuple[Measured, int]]:
     """What it can be made in, the fewest times first: flasks, or cylinders where it need not be exact."""
     here = shelf.of("flask") if wanted.exact else shelf.of("cylinder")
-    for vessel in sorted(here, key=lambda one: (_times(one, wanted.volume), float(one.high))):
+    for vessel in sorted(here, key=lambda instrument: (_times(instrument, wanted.volume), float(instrument.high))):
         yield _made(vessel, wanted, step), _times(vessel, wanted.volume)
 
 
@@ -161,14 +161,14 @@ def _made(vessel: Instrument, wanted: Wanted, step: int) -> Measured:
 
 def _diluted(wanted: Wanted, strength: float, shelf: Shelf, step: int, by: tuple[Kind, ...] = _BY_SCALE) -> list[Stage]:
     """Ways to take of a solution of ``strength`` (mol/m³), the surest of the least work first."""
-    ratio, found = wanted.concentration / strength, []
+    ratio, stages = wanted.concentration / strength, []
     if ratio >= 1:
         return []
-    for made, batches in _vessels(wanted, shelf, step):
-        taken = _taken(ratio * made.value, wanted.exact and by == _BY_SCALE, shelf, step, by)
+    for measured, batches in _vessels(wanted, shelf, step):
+        taken = _taken(ratio * measured.value, wanted.exact and by == _BY_SCALE, shelf, step, by)
         if taken is not None and taken.u(taken.value) <= 2 * wanted.part * taken.value:
-            found.append(Stage(taken, made, batches, strength * taken.value / made.value))
-    return sorted(found, key=lambda stage: (_off(stage, wanted), stage.batches * len(stage.taken.pieces)))
+            stages.append(Stage(taken, measured, batches, strength * taken.value / measured.value))
+    return sorted(stages, key=lambda stage: (_off(stage, wanted), stage.batches * len(stage.taken.pieces)))
 
 
 def _off(stage: Stage, wanted: Wanted) -> bool:
@@ -179,7 +179,7 @@ def _off(stage: Stage, wanted: Wanted) -> bool:
 def _taken(volume: float, by_marks: bool, shelf: Shelf, step: int, by: tuple[Kind, ...]) -> Measured | None:
     key, label = f"A_{step}", "Taken"
     if by_marks and (pieces := pipetted(shelf.of("pipette"), volume)):
-        return Measured(key, label, sum(unit("mL").to_si(float(one.high)) for one in pieces), pieces)
+        return Measured(key, label, sum(unit("mL").to_si(float(piece.high)) for piece in pieces), pieces)
     for kind in by if by_marks else ("cylinder",):
         if set_to := scaled(shelf.of(kind), volume):
             piece, value = set_to
@@ -204,10 +204,10 @@ def _formula(way: Way) -> tuple[str, dict[str, float], dict[str, Source]]:
         at = "c_0 * 1"
     for number, stage in enumerate(way.stages, 1):
         at += f" * A_{number} / V_{number}" if number > 1 else ""
-        for one in (stage.taken, stage.made):
-            values[one.key] = one.value
-            label = f"{one.label}: {one.by}"
-            sources[one.key] = Source(one.key, label, one.u(one.value), "normal")
+        for measured in (stage.taken, stage.made):
+            values[measured.key] = measured.value
+            label = f"{measured.label}: {measured.by}"
+            sources[measured.key] = Source(measured.key, label, measured.u(measured.value), "normal")
     return at, values, sources
 
 

@@ -46,7 +46,7 @@ def calculation_task(slug: str, seed: int) -> CalculationTask:
     at = context_of(method(slug), sheet)
     state = told_of(at, {})
     where = "" if trial is None else f", {at.trial_name(trial).lower()}"
-    known = [one.text for one in constants(at)]
+    known = [constant.text for constant in constants(at)]
     return CalculationTask(method(slug).title, readings_told(at, state, trial), known, line.label + where, line.unit)
 
 
@@ -56,10 +56,12 @@ def judge_calculation(slug: str, seed: int, text: str) -> CalculationVerdict:
     answer = Given(own(line.key, trial).key, text, trial)
     asked = replace(sheet, own_work=OwnWork(lines=(line.key,)), given=(*sheet.given, answer))
     try:
-        [found] = [one for one in told_of(context_of(method(slug), asked), {}).own if one.key == line.key]
+        [own_answer] = [
+            own_answer for own_answer in told_of(context_of(method(slug), asked), {}).own if own_answer.key == line.key
+        ]
     except ChromataError as error:
         return CalculationVerdict(False, "none", error.message)
-    return CalculationVerdict(found.agrees, found.kind, found.sentence)
+    return CalculationVerdict(own_answer.agrees, own_answer.kind, own_answer.sentence)
 
 
 @cache

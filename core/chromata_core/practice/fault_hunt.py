@@ -66,20 +66,20 @@ def hunt(slug: str, seed: int) -> Hunt:
     hidden, sheet = _hidden(slug, seed)
     at = context_of(method(slug), sheet)
     state, suspects = told_of(at, {}), _suspects(slug, hidden, seed)
-    one, true = state.results[0], _true(slug)
+    result, true = state.results[0], _true(slug)
     accepted = report(true.value, true.expanded)
-    true_text = f"{accepted.text} {one.unit}".strip()
-    return Hunt(method(slug).title, readings_told(at, state), f"{one.label}: {one.line}", true_text, suspects)
+    true_text = f"{accepted.text} {result.unit}".strip()
+    return Hunt(method(slug).title, readings_told(at, state), f"{result.label}: {result.line}", true_text, suspects)
 
 
 def judge_hunt(slug: str, seed: int, answer: str) -> Found:
     """What speaks for ``answer`` (a fault's key, or ``nothing``), and what against it; ReadingError for no suspect."""
     hidden, sheet = _hidden(slug, seed)
-    suspects = [one.key for one in _suspects(slug, hidden, seed)]
+    suspects = [suspect.key for suspect in _suspects(slug, hidden, seed)]
     if answer not in suspects:
         raise ReadingError(unknown("suspect", answer, suspects))
-    one, true = told_of(context_of(method(slug), sheet), {}).results[0], _true(slug)
-    off, sure = (one.value / true.value - 1) * 100, abs(one.expanded / true.value) * 100
+    result, true = told_of(context_of(method(slug), sheet), {}).results[0], _true(slug)
+    off, sure = (result.value / true.value - 1) * 100, abs(result.expanded / true.value) * 100
     here = f"{_signed(off)} from a bench without a fault"
     effects = {effect.key: (effect.percent, effect.says) for effect in _effects(slug)}
     if answer == hidden:
@@ -126,9 +126,9 @@ def _showing(slug: str) -> tuple[Fault, ...]:
     """Faults that move the first result by more than its ±, and that these instruments can show."""
     true = _true(slug)
     wide = abs(true.expanded / true.value) * 130 if true.value else 0.0
-    moved = {one.key for one in _effects(slug) if abs(one.percent) > wide and one.of == true.label}
+    moved = {effect.key for effect in _effects(slug) if abs(effect.percent) > wide and effect.of == true.label}
     faults = active(method(slug).faults, _example(slug).bound.options)
-    return tuple(one for one in faults if one.key in moved and _can_be(slug, one.key))
+    return tuple(fault for fault in faults if fault.key in moved and _can_be(slug, fault.key))
 
 
 def _can_be(slug: str, fault: str) -> bool:
@@ -152,8 +152,8 @@ def _hidden(slug: str, seed: int) -> tuple[str, Sheet]:
 
 def _shows(slug: str, sheet: Sheet) -> bool:
     """Whether the result lies outside its ±: by chance a fault may hide, or good work look like one."""
-    one, true = told_of(context_of(method(slug), sheet), {}).results[0], _true(slug)
-    return abs(one.value - true.value) > abs(one.expanded)
+    result, true = told_of(context_of(method(slug), sheet), {}).results[0], _true(slug)
+    return abs(result.value - true.value) > abs(result.expanded)
 
 
 def _suspects(slug: str, hidden: str, seed: int) -> list[Suspect]:

@@ -7,13 +7,17 @@ from chromata_core.telling.outcome import Evaluation, ReadingOut
 
 def readings_told(at: Context, state: Evaluation, only: int | None = None) -> list[str]:
     """Numbers and no observations; of the trials all, or ``only`` one."""
-    made = {reading.key for reading in at.bound.readings}
+    keys = {reading.key for reading in at.bound.readings}
 
     def told(readings: list[ReadingOut]) -> list[str]:
-        return [f"{one.label}: {one.shown.text} {one.shown.unit}".strip() for one in readings if one.key in made]
+        return [
+            f"{reading.label}: {reading.shown.text} {reading.shown.unit}".strip()
+            for reading in readings
+            if reading.key in keys
+        ]
 
-    trials = [one for one in state.trials if only in (None, one.number)]
+    trials = [trial for trial in state.trials if only in (None, trial.number)]
     return [
         *told(state.bench),
-        *(f"{first_upper(at.trial_name(one.number))}. {'; '.join(told(one.readings))}" for one in trials),
+        *(f"{first_upper(at.trial_name(trial.number))}. {'; '.join(told(trial.readings))}" for trial in trials),
     ]

@@ -112,25 +112,25 @@ def _judged_display(task: ScaleTask, text: str) -> ScaleVerdict:
     if f"{typed.value}" == answer:
         return ScaleVerdict(True, "right", f"Right: it stands at {answer}.", answer)
     if typed.value == Decimal(answer):
-        said = f"Right so far; copy every digit, zeros too: {answer}."
-        return ScaleVerdict(False, "decimals", said, answer)
+        sentence = f"Right so far; copy every digit, zeros too: {answer}."
+        return ScaleVerdict(False, "decimals", sentence, answer)
     low, high = sorted((Decimal(task.course[0]), Decimal(answer)))
     if low <= typed.value <= high:
-        said = (
+        sentence = (
             "It was still running. Wait until the same digits stand for some seconds; draughts and warm vessels drift."
         )
-        return ScaleVerdict(False, "early", said, answer)
+        return ScaleVerdict(False, "early", sentence, answer)
     return ScaleVerdict(False, "off", "No such number stood there. Copy digit by digit.", answer)
 
 
 def _finished(tool: Instrument, decimals: int, answer: str) -> ScaleVerdict:
     if decimals < tool.decimals:
         finest = f"{Decimal(1).scaleb(-tool.decimals):f}"
-        said = f"Right so far; estimate between the marks too, and write it to {finest} {tool.unit}: {answer}."
-        return ScaleVerdict(False, "decimals", said, answer)
+        sentence = f"Right so far; estimate between the marks too, and write it to {finest} {tool.unit}: {answer}."
+        return ScaleVerdict(False, "decimals", sentence, answer)
     if decimals > tool.decimals:
-        said = f"Right, but this scale does not show so much: {answer} is all that can be read."
-        return ScaleVerdict(False, "decimals", said, answer)
+        sentence = f"Right, but this scale does not show so much: {answer} is all that can be read."
+        return ScaleVerdict(False, "decimals", sentence, answer)
     return ScaleVerdict(True, "right", f"Right. Exactly it stands at {answer}.", answer)
 
 
@@ -144,8 +144,8 @@ def _mistaken(task: ScaleTask) -> Iterator[tuple[str, float, str]]:
     run = {"down": "Here the numbers grow downwards.", "up": "Here the numbers grow upwards."}.get(tool.numbers_run, "")
     if task.eye:
         where, way = ("above", "Lower") if task.eye > 0 else ("below", "Raise")
-        said = f"That is read from {where}. {way} your eye until the ring’s far side lies behind its near side."
-        yield "parallax", seen_by(tool, at, task.eye), said
+        sentence = f"That is read from {where}. {way} your eye until the ring’s far side lies behind its near side."
+        yield "parallax", seen_by(tool, at, task.eye), sentence
     for other in tool.scales:
         if other != tool.high:
             read = at * float(other) / float(tool.high)

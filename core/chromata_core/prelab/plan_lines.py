@@ -69,7 +69,7 @@ def as_sheet(bound: Bound, answers: Mapping[str, str]) -> Sheet:
 def given_for(bound: Bound, line: Quantity) -> list[str]:
     """The numbers that a student needs for ``line``; of a substance its formula, the molar mass is theirs to find."""
     used = set(names(parse_formula(line.formula)))
-    found = []
+    given = []
     for option in bound.method.all_options:
         if option.key not in used:
             continue
@@ -80,5 +80,5 @@ def given_for(bound: Bound, line: Quantity) -> list[str]:
         else:
             text = option_text(option, bound.options)
         label = bound.worded(option.label) if not isinstance(option, SubstanceOption) else option.label
-        found.append(f"{label}: {text}")
-    return found
+        given.append(f"{label}: {text}")
+    return given

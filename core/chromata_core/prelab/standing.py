@@ -68,7 +68,7 @@ def standing(asked: Preparation, answers: Mapping[str, Answered]) -> PrelabState
 
 def answer_problem(asked: Preparation, key: str, text: str, reason: str) -> str:
     """The sentence why an answer cannot be kept, empty if it can."""
-    task = next((one for one in asked.tasks if one.key == key), None)
+    task = next((task for task in asked.tasks if task.key == key), None)
     if task is None:
         return "This is not asked any more: the plan was changed. Load the page again."
     if len(text) > LONGEST_ANSWER or len(reason) > LONGEST_ANSWER or "\x00" in text + reason:

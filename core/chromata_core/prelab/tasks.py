@@ -51,7 +51,7 @@ class Offered:
 
 def offered(bound: Bound, plan: Sheet) -> list[Offered]:
     """What may be asked under ``plan``, of which ``bound`` is the bare sheet."""
-    return [Offered(one.key, one.text, "; ".join(one.given), one.usual) for one in tasks_of(bound, plan)]
+    return [Offered(task.key, task.text, "; ".join(task.given), task.usual) for task in tasks_of(bound, plan)]
 
 
 def tasks_of(bound: Bound, plan: Sheet) -> list[Task]:
@@ -71,17 +71,21 @@ def _lines(bound: Bound) -> list[Task]:
 
 def _questions(bound: Bound) -> list[Task]:
     """Those that have the same answer whatever is read."""
-    return [_question(bound, one) for one in bound.observations if one.scope == "bench" and _always(one)]
+    return [
+        _question(bound, observation)
+        for observation in bound.observations
+        if observation.scope == "bench" and _always(observation)
+    ]
 
 
-def _always(one: Observation) -> bool:
-    return bool(one.right) and not any(one.right.values())
+def _always(observation: Observation) -> bool:
+    return bool(observation.right) and not any(observation.right.values())
 
 
-def _question(bound: Bound, one: Observation) -> Task:
-    choices = tuple(Answer(choice.key, bound.worded(choice.label)) for choice in one.choices)
-    text, because = bound.worded(one.label), bound.worded(one.because)
-    return Task(one.key, "choice", text, "", "", (), choices, tuple(one.right), because, usual=True)
+def _question(bound: Bound, observation: Observation) -> Task:
+    choices = tuple(Answer(choice.key, bound.worded(choice.label)) for choice in observation.choices)
+    text, because = bound.worded(observation.label), bound.worded(observation.because)
+    return Task(observation.key, "choice", text, "", "", (), choices, tuple(observation.right), because, usual=True)
 
 
 def _effects(bound: Bound, plan: Sheet) -> list[Task]:
@@ -89,13 +93,13 @@ def _effects(bound: Bound, plan: Sheet) -> list[Task]:
     there is not asked: it may also be that nothing is left to work.
     """
     example = bind(bound.method, example_as_planned(bound, plan))
-    clear = [one for one in what_if(example) if one.percent > _OTHER_SIGN and abs(one.percent) >= _LEAST]
-    return [_effect(one, place < _USUAL_EFFECTS) for place, one in enumerate(clear)]
+    clear = [effect for effect in what_if(example) if effect.percent > _OTHER_SIGN and abs(effect.percent) >= _LEAST]
+    return [_effect(effect, place < _USUAL_EFFECTS) for place, effect in enumerate(clear)]
 
 
-def _effect(one: Effect, usual: bool) -> Task:
-    right = _HIGH if one.percent > 0 else _LOW
+def _effect(effect: Effect, usual: bool) -> Task:
+    right = _HIGH if effect.percent > 0 else _LOW
     choices = (Answer(_HIGH, "Too large"), Answer(_LOW, "Too small"), Answer(_SAME, "It stays as it is"))
-    because = " ".join((f"{one.text.rstrip('.')}.", one.looks, one.remedy))
-    text = f"{one.says}. What becomes of “{one.of}”?"
-    return Task(f"effect-{one.key}", "choice", text, "", "", (), choices, (right,), because, usual)
+    because = " ".join((f"{effect.text.rstrip('.')}.", effect.looks, effect.remedy))
+    text = f"{effect.says}. What becomes of “{effect.of}”?"
+    return Task(f"effect-{effect.key}", "choice", text, "", "", (), choices, (right,), because, usual)

@@ -40,7 +40,7 @@ def _names() -> Iterator[str]:
     """Every name there is: each unit of the definitions, those of a measure also behind every prefix."""
     rows = [[part.strip() for part in line.split("=")] for line in DEFINITIONS.strip().splitlines()]
     named = [(row[0], row[2:]) for row in rows]
-    prefixes = [one.rstrip("-") for name, symbols in named if name.endswith("-") for one in (name, *symbols)]
+    prefixes = [symbol.rstrip("-") for name, symbols in named if name.endswith("-") for symbol in (name, *symbols)]
     for name, symbols in named:
         if not name.endswith("-"):
             yield from (name, *symbols)
@@ -48,7 +48,7 @@ def _names() -> Iterator[str]:
             # The kilogram is defined, and the gram by it: “kgram” would have pint define it by the gram, in a circle
             # from which no mass returns.
             fitting = [prefix for prefix in prefixes if name != "gram" or prefix not in ("kilo", "k")]
-            yield from (f"{prefix}{one}" for prefix in fitting for one in (name, *symbols))
+            yield from (f"{prefix}{symbol}" for prefix in fitting for symbol in (name, *symbols))
 
 
 NAMES = frozenset(_names())
@@ -63,19 +63,19 @@ def factors_of(text: str) -> tuple[tuple[str, int], ...]:
     if not spoken:
         return ()
     upper, *lower = spoken.split("/")
-    found = list(_product(upper, text, 1))
+    factors = list(_product(upper, text, 1))
     for divisor in lower:
         bare = divisor.strip()
         bracketed = bare.startswith("(") and bare.endswith(")")
         inside = list(_product(bare[1:-1] if bracketed else bare, text, -1))
         if len(inside) > 1 and not bracketed:
             raise UnitError(f"“{text}” can be read in two ways. Put what is divided by in brackets, as in J/(mol·K).")
-        found += inside
-    return tuple(found)
+        factors += inside
+    return tuple(factors)
 
 
-def _product(said: str, text: str, sign: int) -> Iterator[tuple[str, int]]:
-    for part in _TIMES.split(said.replace("**", "^").strip()):
+def _product(symbol: str, text: str, sign: int) -> Iterator[tuple[str, int]]:
+    for part in _TIMES.split(symbol.replace("**", "^").strip()):
         match = _FACTOR.fullmatch(part)
         if part == "1":
             continue

@@ -27,8 +27,8 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
     labels = _from_bottles(method, sheet)
     handed, awaited = _handed_over(method, sheet, labels)
-    found = {name: text for key, one in handed.items() for name, text in one.options(key).items()}
-    options = resolve_options(method, {**sheet.options, **found, **labels})
+    by_name = {name: text for key, taken in handed.items() for name, text in taken.options(key).items()}
+    options = resolve_options(method, {**sheet.options, **by_name, **labels})
     problems: list[str] = []
     instruments = _instruments(method, sheet, problems)
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
@@ -67,7 +67,10 @@ def bind(method: Method, sheet: Sheet) -> Bound:
 
 def _with_lines(method: Method, asked: OwnWork) -> tuple[Quantity, ...]:
     """What the method works out, and the percent errors that students are asked for."""
-    return (*method.quantities, *(one for one in percent_errors(method) if one.key in asked.lines))
+    return (
+        *method.quantities,
+        *(percent_error for percent_error in percent_errors(method) if percent_error.key in asked.lines),
+    )
 
 
 def _with_worksheet(bound: Bound) -> Bound:
@@ -95,7 +98,7 @@ def _from_bottles(method: Method, sheet: Sheet) -> dict[str, str]:
         return {}
     numbers = {option.key for option in bottles(method, resolve_options(method, sheet.options))}
     written = [on_bottle(given.key, given.text) for given in sheet.given if given.key in numbers]
-    return {key: text for found in written for key, text in found.items()}
+    return {key: text for bottle in written for key, text in bottle.items()}
 
 
 def _handed_over(
@@ -105,15 +108,15 @@ def _handed_over(
     method could work with: the plan's number stands then, and the bench is told.
     """
     taken, awaited = dict[str, Handed](), dict[str, Handed]()
-    for key, found in sheet.handed.items():
+    for key, handed in sheet.handed.items():
         if key in labels:
             continue
         try:
-            if found.text:
-                resolve_options(method, {**sheet.options, **found.options(key)})
+            if handed.text:
+                resolve_options(method, {**sheet.options, **handed.options(key)})
         except SheetError as error:
-            found = replace(found, text="", why=" ".join(error.problems))
-        (taken if found.text else awaited)[key] = found
+            handed = replace(handed, text="", why=" ".join(error.problems))
+        (taken if handed.text else awaited)[key] = handed
     return taken, awaited
 
 
@@ -159,7 +162,7 @@ def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str,
     chosen = sheet.instruments
     roles = {role.key: role for role in method.roles}
     problems += [unknown("instrument role", key, list(roles)) for key in chosen if key not in roles]
-    found: dict[str, Instrument] = {}
+    instruments: dict[str, Instrument] = {}
     for role in method.roles:
         try:
             slug = chosen.get(role.key, role.default)
@@ -170,5 +173,5 @@ def _instruments(method: Method, sheet: Sheet, problems: list[str]) -> dict[str,
         if picked.kind not in role.kinds:
             fitting = " or ".join(map(with_article, role.kinds))
             problems.append(f"{picked.short} cannot be the {role.label.lower()}. Choose {fitting}.")
-        found[role.key] = picked
-    return found
+        instruments[role.key] = picked
+    return instruments

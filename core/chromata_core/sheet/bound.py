@@ -119,8 +119,8 @@ class Bound:
             items = self.items(option)
             place = self.place(trial) if self.by_trial(option) else row
             here = items[place - 1] if place and place <= len(items) else None
-            said = [str(here.value)] if here else [] if place else [f"{items[0].value} to {items[-1].value}"]
-            planned[option.key] = " ".join((*said, option.unit)).rstrip()
+            texts = [str(here.value)] if here else [] if place else [f"{items[0].value} to {items[-1].value}"]
+            planned[option.key] = " ".join((*texts, option.unit)).rstrip()
             planned |= here.words if here else option.words
         return planned
 
@@ -226,7 +226,7 @@ class Bound:
 
     @cached_property
     def _declared(self) -> dict[str, Quantity]:
-        return {one.key: one for one in active(self.method.quantities, self.options)}
+        return {quantity.key: quantity for quantity in active(self.method.quantities, self.options)}
 
     def number_text(self, option: NumberOption) -> str:
         """A number option with its unit, as it stands in the class's worked lines."""
@@ -246,5 +246,5 @@ class Bound:
 
     def series(self, key: str, trial: int | None) -> list[Typed]:
         """The readings of a series in order."""
-        found = [(place.row or 0, typed) for place, typed in self.typed.items() if place[:2] == (key, trial)]
-        return [typed for _, typed in sorted(found, key=lambda pair: pair[0])]
+        rows = [(place.row or 0, typed) for place, typed in self.typed.items() if place[:2] == (key, trial)]
+        return [typed for _, typed in sorted(rows, key=lambda pair: pair[0])]

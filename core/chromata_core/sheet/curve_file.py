@@ -37,7 +37,9 @@ def read_curve(text: str, kind: str) -> list[tuple[str, str]]:
     if kind != "spectrum":
         return read_pairs(text)
     jdx = text.lstrip("\ufeff").lstrip().startswith("##")
-    points = _jcamp(text) if jdx else [(_number(one), _number(other)) for one, other in read_pairs(text, most=20_000)]
+    points = (
+        _jcamp(text) if jdx else [(_number(number), _number(other)) for number, other in read_pairs(text, most=20_000)]
+    )
     return [(plain(x, 0), plain(y, 3)) for x, y in _thinned(points)]
 
 
@@ -59,10 +61,10 @@ def _number(text: str) -> float:
 def _jcamp(text: str) -> list[Point]:
     try:
         with contextlib.redirect_stdout(io.StringIO()):  # the library prints what it doubts
-            found = jcamp.read(io.StringIO(text.lstrip("\ufeff")))
-        xs, ys = (np.asarray(found[key], dtype=float) for key in ("x", "y"))
-        across = _NANOMETRES[str(found.get("xunits", "")).strip().lower()]
-        up = _ABSORBANCE[str(found.get("yunits", "")).strip().lower()]
+            curve = jcamp.read(io.StringIO(text.lstrip("\ufeff")))
+        xs, ys = (np.asarray(curve[key], dtype=float) for key in ("x", "y"))
+        across = _NANOMETRES[str(curve.get("xunits", "")).strip().lower()]
+        up = _ABSORBANCE[str(curve.get("yunits", "")).strip().lower()]
         return [(across(float(x)), up(float(y))) for x, y in zip(xs, ys, strict=True)]
     except KeyError as error:
         raise SheetError(

@@ -32,7 +32,7 @@ def example_as_planned(bound: Bound, plan: Sheet) -> Sheet:
     there = active(bound.method.readings, bound.options)
     readings = {reading.key: reading for reading in there if isinstance(reading, Reading)}
     example = example_sheet(bound.method, bound.options).given
-    given = [replace(one, text=_as_read(bound, readings.get(one.key), one.text)) for one in example]
+    given = [replace(given, text=_as_read(bound, readings.get(given.key), given.text)) for given in example]
     return replace(plan, given=tuple(given))
 
 
@@ -53,8 +53,8 @@ def example_under(method: Method, options: Mapping[str, str]) -> Example:
     """The example that was made for these choices; the first where none was."""
     choices = {option.key for option in method.all_options if isinstance(option, ChoiceOption)}
     made_for = (
-        one
-        for one in method.more_examples
-        if all(options.get(key) == choice for key, choice in one.options.items() if key in choices)
+        example
+        for example in method.more_examples
+        if all(options.get(key) == choice for key, choice in example.options.items() if key in choices)
     )
     return next(made_for, method.example)

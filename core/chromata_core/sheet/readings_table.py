@@ -76,7 +76,7 @@ def read_table(bound: Bound, rows: Sequence[Row], numbers: bool = False) -> Tabl
         )
     for shape, words in _SHAPES.items():
         cells = list(shape(names, filled))
-        if any(one.key for one in cells):
+        if any(cell.key for cell in cells):
             return _judged(bound, words, cells[:MOST_CELLS], numbers)
     known = ", ".join(f"“{reading.label}”" for reading in bound.readings[:4])
     raise ChromataError(f"No reading of this experiment was found in it. Call a column or a line by its name: {known}.")
@@ -97,15 +97,15 @@ class _Names:
         first, *others = (self.part(cell)[0] is not None for cell in cells)
         return not first or not others or any(others)
 
-    def part(self, said: str) -> tuple[Reading | Observation | None, str]:
+    def part(self, name: str) -> tuple[Reading | Observation | None, str]:
         """The part that ``said`` means, and a unit behind it; None for no part."""
-        if len(said) > _LONGEST:
+        if len(name) > _LONGEST:
             return None, ""
-        if (found := self.parts.get(_fold(said))) is not None:
-            return found, ""
-        for behind in (pattern.match(said) for pattern in _BEHIND):
-            if behind and (found := self.parts.get(_fold(behind["what"]))) is not None:
-                return found, behind["unit"].strip()
+        if (part := self.parts.get(_fold(name))) is not None:
+            return part, ""
+        for behind in (pattern.match(name) for pattern in _BEHIND):
+            if behind and (part := self.parts.get(_fold(behind["what"]))) is not None:
+                return part, behind["unit"].strip()
         return None, ""
 
 
@@ -123,20 +123,20 @@ def _long(names: _Names, rows: Sequence[Row]) -> Iterator[RowRead]:
     trial, index, symbol = (_head(heads, kind) for kind in (_TRIAL, _ROW, _UNIT))
     last = ""
     for line, cells in rows[1:]:
-        said = _cell(cells, what) or last  # merged cells have a word in the first of them alone
-        last = said
-        part, behind = names.part(said)
+        typed = _cell(cells, what) or last  # merged cells have a word in the first of them alone
+        last = typed
+        part, behind = names.part(typed)
         text = _cell(cells, value)
         if text or part is None:
             unit = _cell(cells, symbol) or behind
-            yield _row(line, part, said, _number(_cell(cells, trial)), _number(_cell(cells, index)), text, unit)
+            yield _row(line, part, typed, _number(_cell(cells, trial)), _number(_cell(cells, index)), text, unit)
 
 
 def _wide(names: _Names, rows: Sequence[Row]) -> Iterator[RowRead]:
     """Heads that name readings; each line is a trial, or of a series a row."""
     heads = rows[0][1]
-    found = {place: names.part(head) for place, head in enumerate(heads)}
-    known = {place: (part, unit) for place, (part, unit) in found.items() if part is not None}
+    columns = {place: names.part(head) for place, head in enumerate(heads)}
+    known = {place: (part, unit) for place, (part, unit) in columns.items() if part is not None}
     if not known or not names.heads(heads):
         return
     trial = _head([_fold(head) for head in heads], _TRIAL)
@@ -147,8 +147,8 @@ def _wide(names: _Names, rows: Sequence[Row]) -> Iterator[RowRead]:
             yield _row(rows[0][0], None, head, None, None, "", "")
     at: int | None = None
     for number, (line, cells) in enumerate(rows[1:]):
-        if said := _cell(cells, trial):  # a merged cell says it in the first of its lines alone
-            at = _number(said)
+        if typed := _cell(cells, trial):  # a merged cell says it in the first of its lines alone
+            at = _number(typed)
         for place, (part, unit) in known.items():
             if text := _cell(cells, place):
                 series = isinstance(part, Series)
@@ -180,10 +180,16 @@ _SHAPES = {_long: "a reading on each line", _wide: "a trial on each line", _tall
 
 
 def _row(
-    line: int, part: Reading | Observation | None, said: str, trial: int | None, index: int | None, text: str, unit: str
+    line: int,
+    part: Reading | Observation | None,
+    typed: str,
+    trial: int | None,
+    index: int | None,
+    text: str,
+    unit: str,
 ) -> RowRead:
     if part is None:
-        return RowRead(line, "", said[:_LONGEST], trial, index, "", "No reading of this experiment is called so.")
+        return RowRead(line, "", typed[:_LONGEST], trial, index, "", "No reading of this experiment is called so.")
     if len(text) > _LONGEST:
         return RowRead(line, "", part.label, trial, index, "", "This is far longer than one reading.")
     once = part.scope == "bench"
@@ -198,7 +204,9 @@ _UNITED = re.compile(r"[^\d\s.,+\-−eE]")  # a number with its unit behind it a
 
 def _choice(part: Observation, text: str) -> str:
     """The key of the choice that is called so; the text itself where none is."""
-    return next((one.key for one in part.choices if _fold(text) in (_fold(one.label), _fold(one.key))), text)
+    return next(
+        (choice.key for choice in part.choices if _fold(text) in (_fold(choice.label), _fold(choice.key))), text
+    )
 
 
 def _head(heads: Sequence[str], names: Sequence[str]) -> int | None:
@@ -215,18 +223,18 @@ def _number(text: str) -> int | None:
         return None
     if _fold(text).startswith("rough"):
         return 0
-    found = _NUMBERED.match(text.strip().removesuffix(".0"))
-    return int(found["number"]) if found else None
+    match = _NUMBERED.match(text.strip().removesuffix(".0"))
+    return int(match["number"]) if match else None
 
 
 def _judged(bound: Bound, shape: str, cells: Sequence[RowRead], numbers: bool) -> TableRead:
     """Every cell as it would be kept: understood, not twice, not over what stands."""
     seen: dict[Place, int] = {}
-    found: list[RowRead] = []
+    read: list[RowRead] = []
     notes: list[str] = []
     for cell in cells:
         if not cell.key:
-            found.append(cell)
+            read.append(cell)
             continue
         padded = _padded(bound, cell) if numbers else cell
         if padded.text != cell.text and not notes:
@@ -235,8 +243,8 @@ def _judged(bound: Bound, shape: str, cells: Sequence[RowRead], numbers: bool) -
         problem = _problem(bound, padded, place, seen)
         seen.setdefault(place, padded.line)
         known = not problem and _stands(bound, place) == _standing_text(bound, padded)
-        found.append(replace(padded, problem=problem, known=known))
-    return TableRead(shape, found, notes)
+        read.append(replace(padded, problem=problem, known=known))
+    return TableRead(shape, read, notes)
 
 
 def _problem(bound: Bound, cell: RowRead, place: Place, seen: Mapping[Place, int]) -> str:

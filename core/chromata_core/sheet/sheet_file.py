@@ -64,23 +64,23 @@ def _from_json(text: str) -> SheetFile:
         rows = []
     if len(rows) > _MOST_READINGS:
         raise SheetError([_too_many(len(rows))])
-    numbered = [(n, found) for n, row in enumerate(rows, 1) if (found := _json_row(row, n, problems)) is not None]
+    numbered = [(n, given) for n, row in enumerate(rows, 1) if (given := _json_row(row, n, problems)) is not None]
     problems += _doubles("Readings", numbered)
     stock = _calibrations(data.get("calibrations", {}), problems)
     if problems:
         raise SheetError(problems)
-    sheet = Sheet(maps["options"], maps["instruments"], tuple(found for _, found in numbered), stock)
+    sheet = Sheet(maps["options"], maps["instruments"], tuple(given for _, given in numbered), stock)
     return SheetFile(sheet, str(data.get("method", "")), maps["accepted"], data.get("calibrations", {}))
 
 
 def _once(pairs: list[tuple[str, object]]) -> dict[str, object]:
     """An object in which a name stands twice says two things; the last one must not win in silence."""
-    found = dict(pairs)
-    if len(found) < len(pairs):
+    record = dict(pairs)
+    if len(record) < len(pairs):
         names = [name for name, _ in pairs]
         twice = next(name for name in names if names.count(name) > 1)
         raise ValueError(f"“{twice:.40}” stands twice in one object")
-    return found
+    return record
 
 
 # “results” and “simulated” are written for people and other programs; results are computed anew, neither is read.
@@ -137,12 +137,12 @@ def _from_csv(text: str) -> SheetFile:
                 f"Line {number} has {len(row)} columns and the head {len(header)}. "
                 "Put a number with a decimal comma in quotes, or write a point."
             )
-        elif (found := _csv_row(dict(zip(header, row, strict=True)), number, problems)) is not None:
-            numbered.append((number, found))
+        elif (given := _csv_row(dict(zip(header, row, strict=True)), number, problems)) is not None:
+            numbered.append((number, given))
     problems += _doubles("Lines", numbered)
     if problems:
         raise SheetError(problems)
-    sheet = Sheet(about["option"], about["instrument"], tuple(found for _, found in numbered))
+    sheet = Sheet(about["option"], about["instrument"], tuple(given for _, given in numbered))
     return SheetFile(sheet, about["method"].get("", ""), about["accepted"])
 
 
@@ -161,24 +161,24 @@ _ALONE = ("method", "simulated")  # of which there is one, without a name of its
 
 
 def _head(rows: list[tuple[int, list[str]]], problems: list[str]) -> dict[str, dict[str, str]]:
-    found: dict[str, dict[str, str]] = {kind: {} for kind in HEAD}
+    head: dict[str, dict[str, str]] = {kind: {} for kind in HEAD}
     for number, row in rows:
         kind, *rest = (cell.strip() for cell in row)
         kind = kind.lstrip("# ")
-        key, said = ("", rest[:1]) if kind in _ALONE else (rest[0] if rest else "", rest[1:])
-        if kind not in HEAD or len(said) != 1:
+        key, values = ("", rest[:1]) if kind in _ALONE else (rest[0] if rest else "", rest[1:])
+        if kind not in HEAD or len(values) != 1:
             problems.append(f"Line {number}: a line with # names one of {', '.join(HEAD)}: # option,c_t,0.1026.")
-        elif key in found[kind]:
+        elif key in head[kind]:
             problems.append(f"Line {number}: “{key or kind}” is said twice.")
         else:
-            found[kind][key] = _as_written(said[0])
-    return found
+            head[kind][key] = _as_written(values[0])
+    return head
 
 
 def csv_head(method: str, sheet: Sheet) -> list[list[str]]:
     """What a CSV says of ``sheet`` before its readings; calibrated instruments go with JSON alone."""
     about = [("option", sheet.options), ("instrument", sheet.instruments)]
-    return [["# method", method], *([f"# {kind}", key, text] for kind, said in about for key, text in said.items())]
+    return [["# method", method], *([f"# {kind}", key, text] for kind, fields in about for key, text in fields.items())]
 
 
 def write_csv(method: str, sheet: Sheet) -> list[list[str]]:
@@ -191,14 +191,16 @@ def write_csv(method: str, sheet: Sheet) -> list[list[str]]:
 def _doubles(what: str, numbered: list[tuple[int, Given]]) -> list[str]:
     """A sentence for every place that is written twice: which of the two counts nobody could know."""
     first: dict[Place, int] = {}
-    found = []
+    problems = []
     for number, given in numbered:
         if given.place in first:
             trial = f", trial {given.trial}" if given.trial is not None else ""
             index = f", place {given.index}" if given.index is not None else ""
-            found.append(f"{what} {first[given.place]} and {number} are both of “{given.key}”{trial}{index}. Keep one.")
+            problems.append(
+                f"{what} {first[given.place]} and {number} are both of “{given.key}”{trial}{index}. Keep one."
+            )
         first.setdefault(given.place, number)
-    return found
+    return problems
 
 
 def _csv_row(row: dict[str, str], number: int, problems: list[str]) -> Given | None:

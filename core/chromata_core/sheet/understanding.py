@@ -84,11 +84,11 @@ def _common(bound: Bound, given: Given, text: str) -> Typed | str:
 def _switched_off(bound: Bound, when: When) -> str:
     """Which choices would have to be others for a part to exist."""
     options = {option.key: option for option in bound.method.all_options}
-    said = []
+    sentences = []
     for key, wanted in (when or {}).items():
         option = options[key]
         choices = (wanted,) if isinstance(wanted, str) else wanted
         labels = [c.label for c in getattr(option, "choices", ()) if c.key in choices] or list(choices)
         if bound.options[key] not in choices:
-            said.append(f"“{option.label}” were “{' or '.join(labels)}”")
-    return f"It would be if {' and '.join(said)}."
+            sentences.append(f"“{option.label}” were “{' or '.join(labels)}”")
+    return f"It would be if {' and '.join(sentences)}."

@@ -42,9 +42,9 @@ def as_planned(bound: Bound, plan: Sheet) -> Sheet:
 
 def _beyond(bound: Bound, sheet: Sheet) -> Iterator[Given]:
     """The trials that are planned beyond those of the example begin as its last one."""
-    last = max((one.trial or 0 for one in sheet.given), default=0)
+    last = max((given.trial or 0 for given in sheet.given), default=0)
     for trial in range(last + 1, (bound.planned or 0) + 1):
-        yield from (replace(one, trial=trial) for one in sheet.given if one.trial == last)
+        yield from (replace(given, trial=trial) for given in sheet.given if given.trial == last)
 
 
 def _following(law: Follows, example: Bound, sheet: Sheet) -> Sheet:
@@ -53,7 +53,7 @@ def _following(law: Follows, example: Bound, sheet: Sheet) -> Sheet:
     shares = {n: share for n, share in _shares(law, example, here).items() if isfinite(share) and abs(share - 1) > 1e-9}
     if not shares:
         return sheet
-    reading = next((one for one in here.readings if one.key == law.key), None)
+    reading = next((reading for reading in here.readings if reading.key == law.key), None)
     if reading is None:
         told = {n: known[law.key] for n, known in compute(here).trials.items() if law.key in known}
         wanted = {n: (law.key, number_of(told[n]) * share) for n, share in shares.items() if n in told}
@@ -78,13 +78,13 @@ def _shares(law: Follows, example: Bound, here: Bound) -> dict[int, float]:
 
 def _values(law: Follows, bound: Bound) -> dict[int, float]:
     tree = parse_formula(law.formula)
-    found: dict[int, float] = {}
+    values: dict[int, float] = {}
     for trial, known in compute(bound).trials.items():
         if all(name in known for name in names(tree)):
             with np.errstate(all="ignore"):
                 column: Column = numeric(tree)(known)
-            found[trial] = number_of(column)
-    return found
+            values[trial] = number_of(column)
+    return values
 
 
 def _looked_at(bound: Bound, sheet: Sheet) -> Sheet:
@@ -92,9 +92,9 @@ def _looked_at(bound: Bound, sheet: Sheet) -> Sheet:
     at = context_of(bound.method, sheet)
     questions = {part.key: part for part in bound.observations if part.right}
     given = [
-        replace(one, text=right[0])
-        if one.key in questions and (right := right_choices(at, questions[one.key], one.trial))
-        else one
-        for one in sheet.given
+        replace(given, text=right[0])
+        if given.key in questions and (right := right_choices(at, questions[given.key], given.trial))
+        else given
+        for given in sheet.given
     ]
     return replace(sheet, given=tuple(given))

@@ -36,7 +36,7 @@ def pairs(
 
 
 def _half_cell(metal: str, concentration: float) -> float:
-    cell = next(one for key, one in SERIES.items() if key.endswith(f"/{metal}"))
+    cell = next(half_cell for key, half_cell in SERIES.items() if key.endswith(f"/{metal}"))
     return cell.potential + _NERNST / cell.electrons * log(concentration)
 
 
@@ -46,8 +46,8 @@ def dilute(
     """A cell of ``standard`` V whose ion that is used up stands at ``concentrations`` mol/L, the other at 1 mol/L."""
     random = np.random.default_rng(seed)
     slope = GAS_CONSTANT * (celsius + 273.15) / (electrons * FARADAY)
-    made = [Written("T", plain(celsius + float(random.normal(0, 0.1)), 1))]
+    written = [Written("T", plain(celsius + float(random.normal(0, 0.1)), 1))]
     for trial, concentration in enumerate(concentrations, 1):
         volts = standard + slope * log(concentration) + float(random.normal(0, _CONTACT / 2))
-        made.append(Written("E", plain(volts, 3), trial))
-    return made
+        written.append(Written("E", plain(volts, 3), trial))
+    return written

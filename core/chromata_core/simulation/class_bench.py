@@ -81,18 +81,18 @@ def _readings(
     method: Method, plan: Sheet, accepted: Mapping[str, str], seed: int, day: int, fault: str
 ) -> list[Written]:
     """Everything that is read, with trials to spare: each of those as the first, on another day."""
-    found: list[Written] = []
+    written: list[Written] = []
     last = 0
     for spare in range(_SPARE + 1):
         sheet = read_anew(method, true_bench(method, plan, accepted, seed + 7919 * spare, day), seed + spare, fault)
-        trials = sorted({one.trial for one in sheet.given if one.trial})
-        for one in sheet.given:
+        trials = sorted({given.trial for given in sheet.given if given.trial})
+        for given in sheet.given:
             if not spare:
-                found.append(Written(one.key, one.text, one.trial, one.index))
-            elif trials and one.trial == trials[-1]:
-                found.append(Written(one.key, one.text, last + spare, one.index))
+                written.append(Written(given.key, given.text, given.trial, given.index))
+            elif trials and given.trial == trials[-1]:
+                written.append(Written(given.key, given.text, last + spare, given.index))
         last = last or max(trials, default=0)
-    return found
+    return written
 
 
 def _fault(method: Method, plan: Sheet, random: np.random.Generator) -> str:
@@ -113,35 +113,37 @@ def _with_slip(
     """Own answers worked with one of the method's slips."""
     whole = _sheet(plan, led)
     try:
-        effects = [one.percent for one in slip_effects(bind(method, whole)) if abs(one.percent) > 1]
+        effects = [effect.percent for effect in slip_effects(bind(method, whole)) if abs(effect.percent) > 1]
     except ChromataError:
         effects = []
     share = effects[int(random.integers(len(effects)))] if effects else 0.0
-    for one in led:
-        number, space, rest = one.text.replace("−", "-").partition(" ")  # a power of ten and a unit stay as they are
-        if one.key.startswith("own.") and share and plain_number(number) is not None:
-            yield replace(one, text=f"{with_figures(float(number) * (1 + share / 100), 4)}{space}{rest}")
+    for written in led:
+        number, space, rest = written.text.replace("−", "-").partition(
+            " "
+        )  # a power of ten and a unit stay as they are
+        if written.key.startswith("own.") and share and plain_number(number) is not None:
+            yield replace(written, text=f"{with_figures(float(number) * (1 + share / 100), 4)}{space}{rest}")
         else:
-            yield one
+            yield written
 
 
 def _in_time(
     method: Method, plan: Sheet, led: Sequence[Written], seconds: float, random: np.random.Generator
 ) -> Iterator[Timed]:
-    lasts = [_LASTS.get(one.key.partition(".")[0], 1.0) * float(random.uniform(0.6, 1.5)) for one in led]
+    lasts = [_LASTS.get(written.key.partition(".")[0], 1.0) * float(random.uniform(0.6, 1.5)) for written in led]
     scale, now = seconds / max(sum(lasts), 1e-9), 0.0
     swapped = random.random() < _SWAPS
-    for place, (one, long) in enumerate(zip(led, lasts, strict=True)):
+    for place, (entry, long) in enumerate(zip(led, lasts, strict=True)):
         now += long * scale
-        other = _swapped(one.text) if swapped and place > len(led) // 4 else ""
-        if other and _could_be(method, plan, led[:place], replace(one, text=other)):
+        other = _swapped(entry.text) if swapped and place > len(led) // 4 else ""
+        if other and _could_be(method, plan, led[:place], replace(entry, text=other)):
             swapped = False
-            yield Timed(now, replace(one, text=other))
+            yield Timed(now, replace(entry, text=other))
             now += _SEEN
-            yield Timed(now, one, "Two digits swapped in writing")
+            yield Timed(now, entry, "Two digits swapped in writing")
             continue
-        yield Timed(now, one)
-        if random.random() < _CALLS / 4 and one.trial:
+        yield Timed(now, entry)
+        if random.random() < _CALLS / 4 and entry.trial:
             now += _SEEN
             yield Timed(now, Written("call", _QUESTIONS[int(random.integers(len(_QUESTIONS)))]))
 
@@ -153,10 +155,14 @@ def _swapped(text: str) -> str:
     return text[:-2] + text[-1] + text[-2]
 
 
-def _could_be(method: Method, plan: Sheet, before: Sequence[Written], one: Written) -> bool:
+def _could_be(method: Method, plan: Sheet, before: Sequence[Written], written: Written) -> bool:
     """Whether it could be kept at all."""
-    return not judge(method, _sheet(plan, before), Given(one.key, one.text, one.trial, one.index)).refused
+    return not judge(
+        method, _sheet(plan, before), Given(written.key, written.text, written.trial, written.index)
+    ).refused
 
 
 def _sheet(plan: Sheet, written: Sequence[Written]) -> Sheet:
-    return replace(plan, given=tuple(Given(one.key, one.text, one.trial, one.index) for one in written))
+    return replace(
+        plan, given=tuple(Given(reading.key, reading.text, reading.trial, reading.index) for reading in written)
+    )

@@ -25,14 +25,14 @@ def warm(
         inverse = 1 / (celsius + _KELVIN) - 1 / (22 + _KELVIN)
         return at_room * exp(energy * 1000 / GAS_CONSTANT * inverse)
 
-    made: list[Written] = []
+    written: list[Written] = []
     for trial, planned in enumerate(temperatures, 1):
-        made.append(Written("bath", "room" if planned < 25 else "set", trial))
+        written.append(Written("bath", "room" if planned < 25 else "set", trial))
         for index in range(1, runs + 1):
             tubes = [planned - 0.01 * (planned - 22) + float(random.normal(0, 0.2)) for _ in range(2)]
             time = seconds(sum(tubes) / 2) * (1 + float(random.normal(0, _EYE))) + late
-            made += _run(trial, index, tubes, time)
-    return made
+            written += _run(trial, index, tubes, time)
+    return written
 
 
 def thin(
@@ -40,14 +40,14 @@ def thin(
 ) -> list[Written]:
     """``runs`` runs with each of ``volumes`` mL of stock, made up to the same volume; the first takes ``first`` s."""
     random = np.random.default_rng(seed)
-    made: list[Written] = []
+    written: list[Written] = []
     for trial, volume in enumerate(volumes, 1):
-        made.append(Written("V_thio", plain(volume, 2), trial))
+        written.append(Written("V_thio", plain(volume, 2), trial))
         for index in range(1, runs + 1):
             tubes = [celsius + float(random.normal(0, 0.1)) for _ in range(2)]
             time = first * (volumes[0] / volume) ** order * (1 + float(random.normal(0, _EYE)))
-            made += _run(trial, index, tubes, time)
-    return made
+            written += _run(trial, index, tubes, time)
+    return written
 
 
 def _run(trial: int, index: int, tubes: Sequence[float], seconds: float) -> list[Written]:

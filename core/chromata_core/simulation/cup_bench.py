@@ -71,15 +71,15 @@ def _trace(
 ) -> list[Written]:
     """The readings of the thermometer at ``times``, in s; ``loss`` is the share of the difference lost in a minute."""
     cup = shown = start
-    made: list[Written] = []
+    written: list[Written] = []
     for step in range(1, round(times[-1] / _STEP) + 1):
         seconds = step * _STEP
         cup += warmed(seconds) - warmed(seconds - _STEP) - _STEP * loss / 60 * (cup - room)
         shown += _STEP / _LAG * (cup - shown)
         if seconds in times:
             index = times.index(round(seconds)) + 1
-            made += [
+            written += [
                 Written("t", f"{seconds:.0f}", trial, index),
                 Written("Temp", read(thermometer, shown, random), trial, index),
             ]
-    return made
+    return written

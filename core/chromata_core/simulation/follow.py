@@ -21,20 +21,20 @@ def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Seq
     Observations are the right one of their choices, or the first that spoils nothing; own results are those of the
     sheet; ``answers`` are those to the closing questions, in order. The walk ends where there is nothing to write.
     """
-    readings = {Place(one.key, one.trial, one.index): one.text for one in written}
+    readings = {Place(reading.key, reading.trial, reading.index): reading.text for reading in written}
     extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
-    sheet, made = replace(plan, given=()), list[Written]()
+    sheet, performed = replace(plan, given=()), list[Written]()
     for _ in range(_MOST):
         state = evaluate(method, sheet)
         hand = state.hand
         # what is made only if needed comes before the next reading of its step
         hand = next((t for t in state.tasks if needed(t, hand, extra, readings)), hand)
         text = readings.get(Place(hand.key, hand.trial, hand.index)) or otherwise(method, sheet, hand, state, answers)
-        if not text or made.count(Written(hand.key, text, hand.trial, hand.index)) > 1:
+        if not text or performed.count(Written(hand.key, text, hand.trial, hand.index)) > 1:
             break
-        made.append(Written(hand.key, text, hand.trial, hand.index))
+        performed.append(Written(hand.key, text, hand.trial, hand.index))
         sheet = replace(sheet, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
-    return made
+    return performed
 
 
 def needed(task: Hand, hand: Hand, extra: set[str], readings: Container[Place]) -> bool:
@@ -50,7 +50,9 @@ def otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answe
     if isinstance(part, Series) and part.paced:
         return hand.offer
     if isinstance(part, Series) and part.response:  # weighed once more, it is what it was
-        return next((one.text for one in reversed(sheet.given) if (one.key, one.trial) == (hand.key, hand.trial)), "")
+        return next(
+            (given.text for given in reversed(sheet.given) if (given.key, given.trial) == (hand.key, hand.trial)), ""
+        )
     if isinstance(part, Observation):
         if part.right and (right := right_choices(context_of(method, sheet), part, hand.trial)):
             return right[0]
@@ -68,8 +70,8 @@ def otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answe
 
 def _worked(state: Evaluation, hand: Hand) -> str:
     """A line of the work as the sheet gives it."""
-    trial = next((one for one in state.trials if one.number == hand.trial), None)
+    trial = next((trial for trial in state.trials if trial.number == hand.trial), None)
     lines = [*state.quantities, *(trial.quantities if trial else ())]
-    shown = {one.key: one.shown.text for one in lines}
-    found = next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
-    return found or shown.get(hand.name, "")
+    shown = {line.key: line.shown.text for line in lines}
+    text = next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
+    return text or shown.get(hand.name, "")

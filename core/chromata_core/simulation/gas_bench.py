@@ -22,15 +22,15 @@ def collect(pressure: float, seed: int, trials: int = 2, oxide: float = 0.0, tra
         instrument(slug) for slug in ("balance-0.0001", "gas-tube-50", "pressure-hpa", "thermometer-0.1")
     )
     off_tube, off_air, off_warmth = (calibration_of(tool, random) for tool in (tube, sensor, thermometer))
-    made = [Written("p_bar", read(sensor, pressure + off_air, random))]
+    written = [Written("p_bar", read(sensor, pressure + off_air, random))]
     for trial in range(1, trials + 1):
         ribbon, celsius = float(random.uniform(0.0300, 0.0375)), float(random.normal(20.8, 0.4))
         moles = ribbon * (1 - oxide) / 1000 / _MG
         dry = pressure * 100 - vapour_pressure(celsius)
         volume = moles * GAS_CONSTANT * (celsius + 273.15) / dry * 1e6 + trapped
-        made += [
+        written += [
             Written("m", read(balance, ribbon, random), trial),
             Written("V", plain(volume + off_tube + float(random.normal(0, 0.02)), tube.decimals), trial),
             Written("T", read(thermometer, celsius + off_warmth, random), trial),
         ]
-    return made
+    return written

@@ -23,18 +23,18 @@ def absorb(
     def shown(c: float) -> str:
         return plain(absorptivity * c + float(random.normal(0, scatter)), 3)
 
-    made = [Written("V_flask", plain(_FLASK, 2))]
+    written = [Written("V_flask", plain(_FLASK, 2))]
     for index, volume in enumerate(volumes, 1):
         delivered = volume + float(random.normal(0, 0.01))
-        made += [
+        written += [
             Written("V_std", plain(volume, 2), None, index),
             Written("A_std", shown(stock * delivered / _FLASK), None, index),
         ]
     highest = stock * volumes[-1] / _FLASK
     if concentration < highest:
-        return [*made, Written("A_x", shown(concentration), 1, 1)]
+        return [*written, Written("A_x", shown(concentration), 1, 1)]
     assert dilution(concentration, highest) <= _MADE / _TAKEN
     return [
-        *made, Written("A_x", shown(concentration), 1, 1), Written("V_taken", plain(_TAKEN, 2), 1),
+        *written, Written("A_x", shown(concentration), 1, 1), Written("V_taken", plain(_TAKEN, 2), 1),
         Written("V_made", plain(_MADE, 2), 1), Written("A_x", shown(concentration * _TAKEN / _MADE), 1, 2),
     ]  # fmt: skip

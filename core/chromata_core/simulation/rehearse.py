@@ -40,7 +40,7 @@ def read_anew(method: Method, sheet: Sheet, seed: int, fault: str = "") -> Sheet
     changes = _changes(method, fault)
     random = np.random.default_rng(seed)
     off = {key: calibration_of(tool, random) for key, tool in bound.instruments.items()}
-    written = replace(sheet, given=tuple(_read_anew(bound, one, changes, off, random) for one in sheet.given))
+    written = replace(sheet, given=tuple(_read_anew(bound, given, changes, off, random) for given in sheet.given))
     bind(method, written)  # what no instrument could show is refused here
     return written
 
@@ -48,16 +48,16 @@ def read_anew(method: Method, sheet: Sheet, seed: int, fault: str = "") -> Sheet
 def _changes(method: Method, fault: str) -> Mapping[str, str]:
     if not fault:
         return {}
-    found = next((one for one in method.faults if one.key == fault), None)
-    if found is None:
-        raise SheetError([unknown("fault", fault, [one.key for one in method.faults])])
-    return found.changes
+    chosen = next((other for other in method.faults if other.key == fault), None)
+    if chosen is None:
+        raise SheetError([unknown("fault", fault, [fault.key for fault in method.faults])])
+    return chosen.changes
 
 
 def _read_anew(
     bound: Bound, given: Given, changes: Mapping[str, str], off: Mapping[str, float], random: np.random.Generator
 ) -> Given:
-    reading = next((one for one in bound.readings if one.key == given.key), None)
+    reading = next((reading for reading in bound.readings if reading.key == given.key), None)
     if reading is None:
         return given
     tool = bound.instruments[reading.role]

@@ -33,12 +33,15 @@ def true_values(bound: Bound) -> Values:
 def with_values(method: Method, sheet: Sheet, values: Mapping[Place, float]) -> Sheet:
     """``sheet`` with other readings; SheetError where an instrument could not show one. What stays keeps its text."""
     bound = bind(method, sheet)
-    decimals, before = {one.key: bound.instruments[one.role].decimals for one in bound.readings}, true_values(bound)
+    decimals, before = (
+        {reading.key: bound.instruments[reading.role].decimals for reading in bound.readings},
+        true_values(bound),
+    )
     given = [
-        replace(one, text=plain(values[one.place], decimals[one.key] + _FINE))
-        if one.place in values and values[one.place] != before[one.place]
-        else one
-        for one in sheet.given
+        replace(given, text=plain(values[given.place], decimals[given.key] + _FINE))
+        if given.place in values and values[given.place] != before[given.place]
+        else given
+        for given in sheet.given
     ]
     changed = replace(sheet, given=tuple(given))
     bind(method, changed)
@@ -55,17 +58,19 @@ def answered(method: Method, sheet: Sheet, wanted: Wanted) -> Sheet:
 
 def responses_to(bound: Bound, values: Values, wanted: Wanted) -> dict[int, Values]:
     """The responses of each trial to what the other ``values`` are, for which its quantity has the value ``wanted``."""
-    keys = {one.key for one in bound.readings if one.response and one.scope == "trial"}
+    keys = {reading.key for reading in bound.readings if reading.response and reading.scope == "trial"}
     full = _full_portions(bound, values)
     places = {n: [at for at in values if at.key in keys and at.trial == n and (n, at.row) not in full] for n in wanted}
-    beside = {one.key: one.beside for one in bound.readings if isinstance(one, Series) and one.response}
+    beside = {
+        reading.key: reading.beside for reading in bound.readings if isinstance(reading, Series) and reading.response
+    }
     ways: tuple[Way, ...] = (_shifted, _stretched, partial(_along, beside))
-    return next((found for way in ways if (found := _sought(bound, values, places, wanted, way))), {})
+    return next((answers for way in ways if (answers := _sought(bound, values, places, wanted, way))), {})
 
 
 def _full_portions(bound: Bound, values: Values) -> set[tuple[int | None, int | None]]:
     """Rows of portions that filled their vessel: what comes more or less shows in the last one."""
-    tools = {one.key: bound.instruments[one.role] for one in bound.readings}
+    tools = {reading.key: bound.instruments[reading.role] for reading in bound.readings}
     return {(at.trial, at.row) for at, x in values.items() if at.row and x == float(tools[at.key].high)}
 
 
@@ -76,13 +81,13 @@ def _shifted(values: Values, places: Sequence[Place], by: float) -> Values:
 
 def _stretched(values: Values, places: Sequence[Place], by: float) -> Values:
     """Each series further from its first by a share."""
-    firsts = {place.key: values[place] for place in sorted(places, key=lambda one: -(one.row or 0))}
+    firsts = {place.key: values[place] for place in sorted(places, key=lambda place: -(place.row or 0))}
     return {place: firsts[place.key] + (values[place] - firsts[place.key]) * (1 + by) for place in places}
 
 
 def _along(beside: Mapping[str, str], values: Values, places: Sequence[Place], by: float) -> Values:
     """Each curve further from its beginning by a share, along the series that it stands beside."""
-    along = [at for one in places if (at := Place(beside.get(one.key, ""), one.trial, one.row)) in values]
+    along = [at for place in places if (at := Place(beside.get(place.key, ""), place.trial, place.row)) in values]
     return _stretched(values, along, by)
 
 
@@ -119,9 +124,9 @@ def retyped(bound: Bound, values: Values) -> Bound:
     return replace(bound, typed={**bound.typed, **typed})
 
 
-def _on_the_scale(method: Method, sheet: Sheet, found: Mapping[int, Values]) -> Sheet:
+def _on_the_scale(method: Method, sheet: Sheet, by_bench: Mapping[int, Values]) -> Sheet:
     """With what was found, trial by trial, as far as instruments can show it."""
-    for moved in found.values():
+    for moved in by_bench.values():
         try:
             sheet = with_values(method, sheet, {**true_values(bind(method, sheet)), **moved})
         except (ChromataError, ValueError, OverflowError):

@@ -20,13 +20,13 @@ def neutralise(
     balance, acid, base = (bound.instruments[role] for role in ("balance", "acid_burette", "burette"))
     c_a, c_b = float(bound.number("c_a")), float(bound.number("c_b"))
     off = calibration_of(base, random) - calibration_of(acid, random)
-    found = [Written("m_tablet", read(balance, tablet, random))]
+    written = [Written("m_tablet", read(balance, tablet, random))]
     vial = float(random.uniform(12, 14))
     for trial in range(1, trials + 1):
         portion, poured = float(random.uniform(0.28, 0.36)), round(float(random.uniform(47.0, 48.6)), 2)
         start = round(float(random.uniform(0, 0.9)), 2)
         back = (c_a * poured - power * portion) / c_b + off + float(random.normal(0, 0.05))
-        found += [
+        written += [
             Written("m_before", read(balance, vial, random), trial),
             Written("m_after", read(balance, vial - portion, random), trial),
             Written("V_a_start", "0.00", trial), Written("V_a", plain(poured, 2), trial),
@@ -34,4 +34,4 @@ def neutralise(
             Written("V_end", plain(start + back, 2), trial),
         ]  # fmt: skip
         vial -= portion
-    return found
+    return written

@@ -35,15 +35,15 @@ def true_bench(method: Method, plan: Sheet, accepted: Mapping[str, str], seed: i
     bound = bind(method, plan)
     example = as_planned(bound, replace(plan, given=()))
     wanted = wanted_of(method, example, accepted)
-    found = answered(method, _varied(method, example, seed, day), wanted)
+    sheet = answered(method, _varied(method, example, seed, day), wanted)
     # a portion that leads off a scale, or to another number of rows, is not taken
-    return found if _tells(method, found, wanted) else answered(method, example, wanted)
+    return sheet if _tells(method, sheet, wanted) else answered(method, example, wanted)
 
 
 def _tells(method: Method, sheet: Sheet, wanted: Wanted) -> bool:
     trials = compute(bind(method, sheet)).trials
-    found = [(trials[n].get(key), true) for n, (key, true) in wanted.items() if n in trials]
-    return all(column is not None and abs(number_of(column) - true) <= NEAR * abs(true) for column, true in found)
+    pairs = [(trials[n].get(key), true) for n, (key, true) in wanted.items() if n in trials]
+    return all(column is not None and abs(number_of(column) - true) <= NEAR * abs(true) for column, true in pairs)
 
 
 def _varied(method: Method, sheet: Sheet, seed: int, day: int) -> Sheet:
@@ -56,7 +56,7 @@ def _varied(method: Method, sheet: Sheet, seed: int, day: int) -> Sheet:
     portions = {(key, trial): 1 + float(random.normal(0, _PORTION)) for key in ends for trial in trials}
     changed = dict(values)
     for place, value in values.items():
-        reading = next(one for one in bound.readings if one.key == place.key)
+        reading = next(reading for reading in bound.readings if reading.key == place.key)
         kind = bound.instruments[reading.role].kind
         if reading.response or place.row is not None:
             continue
@@ -86,7 +86,9 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
         text = accepted.get(result.key, "")
         if not (text or result.scope == "summary"):
             continue
-        declared = next(one.unit for one in method.quantities if one.key == result.key)  # whatever the class's is
+        declared = next(
+            quantity.unit for quantity in method.quantities if quantity.key == result.key
+        )  # whatever the class's is
         true = unit(declared).to_si(float(read_in(text, declared).value)) if text else None
         wanted = {}
         for trial, columns in computed.trials.items():
@@ -104,8 +106,11 @@ def wanted_of(method: Method, sheet: Sheet, accepted: Mapping[str, str]) -> Want
 
 def _tellers(bound: Bound, accepted: Mapping[str, str]) -> list[tuple[Quantity, str]]:
     """Results with the quantity of each trial that tells them; those first that are accepted to be something."""
-    results = sorted((one for one in bound.quantities if one.result), key=lambda one: not accepted.get(one.key))
-    return [(one, telling) for one in results if (telling := _of_each_trial(bound, one))]
+    results = sorted(
+        (quantity for quantity in bound.quantities if quantity.result),
+        key=lambda quantity: not accepted.get(quantity.key),
+    )
+    return [(result, telling) for result in results if (telling := _of_each_trial(bound, result))]
 
 
 def beside_the_trials(bound: Bound, accepted: Mapping[str, str]) -> str:

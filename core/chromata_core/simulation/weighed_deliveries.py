@@ -24,9 +24,9 @@ def deliver(
     """``times`` deliveries of each of ``volumes`` (mL) by a pipette that is ``off`` by a fraction and scatters (mL)."""
     random = np.random.default_rng(seed)
     gram = (density(temperature) - _AIR) / (1 - _AIR / _STEEL) / 1000
-    found = [Written("T_water", plain(temperature, 1))]
+    written = [Written("T_water", plain(temperature, 1))]
     for trial, volume in enumerate(volumes, 1):
         masses = [(volume * (1 + off) + float(random.normal(0, scatter))) * gram for _ in range(times)]
-        found.append(Written("V_set", plain(volume, 2), trial))
-        found += series("m_d", trial, [plain(mass, balance.decimals) for mass in masses])
-    return found
+        written.append(Written("V_set", plain(volume, 2), trial))
+        written += series("m_d", trial, [plain(mass, balance.decimals) for mass in masses])
+    return written

@@ -61,9 +61,9 @@ def agreement(values: Sequence[float], policy: Policy, limit: float, needed: int
 def _earliest(values: Sequence[float], chosen: Sequence[int]) -> tuple[int, ...]:
     """As many of each value as are ``chosen``, the first that were measured."""
     wanted = Counter(values[place] for place in chosen)
-    found = []
+    members = []
     for place, value in enumerate(values):
         if wanted[value]:
             wanted[value] -= 1
-            found.append(place)
-    return tuple(found)
+            members.append(place)
+    return tuple(members)

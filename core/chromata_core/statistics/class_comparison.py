@@ -85,18 +85,19 @@ def _product(name: str, results: list[BenchResult]) -> Product:
 
 def _sentence(products: list[Product], unit: str) -> str:
     several = len(products) > 1
-    apart_ones = [said for product in products if (said := _apart(product))]
-    biased = [said for product in products if (said := _bias(product, several))]
-    closest = [said for product in products if (said := _closest(product, several))]
+    apart_ones = [sentence for product in products if (sentence := _apart(product))]
+    biased = [sentence for product in products if (sentence := _bias(product, several))]
+    closest = [sentence for product in products if (sentence := _closest(product, several))]
     return " ".join([_found(products, unit), *biased, *apart_ones, *closest])
 
 
 def _apart(product: Product) -> str:
     if not product.suspects:
         return ""
-    one = len(product.suspects) == 1
-    who = f"Bench{'' if one else 'es'} {joined([str(bench) for bench in product.suspects])}"
-    return f"{who} {'lies' if one else 'lie'} far from the others; look at {'its record' if one else 'their records'}."
+    single = len(product.suspects) == 1
+    who = f"Bench{'' if single else 'es'} {joined([str(bench) for bench in product.suspects])}"
+    lie, records = ("lies", "its record") if single else ("lie", "their records")
+    return f"{who} {lie} far from the others; look at {records}."
 
 
 def _bias(product: Product, named: bool) -> str:
@@ -106,8 +107,12 @@ def _bias(product: Product, named: bool) -> str:
     away = (product.mean / product.accepted - 1) * 100
     p = against([r.value for r in _counting(product.results)], product.accepted).p
     who = f"With {product.label} the class" if named else "The class"
-    said = f"{who} reads {with_figures(abs(away), 2)} % {'high' if away > 0 else 'low'}"
-    return f"{said}, more than chance does (t, {_p(p)})." if p < _CHANCE else f"{said}, within chance (t, {_p(p)})."
+    sentence = f"{who} reads {with_figures(abs(away), 2)} % {'high' if away > 0 else 'low'}"
+    return (
+        f"{sentence}, more than chance does (t, {_p(p)})."
+        if p < _CHANCE
+        else f"{sentence}, within chance (t, {_p(p)})."
+    )
 
 
 def _p(p: float) -> str:
@@ -141,7 +146,7 @@ def _difference(first: Product, second: Product) -> str:
     if min(first.n, second.n) < 2:
         return "At least two benches with each are needed to tell them apart."
     p = welch(*([r.value for r in _counting(product.results)] for product in (first, second))).p
-    said = _p(p)
+    text = _p(p)
     if p < _CHANCE:
-        return f"{first.label} lies above {second.label}; chance alone hardly does that (Welch t, {said})."
-    return f"{first.label} and {second.label} cannot be told apart by these results (Welch t, {said})."
+        return f"{first.label} lies above {second.label}; chance alone hardly does that (Welch t, {text})."
+    return f"{first.label} and {second.label} cannot be told apart by these results (Welch t, {text})."

@@ -16,15 +16,15 @@ class TestOutcome:
     p: float
 
 
-def welch(one: Sequence[float], other: Sequence[float]) -> TestOutcome:
+def welch(first: Sequence[float], other: Sequence[float]) -> TestOutcome:
     """Whether two means differ, spreads not assumed equal. Without any spread p is 1 for equal means, else 0."""
     from scipy.stats import ttest_ind  # slow to import
 
-    a, b = (at_least(values, 2, "A spread") for values in (one, other))
+    a, b = (at_least(values, 2, "A spread") for values in (first, other))
     if not (a.s or b.s):
         return TestOutcome(0.0, float(a.n + b.n - 2), 1.0 if a.mean == b.mean else 0.0)
-    found = ttest_ind(one, other, equal_var=False)
-    return TestOutcome(float(found.statistic), float(found.df), float(found.pvalue))
+    test = ttest_ind(first, other, equal_var=False)
+    return TestOutcome(float(test.statistic), float(test.df), float(test.pvalue))
 
 
 def against(values: Sequence[float], true: float) -> TestOutcome:
@@ -34,5 +34,5 @@ def against(values: Sequence[float], true: float) -> TestOutcome:
     summary = at_least(values, 2, "A spread")
     if not summary.s:
         return TestOutcome(0.0, float(summary.n - 1), 1.0 if summary.mean == true else 0.0)
-    found = ttest_1samp(values, true)
-    return TestOutcome(float(found.statistic), float(summary.n - 1), float(found.pvalue))
+    test = ttest_1samp(values, true)
+    return TestOutcome(float(test.statistic), float(summary.n - 1), float(test.pvalue))

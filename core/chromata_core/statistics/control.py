@@ -50,7 +50,7 @@ def _so_many(needed: int, of: int, beyond: float) -> Callable[[Sequence[float], 
 
     def met(away: Sequence[float], values: Sequence[float]) -> bool:
         last = away[-of:]
-        high, low = (sum(side * one > beyond for one in last) for side in (1, -1))
+        high, low = (sum(side * value > beyond for value in last) for side in (1, -1))
         return (high >= needed and away[-1] > beyond) or (low >= needed and -away[-1] > beyond)
 
     return met

@@ -61,9 +61,9 @@ def apart(values: Sequence[float], most: int, confidence: float = 0.95) -> list[
     """
     left, taken, outliers = list(range(len(values))), list[int](), 0
     while len(left) >= 3 and len(taken) < most:
-        found = grubbs([values[i] for i in left], confidence)
-        taken.append(left.pop(found.index))
-        outliers = len(taken) if found.outlier else outliers
+        suspect = grubbs([values[i] for i in left], confidence)
+        taken.append(left.pop(suspect.index))
+        outliers = len(taken) if suspect.outlier else outliers
     return taken[:outliers]
 
 

@@ -66,7 +66,7 @@ def compared(symbol: str, value: float, expanded: float, accepted: str) -> Compa
     plain_text = written_in(accepted, symbol)
     typed = read_in(plain_text, symbol)
     true = float(typed.value)
-    said = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text.replace("-", "−")
+    wording = with_figures(true, typed.figures) if "e" in plain_text.lower() else plain_text.replace("-", "−")
     if true == 0 or not isfinite(value):
         return None
     percent = (value - true) / true * 100
@@ -78,5 +78,5 @@ def compared(symbol: str, value: float, expanded: float, accepted: str) -> Compa
         percent,
         text,
         within,
-        f"{text} from {f'{said} {symbol}'.rstrip()}; the stated interval {holds} it.",
+        f"{text} from {f'{wording} {symbol}'.rstrip()}; the stated interval {holds} it.",
     )

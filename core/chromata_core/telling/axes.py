@@ -24,8 +24,8 @@ class Axis:
 
 def axis_of(values: Iterable[float], start: float, end: float, least: float = 0.0, air: float = _AIR) -> Axis:
     """An axis over ``values`` with a little air and about five round ticks, no closer than ``least``."""
-    found = list(values)
-    low, high = min(found), max(found)
+    known = list(values)
+    low, high = min(known), max(known)
     size = high - low if high - low > _LEAST else abs(high) if abs(high) > _LEAST else 1.0
     room = size * air
     low, high = low - room, high + room
@@ -80,10 +80,10 @@ def _box(text: PlotText) -> tuple[float, float, float, float]:
 
 def wrapped(text: str, most: int = _LONGEST_WORD) -> list[str]:
     """``text`` in at most three lines of a few words each."""
-    made: list[str] = []
+    lines: list[str] = []
     for word in text.split(" "):
-        if made and len(made[-1]) + len(word) < most:
-            made[-1] += f" {word}"
+        if lines and len(lines[-1]) + len(word) < most:
+            lines[-1] += f" {word}"
         else:
-            made.append(word)
-    return made[:3]
+            lines.append(word)
+    return lines[:3]

@@ -27,13 +27,13 @@ class Bars(Draws):
                 break
         else:
             return None
-        said = self.sentence
+        sentence = self.sentence
         for quantity in [*wanted, *(here[key] for key in self.words)]:
             shown = at.figured(quantity, trial if quantity.scope == "trial" else None)
-            said = said.replace(f"{{{quantity.key}}}", f"{shown.text} {shown.unit}")
+            sentence = sentence.replace(f"{{{quantity.key}}}", f"{shown.text} {shown.unit}")
         points = [(float(place), value or 0.0) for place, value in enumerate(values, 1)]
         return Chart(
-            self.key, self.title, "", axis("", wanted[0].unit), said,
+            self.key, self.title, "", axis("", wanted[0].unit), sentence,
             [ChartLine(at.trial_name(trial).capitalize(), "bars", points)], [], [],
             ticks=[(float(place), quantity.label) for place, quantity in enumerate(wanted, 1)],
         )  # fmt: skip

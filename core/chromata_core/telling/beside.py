@@ -23,8 +23,8 @@ class Beside:
 
 def beside(own: Evaluation, other: Evaluation, other_name: str) -> list[Beside]:
     """Every result of the bench that both have."""
-    found = {result.key: result for result in other.results if result.trial is None}
-    return [_pair(r, found[r.key], other_name) for r in own.results if r.trial is None and r.key in found]
+    results = {result.key: result for result in other.results if result.trial is None}
+    return [_pair(r, results[r.key], other_name) for r in own.results if r.trial is None and r.key in results]
 
 
 def _pair(own: ResultOut, other: ResultOut, name: str) -> Beside:
@@ -32,11 +32,11 @@ def _pair(own: ResultOut, other: ResultOut, name: str) -> Beside:
     difference, u = own.value - other.value, hypot(own.expanded, other.expanded)
     share = abs(difference) / abs(other.value) * 100 if other.value else 0.0
     way = "more" if difference > 0 else "less"
-    said = f"{_percent(share)} % {way} than {name}: "
-    said += (
+    sentence = f"{_percent(share)} % {way} than {name}: "
+    sentence += (
         "further apart than both are known to." if abs(difference) > u else "no further apart than both are known to."
     )
-    return Beside(own.key, own.label, own.unit, _without_unit(own), _without_unit(other), difference, u, said)
+    return Beside(own.key, own.label, own.unit, _without_unit(own), _without_unit(other), difference, u, sentence)
 
 
 def _percent(share: float) -> str:

@@ -78,8 +78,10 @@ def blank_form(bound: Bound) -> BlankForm:
 
 def _step(bound: Bound, number: int) -> FormStep:
     step = bound.steps[number]
-    said = " ".join(filter(None, (step.lead, step.then, step.detail)))
-    return FormStep(bound.worded(step.title), bound.worded(said), [bound.worded(one) for one in step.cautions])
+    sentence = " ".join(filter(None, (step.lead, step.then, step.detail)))
+    return FormStep(
+        bound.worded(step.title), bound.worded(sentence), [bound.worded(caution) for caution in step.cautions]
+    )
 
 
 def _blank(bound: Bound, part: Reading | Observation) -> Blank:
@@ -110,4 +112,4 @@ def _where(bound: Bound, part: Reading) -> list[str]:
 def _rows(bound: Bound, part: Reading, where: str) -> BlankRows:
     beside = [r for r in bound.readings if isinstance(r, Series) and r.beside == part.key]
     title = ", ".join(filter(None, (bound.worded(part.label), where.lower())))
-    return BlankRows(title, [_blank(bound, one) for one in (part, *beside)], list(range(1, _ROWS + 1)))
+    return BlankRows(title, [_blank(bound, reading) for reading in (part, *beside)], list(range(1, _ROWS + 1)))

@@ -53,8 +53,8 @@ class SeriesChart(Draws):
         """Drawn from the second reading on."""
         reading = at.reading(self.series)
         lines = [
-            ChartLine(at.trial_name(n).capitalize(), "line", list(enumerate((float(t.value) for t in made), 1)))
-            for n in at.trials() if (made := at.bound.series(self.series, n))
+            ChartLine(at.trial_name(n).capitalize(), "line", list(enumerate((float(t.value) for t in readings), 1)))
+            for n in at.trials() if (readings := at.bound.series(self.series, n))
         ]  # fmt: skip
         if reading is None or not any(len(line.points) > 1 for line in lines):
             return None
@@ -91,10 +91,10 @@ class Pairs(Draws):
             return None
         trial, points = begun[-1]
         mean = at.value(self.mean, trial)
-        said = f"mean {at.said(self.mean, mean)}." if mean is not None else "no mean yet."
+        sentence = f"mean {at.said(self.mean, mean)}." if mean is not None else "no mean yet."
         return Chart(
             self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{at.trial_name(trial).capitalize()}, {len(points)} readings, {said}",
+            f"{at.trial_name(trial).capitalize()}, {len(points)} readings, {sentence}",
             [ChartLine(up.label, "line", points)], [ChartMark("mean", y=mean)] if mean is not None else [], [],
         )  # fmt: skip
 
@@ -144,8 +144,8 @@ class AccuracyPrecision(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """A point for each trial of which both are known."""
-        found = [(n, at.value(self.error, n), at.value(self.scatter, n)) for n in at.trials()]
-        points = [(n, e, s) for n, e, s in found if e is not None and s is not None]
+        aims = [(n, at.value(self.error, n), at.value(self.scatter, n)) for n in at.trials()]
+        points = [(n, e, s) for n, e, s in aims if e is not None and s is not None]
         if not points:
             return None
         error, scatter = at.quantity(self.error), at.quantity(self.scatter)

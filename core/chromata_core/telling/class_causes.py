@@ -54,19 +54,21 @@ def own_causes(told: Sequence[BenchTold]) -> list[Cause]:
                 slips[line.says].append((bench.number, line.away))
             elif line.kind == "unexplained":
                 other.append((bench.number, line.away))
-    found = _ranked(_cause("own", first_upper(says), hits) for says, hits in slips.items())
-    return found + ([_cause("unexplained", "Nothing usual explains it; look at their records", other)] if other else [])
+    causes = _ranked(_cause("own", first_upper(says), hits) for says, hits in slips.items())
+    return causes + (
+        [_cause("unexplained", "Nothing usual explains it; look at their records", other)] if other else []
+    )
 
 
 def reading_causes(told: Sequence[BenchTold]) -> list[Cause]:
     """What still stands as wrong at benches, and trials that were spoiled, with how far off their results are."""
-    found = [bench.result for bench in told if bench.result]
+    results = [bench.result for bench in told if bench.result]
     labels: dict[str, list[str]] = defaultdict(list)
     hits: dict[str, list[tuple[int, Off]]] = defaultdict(list)
     for bench in told:
         for code, label in dict(_went_wrong(bench.state)).items():
             labels[code].append(label)
-            hits[code].append((bench.number, _off(bench.result, found)))
+            hits[code].append((bench.number, _off(bench.result, results)))
     return _ranked(_cause("reading", _one_of(labels[code], benches[0][0]), benches) for code, benches in hits.items())
 
 
@@ -78,7 +80,11 @@ def _one_of(labels: Sequence[str], bench: int) -> str:
 
 def _went_wrong(state: Evaluation) -> list[tuple[str, str]]:
     """By a code that is the same at every bench. That trials disagree tells of chance, and not of a cause."""
-    standing = [(one.code, one.what) for one in state.findings if one.level in _WRONG and one.code != "disagree"]
+    standing = [
+        (finding.code, finding.what)
+        for finding in state.findings
+        if finding.level in _WRONG and finding.code != "disagree"
+    ]
     spoiled = [(f"void {trial.why}", trial.why) for trial in state.trials if trial.state == "void" and trial.why]
     return [*standing, *spoiled]
 
@@ -87,7 +93,9 @@ def _off(result: BenchResult | None, among: Sequence[BenchResult]) -> Off:
     """How far off the accepted value a result is, or off the middle of its fellows with the same product."""
     if result is None:
         return None
-    reference = result.accepted or median(one.value for one in among if one.product == result.product)
+    reference = result.accepted or median(
+        bench_result.value for bench_result in among if bench_result.product == result.product
+    )
     return (result.value / reference - 1) * 100 if reference else None
 
 
@@ -101,9 +109,9 @@ def fault_causes(told: Sequence[BenchTold], effects: Sequence[Effect]) -> list[C
         if result is None or not misses(result) or not result.accepted:
             continue
         off, leeway = (result.value / result.accepted - 1) * 100, abs(result.expanded / result.accepted) * 100
-        fitting = [one for one in effects if one.percent and abs(one.percent - off) <= leeway]
+        fitting = [effect for effect in effects if effect.percent and abs(effect.percent - off) <= leeway]
         if fitting:
-            nearest = min(fitting, key=lambda one: abs(one.percent - off))
+            nearest = min(fitting, key=lambda effect: abs(effect.percent - off))
             hits[nearest.says].append((bench.number, off))
     return _ranked(_cause("fault", f"{says} would explain it", benches) for says, benches in hits.items())
 
@@ -134,9 +142,9 @@ def without(told: Sequence[BenchTold], causes: Sequence[Cause], unit: str) -> st
     """
     spoiled = {number for cause in causes for number in cause.benches}
     counting = [bench.result for bench in told if bench.result and not bench.result.left_out]
-    if len({one.product for one in counting}) > 1:
+    if len({bench_result.product for bench_result in counting}) > 1:
         return ""
-    clean = [one.value for one in counting if one.bench not in spoiled]
+    clean = [bench_result.value for bench_result in counting if bench_result.bench not in spoiled]
     if not clean or len(clean) == len(counting):
         return ""
     benches = f"{len(clean)} bench{'' if len(clean) == 1 else 'es'}"

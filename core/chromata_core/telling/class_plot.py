@@ -69,25 +69,29 @@ def class_plot(comparison: ClassComparison) -> ClassPlot:
 
 
 def _axis(comparison: ClassComparison) -> Axis:
-    results = [one for product in comparison.products for one in product.results]
-    near = [one for product in comparison.products for one in _near(product.results)]
-    ends = [end for one in near or results for end in (one.value - one.expanded, one.value + one.expanded)]
-    accepted = [one.accepted for one in comparison.products if one.accepted is not None]
+    results = [result for product in comparison.products for result in product.results]
+    near = [bench_result for product in comparison.products for bench_result in _near(product.results)]
+    ends = [
+        end
+        for bench_result in near or results
+        for end in (bench_result.value - bench_result.expanded, bench_result.value + bench_result.expanded)
+    ]
+    accepted = [product.accepted for product in comparison.products if product.accepted is not None]
     return axis_of([*ends, *accepted], _EDGE, WIDTH - _EDGE)
 
 
 def _near(results: Sequence[BenchResult]) -> Iterator[BenchResult]:
     """Those that make the axis; a few that lie far off would make it too long for all others."""
-    middle = median(one.value for one in results)
-    spread = MAD_FACTOR * median(abs(one.value - middle) for one in results)
-    reach = max(_FAR * spread, 4 * median(one.expanded for one in results))
-    yield from (one for one in results if abs(one.value - middle) <= reach)
+    middle = median(result.value for result in results)
+    spread = MAD_FACTOR * median(abs(result.value - middle) for result in results)
+    reach = max(_FAR * spread, 4 * median(result.expanded for result in results))
+    yield from (result for result in results if abs(result.value - middle) <= reach)
 
 
 def _strip(product: Product, axis: Axis, top: float) -> Strip:
     rows: list[float] = []  # where the last dot of each stands
     places: list[tuple[BenchResult, float, int]] = []
-    for result in sorted(product.results, key=lambda one: one.value):
+    for result in sorted(product.results, key=lambda result: result.value):
         x = min(max(axis.at(result.value), RADIUS), WIDTH - RADIUS)
         row = next((n for n, last in enumerate(rows) if x - last >= _APART), len(rows))
         rows[row : row + 1] = [x]

@@ -183,14 +183,14 @@ class MethodPage:
 
 def wished(method: Method) -> list[str]:
     """What an experiment does without so far, and classes would be better with."""
-    found = []
+    options = []
     if not 2 <= len(method.questions) <= 4:
-        found.append("Two to four closing questions would make its report a conclusion.")
+        options.append("Two to four closing questions would make its report a conclusion.")
     if not method.slips:
-        found.append("No slip of arithmetic is named: a wrong result can be traced to the usual ones only.")
+        options.append("No slip of arithmetic is named: a wrong result can be traced to the usual ones only.")
     if not method.faults:
-        found.append("No fault at the bench is named: nobody sees beforehand what it would do to the result.")
-    return found
+        options.append("No fault at the bench is named: nobody sees beforehand what it would do to the result.")
+    return options
 
 
 def card(method: Method) -> MethodCard:
@@ -244,12 +244,12 @@ def group_of(method: Method, option: Option) -> Group:
 
 def _asking(method: Method) -> set[str]:
     """Options on which it depends which results there are, or which substances are chosen; and what those set."""
-    found = {key for quantity in method.quantities if quantity.result for key in quantity.when or {}}
+    keys = {key for quantity in method.quantities if quantity.result for key in quantity.when or {}}
     for option in method.options:
         for choice in option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ():
             substances = {o.key for o in method.options if isinstance(o, SubstanceOption)} & choice.sets.keys()
-            found |= {option.key} if substances else set()
-    return found
+            keys |= {option.key} if substances else set()
+    return keys
 
 
 def options_out(method: Method) -> list[OptionOut]:
@@ -288,35 +288,35 @@ def _option(option: Option, group: Group) -> OptionOut:
 
 def parts_out(bound: Bound) -> list[PartOut]:
     """Readings and observations, in the order of the method."""
-    found, differences = [], _differences(bound)
+    parts, differences = [], _differences(bound)
     for key in dict.fromkeys(part.key for part in bound.method.readings):
         if (part := bound.part(key)) is None:
             continue
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
-            found.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
+            parts.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
                                  list(part.until), "", "seen",
                                  asks=bool(part.right), usual=part.has_usual))  # fmt: skip
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug
             beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
-            shared = [one for one in differences if part.key in (*one.plus, *one.minus)]
-            found.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
+            shared = [difference for difference in differences if part.key in (*difference.plus, *difference.minus)]
+            parts.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
                                  [], [], beside, _often(part), logged, part.room, shared,
                                  settles=part.settles if isinstance(part, Series) else 0))  # fmt: skip
-    return found
+    return parts
 
 
 def _differences(bound: Bound) -> list[Difference]:
     """What must be positive and is nothing but readings added and taken off."""
-    found = []
+    differences = []
     for quantity in bound.quantities:
         signs = _signs(parse_formula(quantity.formula)) if quantity.positive else []
         plus, minus = ([key for key, sign in signs if sign == wanted] for wanted in (1, -1))
         if minus and _alike(bound, [key for key, _ in signs]):
-            found.append(Difference(plus, minus, quantity.positive))
-    return found
+            differences.append(Difference(plus, minus, quantity.positive))
+    return differences
 
 
 def _signs(tree: Node, sign: int = 1) -> list[tuple[str, int]]:

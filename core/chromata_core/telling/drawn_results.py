@@ -77,39 +77,39 @@ class _Drawer:
 
 def _spreads(at: Context) -> Mapping[str, float]:
     """By how much a spread goes beyond what is known of its members, as the linear pass found it."""
-    found: dict[str, float] = {}
+    spreads: dict[str, float] = {}
     for quantity in (q for q in at.bound.quantities if mean_of(q)):
         for trial in places_of(at.bound, quantity):
             column, spread = at.computed.column(quantity.key, trial), spread_id(quantity, trial)
             if column is not None:
-                found[spread] = float(contributions_of(column)[at.computed.columns.index[spread]])
-    return found
+                spreads[spread] = float(contributions_of(column)[at.computed.columns.index[spread]])
+    return spreads
 
 
-def _of(at: Context, place: ResultPlace, found: Drawn) -> DrawnResult:
+def _of(at: Context, place: ResultPlace, drawn: Drawn) -> DrawnResult:
     quantity, trial = place
-    value, made, factor = stated(at, quantity, trial)
-    u = made.u * factor
+    value, budget, factor = stated(at, quantity, trial)
+    u = budget.u * factor
     low, high, allowed = value - DIVISORS["normal95"] * u, value + DIVISORS["normal95"] * u, tolerance(u, figures=1)
-    agrees = max(abs(found.low - low), abs(found.high - high)) <= allowed
-    interval = f"{with_figures(found.low, 4)} to {with_figures(found.high, 4)} {quantity.unit}".rstrip()
-    draws = f"{found.draws:,}".replace(",", "\u202f")
-    said = f"{draws} random draws: 95 % lie from {interval}."
-    reason = "The linear budget holds." if agrees else _reason(found, value, u)
-    few = _FEW.format(made.k) if made.k > _WIDER else ""
+    agrees = max(abs(drawn.low - low), abs(drawn.high - high)) <= allowed
+    interval = f"{with_figures(drawn.low, 4)} to {with_figures(drawn.high, 4)} {quantity.unit}".rstrip()
+    draws = f"{drawn.draws:,}".replace(",", "\u202f")
+    sentence = f"{draws} random draws: 95 % lie from {interval}."
+    reason = "The linear budget holds." if agrees else _reason(drawn, value, u)
+    few = _FEW.format(budget.k) if budget.k > _WIDER else ""
     return DrawnResult(
-        quantity.key, trial, quantity.label, quantity.unit, found.draws, found.mean,
-        found.u, found.low, found.high,
-        agrees, f"{said} {reason}{few}",
+        quantity.key, trial, quantity.label, quantity.unit, drawn.draws, drawn.mean,
+        drawn.u, drawn.low, drawn.high,
+        agrees, f"{sentence} {reason}{few}",
     )  # fmt: skip
 
 
-def _reason(found: Drawn, value: float, u: float) -> str:
+def _reason(drawn: Drawn, value: float, u: float) -> str:
     """Why the draws part from value ± 1.96 u: wider, lopsided, or only of another shape."""
-    if not found.u < 1.1 * u:
+    if not drawn.u < 1.1 * u:
         return (
             "That is wider than the linear budget says: the result is not nearly linear in its inputs. Trust the draws."
         )
-    if abs((found.high - value) - (value - found.low)) > 0.3 * u:
+    if abs((drawn.high - value) - (value - drawn.low)) > 0.3 * u:
         return "The interval is lopsided: the result is not nearly linear in its inputs. Trust the draws."
     return "The width agrees; the shape is that of one dominant input and not a bell, so U is a little cautious."

@@ -62,17 +62,19 @@ def told_of(at: Context, accepted: Accepted) -> Evaluation:
     )
 
 
-def held_against(method: Method, found: Evaluation, accepted: Accepted) -> Evaluation:
+def held_against(method: Method, evaluation: Evaluation, accepted: Accepted) -> Evaluation:
     """``found`` with its results compared with ``accepted`` values, as if they had been given when it was evaluated."""
     must_be_accepted(method, accepted)
     units = {quantity.key: quantity.unit for quantity in method.quantities if quantity.accepted}
     return replace(
-        found,
+        evaluation,
         results=[
-            replace(one, comparison=_beside(one, in_class_unit(accepted[one.key], units[one.key], one.unit)))
-            if one.key in accepted
-            else one
-            for one in found.results
+            replace(
+                result, comparison=_beside(result, in_class_unit(accepted[result.key], units[result.key], result.unit))
+            )
+            if result.key in accepted
+            else result
+            for result in evaluation.results
         ],
     )
 
@@ -90,5 +92,5 @@ def charts_of(at: Context) -> list[Chart]:
 
 def _replicates_pass(at: Context) -> bool:
     agreed, asked = at.computed.agreement, at.bound.asked
-    made = {at.bound.place(n) for n in at.computed.counted}
-    return len(made) >= (at.bound.planned or asked.least) and (agreed is None or agreed.agree)
+    places = {at.bound.place(n) for n in at.computed.counted}
+    return len(places) >= (at.bound.planned or asked.least) and (agreed is None or agreed.agree)

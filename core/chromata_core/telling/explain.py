@@ -46,7 +46,7 @@ def factors_of(node: Node) -> Iterator[str]:
         case Negative(operand):
             yield from factors_of(operand)
         case Call(_, arguments):
-            yield from (key for one in arguments if not isinstance(one, Name) for key in factors_of(one))
+            yield from (key for argument in arguments if not isinstance(argument, Name) for key in factors_of(argument))
 
 
 def _kelvin(at: Context, key: str, trial: int | None, row: int | None) -> str:
@@ -91,8 +91,8 @@ def worked_line(at: Context, quantity: Quantity, trial: int | None, row: int | N
 
 def _answer(at: Context, quantity: Quantity, trial: int | None) -> Shown:
     if quantity.result:
-        value, made, factor = stated(at, quantity, trial)
-        reported = report(value, made.expanded * factor)
+        value, budget, factor = stated(at, quantity, trial)
+        reported = report(value, budget.expanded * factor)
         times = f" × {reported.power}" if reported.power else ""
         return Shown(f"{reported.value}{times}", 0 if times else reported.doubtful, quantity.unit)
     return at.figured(quantity, trial)
@@ -137,9 +137,9 @@ def _row(texts: list[str]) -> str:
 def _reading_text(at: Context, key: str, trial: int | None, symbol: str, row: int | None) -> str:
     reading, here = at.reading(key), at.bound.units.get(symbol, symbol)
     if isinstance(reading, Series):
-        made = at.bound.series(key, trial)
-        made = made if row is None else made[row : row + 1]
-        return f"{_row([_worked(plain(t.value, t.decimals), symbol, here) for t in made])} {here}".rstrip()
+        readings_here = at.bound.series(key, trial)
+        readings_here = readings_here if row is None else readings_here[row : row + 1]
+        return f"{_row([_worked(plain(t.value, t.decimals), symbol, here) for t in readings_here])} {here}".rstrip()
     typed = at.typed(key, trial)
     if typed is None:
         return f"0 {here}".rstrip()
@@ -159,16 +159,16 @@ def constants(at: Context) -> list[Shown]:
     """What was taken as known: session values and molar masses, each as a line of text with its unit. What another
     sheet found is told by itself.
     """
-    found = []
+    constants = []
     used = {name for quantity in at.bound.quantities for name in names(parse_formula(quantity.formula))}
     for option in (o for o in at.bound.method.all_options if o.key in used and o not in at.bound.hand_ins):
         if isinstance(option, SubstanceOption):
             mass = number_text(at, option.key, None)
-            found.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
+            constants.append(Shown(f"M({formula_text(at.bound.options[option.key])}) = {mass}", 0, ""))
         elif isinstance(option, NumberOption) and option.symbol:
             text = option_text(option, at.bound.options) if option.limit_label else at.bound.number_text(option)
-            found.append(Shown(f"{at.bound.worded(option.label)}: {text}", 0, ""))
-    return found
+            constants.append(Shown(f"{at.bound.worded(option.label)}: {text}", 0, ""))
+    return constants
 
 
 def option_text(option: Option, options: Mapping[str, str]) -> str:

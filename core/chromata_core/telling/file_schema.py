@@ -81,12 +81,12 @@ _CALIBRATION = {
 
 
 def _option_schema(option: Option) -> dict[str, Any]:
-    said: dict[str, Any] = {"type": "string", "title": option.label, "default": option.default}
+    schema: dict[str, Any] = {"type": "string", "title": option.label, "default": option.default}
     if isinstance(option, ChoiceOption):
-        said["enum"] = [choice.key for choice in option.choices]
+        schema["enum"] = [choice.key for choice in option.choices]
     if isinstance(option, NumberOption | SubstanceOption) and option.fixed:
-        said["const"] = option.default
-    return said
+        schema["const"] = option.default
+    return schema
 
 
 def _fitting(role: Role) -> dict[str, Any]:

@@ -63,10 +63,10 @@ def _many(cells: Cells) -> list[str]:
 
 def block(cells: Cells) -> str:
     """Cells below each other as a range, others one by one."""
-    found = _many(cells)
-    rows = [int(cell[1:]) for cell in found]
+    parts = _many(cells)
+    rows = [int(cell[1:]) for cell in parts]
     below = rows == list(range(rows[0], rows[0] + len(rows)))
-    return f"{found[0]}:{found[-1]}" if below and len(found) > 1 else ",".join(found)
+    return f"{parts[0]}:{parts[-1]}" if below and len(parts) > 1 else ",".join(parts)
 
 
 def _range(cells: Cells) -> str:
@@ -144,14 +144,14 @@ def _mean_over(values: Values, times: Cells, cells: Cells) -> str:
 
 
 def _farthest(values: Values, cells: Cells, start: Cells) -> str:
-    found = _many(cells)
-    away = [abs(values[cell] - values[_one(start)]) for cell in found]
-    return found[int(np.argmax(away))]
+    parts = _many(cells)
+    away = [abs(values[cell] - values[_one(start)]) for cell in parts]
+    return parts[int(np.argmax(away))]
 
 
 def _trace(times: Cells, cells: Cells, chosen: Sequence[bool], at: Cells) -> str:
     """A temperature at a moment, by the line through those readings of its trace that are ``chosen``."""
-    t, y = ([one for one, here in zip(_many(cells_), chosen, strict=False) if here] for cells_ in (times, cells))
+    t, y = ([cell for cell, here in zip(_many(cells_), chosen, strict=False) if here] for cells_ in (times, cells))
     return f"FORECAST({_one(at)},{_range(y)},{_range(t)})" if len(t) >= 3 else f"AVERAGE({block(y)})"
 
 

@@ -33,8 +33,8 @@ def judge(method: Method, sheet: Sheet, draft: Given) -> Verdict:
     if worst is not None:
         lead = {"look": "Look again.", "repeat": "Repeat.", "stop": "Stop.", "keep": "Keep."}[worst.level]
         return Verdict(worst.level, lead, f"{worst.what} {worst.why} {worst.do}", worst.suggest)
-    said = gravest([f for f in here if f.key == draft.key])
-    return Verdict("keep", "Keep.", " ".join(filter(None, (said.what if said else "", _echo(at, draft)))))
+    finding = gravest([f for f in here if f.key == draft.key])
+    return Verdict("keep", "Keep.", " ".join(filter(None, (finding.what if finding else "", _echo(at, draft)))))
 
 
 def _echo(at: Context, draft: Given) -> str:

@@ -44,7 +44,7 @@ class Trace(Draws):
         if clock is None or thermometer is None:
             return None
         begun = [(n, *curve_of(at.bound, self.times, self.temperatures, n)) for n in at.trials()]
-        begun = [one for one in begun if len(one[1]) > 1]
+        begun = [stamp for stamp in begun if len(stamp[1]) > 1]
         if not begun:
             return None
         trial, times, values = begun[-1]
@@ -55,7 +55,7 @@ class Trace(Draws):
             ChartMark(word, y=value) for word, value in (("before", before), ("after", after)) if value is not None
         ]
         known = before is not None and after is not None and max(times) > mixed
-        said = (
+        sentence = (
             f"{plain(before or 0, 2)} before and {plain(after or 0, 2)} {thermometer.unit} after mixing." if known
             else "the temperature after mixing is not known yet."
         )  # fmt: skip
@@ -63,7 +63,7 @@ class Trace(Draws):
         measured = ChartLine(thermometer.label, "dots", list(zip(times, values, strict=True)))
         return Chart(
             self.key, self.title, axis(clock.label, clock.unit),
-            axis(thermometer.label, thermometer.unit), f"{name}: {said}",
+            axis(thermometer.label, thermometer.unit), f"{name}: {sentence}",
             [measured, *self._back(at, times, values)], marks, [],
         )  # fmt: skip
 
@@ -72,8 +72,8 @@ class Trace(Draws):
             return []
         mixed, settled = float(at.number(self.mixed)), float(at.number(self.settled))
         later = [(t, c) for t, c in zip(times, values, strict=True) if t >= settled]
-        found = _line(later)
-        return [_drawn("Back to mixing", found, mixed, later[-1][0])] if found else []
+        fitted = _line(later)
+        return [_drawn("Back to mixing", fitted, mixed, later[-1][0])] if fitted else []
 
 
 @dataclass(frozen=True, slots=True)
@@ -156,8 +156,8 @@ class CalibrationLine(Draws):
     def _sentence(self, at: Context, fitted: Line | None, unknowns: list[tuple[int, float, float]]) -> str:
         if fitted is None:
             return "Two standards: a line with its uncertainty needs a third."
-        said = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
-        return said + self._read_off(at, unknowns)
+        sentence = f"{fitted.n} standards; they scatter by s = {with_figures(fitted.s, 2)} about their line."
+        return sentence + self._read_off(at, unknowns)
 
     def _read_off(self, at: Context, unknowns: list[tuple[int, float, float]]) -> str:
         return "".join(f" {at.trial_name(n).capitalize()}: {at.said(self.found, x)}." for n, x, _ in unknowns)
@@ -180,11 +180,11 @@ class Residuals(Draws):
         """Drawn from the third standard on."""
         xs, ys = at.listed(self.concentrations, None), at.listed(self.signals, None)
         points = list(zip(xs, ys, strict=False))
-        found = _line(points)
-        if found is None:
+        fitted = _line(points)
+        if fitted is None:
             return None
         amount = at.quantity(self.concentrations)
-        left = [(x, r) for (x, _), r in zip(points, found.residuals, strict=True)]
+        left = [(x, r) for (x, _), r in zip(points, fitted.residuals, strict=True)]
         largest = max(left, key=lambda point: abs(point[1]))
         return Chart(
             self.key, self.title, axis("Concentration", amount.unit), "Reading − line",
@@ -216,14 +216,14 @@ class AcrossLine(Draws):
             return None
         across, up, fitted = at.quantity(self.across), at.quantity(self.up), _line(points)
         lines = [ChartLine(up.label, "dots", points)]
-        said = "A line needs three points."
+        sentence = "A line needs three points."
         if fitted:
             lines.append(_drawn("Line", fitted, min(x for x, _ in points), max(x for x, _ in points)))
             s, slope = with_figures(fitted.s, 2), with_figures(fitted.slope, 3)
-            said = f"They scatter by s = {s} about their line, slope {slope}."
+            sentence = f"They scatter by s = {s} about their line, slope {slope}."
         return Chart(
             self.key, title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{len(points)} point{'s' if len(points) > 1 else ''}. {said}", lines, [], [],
+            f"{len(points)} point{'s' if len(points) > 1 else ''}. {sentence}", lines, [], [],
         )  # fmt: skip
 
     def line(self, at: Context) -> Line | None:
@@ -231,8 +231,8 @@ class AcrossLine(Draws):
         return _line(self._points(at))
 
     def _points(self, at: Context) -> list[Point]:
-        found = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
-        return [(x, y) for x, y in found if x is not None and y is not None]
+        points = [(at.value(self.across, n), at.value(self.up, n)) for n in at.trials()]
+        return [(x, y) for x, y in points if x is not None and y is not None]
 
     def statistics(self, at: Context) -> list[Statistic]:
         """Slope, intercept and what is left over."""
@@ -258,12 +258,12 @@ class Spectrum(Draws):
         if len(points) < 2:
             return None
         peak = at.value(self.peak, None)
-        said = (
+        sentence = (
             f"The peak stands at {plain(peak, 0)} {across.unit}." if peak is not None else "The peak is not passed yet."
         )
         return Chart(
             self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{len(points)} points. {said}",
+            f"{len(points)} points. {sentence}",
             [ChartLine(up.label, "line", points)], [ChartMark("peak", x=peak)] if peak is not None else [], [],
         )  # fmt: skip
 
@@ -275,17 +275,17 @@ def _line(points: list[Point], through_origin: bool = False) -> Line | None:
         return None
 
 
-def _drawn(label: str, found: Line, low: float, high: float) -> ChartLine:
-    return ChartLine(label, "path", [(x, found.at(x)) for x in (low, high)])
+def _drawn(label: str, fitted: Line, low: float, high: float) -> ChartLine:
+    return ChartLine(label, "path", [(x, fitted.at(x)) for x in (low, high)])
 
 
-def _told(of: str, found: Line | None) -> Iterator[Statistic]:
+def _told(of: str, fitted: Line | None) -> Iterator[Statistic]:
     """What is quoted of a line."""
-    if found is None:
+    if fitted is None:
         return
-    yield with_u(of, "Slope", found.slope, found.u_slope)
-    if not found.through_origin:
-        yield with_u(of, "Intercept", found.intercept, found.u_intercept)
-    yield without_u(of, "Residual standard deviation", found.s)
-    yield without_u(of, "r²", found.r2, figures=6)
-    yield Statistic(of, "Degrees of freedom", float(found.dof), "", str(found.dof))
+    yield with_u(of, "Slope", fitted.slope, fitted.u_slope)
+    if not fitted.through_origin:
+        yield with_u(of, "Intercept", fitted.intercept, fitted.u_intercept)
+    yield without_u(of, "Residual standard deviation", fitted.s)
+    yield without_u(of, "r²", fitted.r2, figures=6)
+    yield Statistic(of, "Degrees of freedom", float(fitted.dof), "", str(fitted.dof))

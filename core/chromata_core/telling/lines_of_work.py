@@ -11,17 +11,17 @@ from chromata_core.tracing.diagnose import Earlier, diagnose
 
 def lines_of_work(at: Context) -> list[ResultPlace]:
     """Every line that can be worked by now, in order: of the bench, of each trial, of all of them together."""
-    found: list[ResultPlace] = []
+    places: list[ResultPlace] = []
     for scope in ("bench", "trial", "summary"):
         for trial in at.trials() if scope == "trial" else [None]:
-            found += [(q, trial) for q in at.bound.quantities if q.scope == scope and q.is_line]
-    return [(q, trial) for q, trial in found if at.computed.column(q.key, trial) is not None]
+            places += [(q, trial) for q in at.bound.quantities if q.scope == scope and q.is_line]
+    return [(q, trial) for q, trial in places if at.computed.column(q.key, trial) is not None]
 
 
 def own_answers(at: Context) -> list[OwnAnswer]:
     """The student's own answers; one may rightly follow from another that was wrong."""
     earlier: dict[tuple[str, int | None], Earlier] = {}
-    found = []
+    answers = []
     for quantity, trial in lines_of_work(at):
         typed = at.bound.typed.get(own(quantity.key, trial))
         if typed is None:
@@ -29,7 +29,7 @@ def own_answers(at: Context) -> list[OwnAnswer]:
         traced = diagnose(at, quantity, typed, earlier, trial)
         label = f"{quantity.label}, {at.trial_name(trial)}" if trial is not None else quantity.label
         earlier[(quantity.key, trial)] = Earlier(label, float(typed.value), traced.kind in ("right", "rounded"))
-        found.append(
+        answers.append(
             OwnAnswer(
                 quantity.key,
                 trial,
@@ -45,7 +45,7 @@ def own_answers(at: Context) -> list[OwnAnswer]:
                 _away(at, (quantity, trial), float(typed.value)),
             )
         )
-    return found
+    return answers
 
 
 def _away(at: Context, place: ResultPlace, value: float) -> float | None:

@@ -48,10 +48,10 @@ def _wait(step: StepOut, now: float) -> float:
 def _meanwhile(step: StepOut, steps: Sequence[StepOut]) -> float:
     """Minutes of other work that is done in this wait: the setup behind an early step, or a step of the next trial."""
     if step.early:
-        return sum(one.minutes for one in steps if one.scope == "setup")
+        return sum(step.minutes for step in steps if step.scope == "setup")
     following = (step.trial or 0) + 1
-    named = (one for one in steps if step.meanwhile and (one.key, one.trial) == (step.meanwhile, following))
-    return next((one.minutes for one in named if one.state == "ahead"), 0.0)
+    named = (timed for timed in steps if step.meanwhile and (timed.key, timed.trial) == (step.meanwhile, following))
+    return next((step_out.minutes for step_out in named if step_out.state == "ahead"), 0.0)
 
 
 def _usual(at: Context, task: Task) -> float:
@@ -65,11 +65,11 @@ def _usual(at: Context, task: Task) -> float:
 
 def _rows_to_come(at: Context, tasks: Sequence[Task]) -> float:
     """Readings of series of which only the next row is among the tasks, a minute each."""
-    found = 0.0
+    minutes = 0.0
     for key in {task.place.key for task in tasks}:
         series = at.bound.part(key)
         if isinstance(series, Series) and not tasks[0].turn:
             rows = {task.place.row or 0 for task in tasks if task.place.key == key}
             goes_on = any(not task.done for task in tasks if task.place.key == key)
-            found += max(usual_rows(at, series) - max(rows), 0) * _READING if goes_on else 0.0
-    return found
+            minutes += max(usual_rows(at, series) - max(rows), 0) * _READING if goes_on else 0.0
+    return minutes

@@ -52,30 +52,30 @@ class OverTime:
 def over_time(label: str, unit: str, held: Sequence[Held]) -> OverTime:
     """What can be said of ``held``, in order of time, each with one value or more."""
     alike, shown = _comparable(held)
-    chart, signals = drawn(label, shown or unit, [(one.when, fmean(one.values)) for one in alike])
-    return OverTime([_told(one, unit) for one in held], _beside(alike, shown or unit), chart, signals)
+    chart, signals = drawn(label, shown or unit, [(occasion.when, fmean(occasion.values)) for occasion in alike])
+    return OverTime([_told(occasion, unit) for occasion in held], _beside(alike, shown or unit), chart, signals)
 
 
 def _comparable(held: Sequence[Held]) -> tuple[list[Held], str]:
     """What may be held against each other: as per cent of what is accepted, or of one product as it is."""
-    known = [one for one in held if one.accepted]
+    known = [occasion for occasion in held if occasion.accepted]
     if len(known) > 1:
         scaled = [
-            replace(one, values=tuple(value / one.accepted * 100 for value in one.values))
-            for one in known
-            if one.accepted
+            replace(occasion, values=tuple(value / occasion.accepted * 100 for value in occasion.values))
+            for occasion in known
+            if occasion.accepted
         ]
         return scaled, "% of the accepted value"
     last = held[-1].product if held else ""
-    return [one for one in held if one.product == last], ""
+    return [occasion for occasion in held if occasion.product == last], ""
 
 
-def _told(one: Held, unit: str) -> HeldTold:
-    summary = replicates(one.values)
-    away = (summary.mean / one.accepted - 1) * 100 if one.accepted else None
+def _told(occasion: Held, unit: str) -> HeldTold:
+    summary = replicates(occasion.values)
+    away = (summary.mean / occasion.accepted - 1) * 100 if occasion.accepted else None
     return HeldTold(
-        one.when,
-        one.product,
+        occasion.when,
+        occasion.product,
         summary.n,
         f"{with_figures(summary.mean, 4)} {unit}".rstrip(),
         with_figures(summary.s, 2) if summary.n > 1 else "",
@@ -86,33 +86,33 @@ def _told(one: Held, unit: str) -> HeldTold:
 def _beside(alike: Sequence[Held], unit: str) -> str:
     if len(alike) < 2:
         return "Nothing like it was held before." if alike else ""
-    now, before = alike[-1].values, [value for one in alike[:-1] for value in one.values]
+    now, before = alike[-1].values, [value for occasion in alike[:-1] for value in occasion.values]
     here, there = (with_figures(fmean(values), 4) for values in (now, before))
-    said = f"This time {here}, before {there} {unit}".rstrip()
+    sentence = f"This time {here}, before {there} {unit}".rstrip()
     if min(len(now), len(before)) < 2:
-        return f"{said}; with one bench chance cannot be told."
+        return f"{sentence}; with one bench chance cannot be told."
     p = welch(now, before).p
     chance = f"p = {with_figures(p, 2)}" if p >= 0.0001 else "p < 0.0001"
     if p >= _CHANCE:
-        return f"{said}: chance makes such a difference (Welch t, {chance})."
+        return f"{sentence}: chance makes such a difference (Welch t, {chance})."
     way = "higher" if fmean(now) > fmean(before) else "lower"
-    return f"{said}: {way} than chance makes it (Welch t, {chance}). What was changed since then?"
+    return f"{sentence}: {way} than chance makes it (Welch t, {chance}). What was changed since then?"
 
 
 def drawn(label: str, unit: str, means: Sequence[tuple[str, float]]) -> tuple[Chart | None, list[str]]:
     """The control chart of ``means`` by when they were found, with what it signals; none of fewer than three."""
     if len(means) < LEAST:
         return None, []
-    found = control([value for _, value in means])
-    signals = [f"{means[one.place][0]}: {one.rule}." for one in found.signals]
-    said = f"{len(means)} times, in the middle {with_figures(found.centre, 4)} {unit}".rstrip()
-    said += f", three sigma {with_figures(3 * found.sigma, 2)}. " + (
+    charted = control([value for _, value in means])
+    signals = [f"{means[signal.place][0]}: {signal.rule}." for signal in charted.signals]
+    sentence = f"{len(means)} times, in the middle {with_figures(charted.centre, 4)} {unit}".rstrip()
+    sentence += f", three sigma {with_figures(3 * charted.sigma, 2)}. " + (
         f"{len(signals)} signal{'s' if len(signals) > 1 else ''}." if signals else "Nothing signals."
     )
     rough = "" if len(means) >= _ROUGH else f" The limits are rough: they come from {len(means)} values."
-    marks = [ChartMark("middle", y=found.centre), ChartMark("3σ", y=found.upper), ChartMark("3σ", y=found.lower)]
+    marks = [ChartMark("middle", y=charted.centre), ChartMark("3σ", y=charted.upper), ChartMark("3σ", y=charted.lower)]
     chart = Chart(
-        "over-time", f"{label} over time", "", axis("Mean", unit), said + rough,
+        "over-time", f"{label} over time", "", axis("Mean", unit), sentence + rough,
         [ChartLine(label, "line", [(float(n), value) for n, (_, value) in enumerate(means, 1)])], marks, [],
         ticks=[(float(n), when) for n, (when, _) in enumerate(means, 1)],
     )  # fmt: skip

@@ -45,7 +45,7 @@ def tasks(at: Context) -> list[Task]:
     setup = _of_scope(at, "setup", None)
     early = {step: [task for task in trials if task.step.early == step] for step in (task.step.key for task in setup)}
     begun = {task.place for group in early.values() for task in group}
-    first = [one for task in setup for one in (*early.pop(task.step.key, ()), task)]
+    first = [due for task in setup for due in (*early.pop(task.step.key, ()), task)]
     return [
         *_bottles(at),
         *first,
@@ -55,13 +55,13 @@ def tasks(at: Context) -> list[Task]:
 
 
 def _of_scope(at: Context, scope: str, trial: int | None) -> list[Task]:
-    found: list[Task] = []
+    tasks: list[Task] = []
     for cycle, steps in groupby((step for step in at.bound.steps if step.scope == scope), lambda step: step.cycle):
         if cycle:
-            found += _in_rounds(at, list(steps), cycle, trial)
+            tasks += _in_rounds(at, list(steps), cycle, trial)
         else:
-            found += [task for step in steps for task in _of_step(at, step, trial)]
-    return found
+            tasks += [task for step in steps for task in _of_step(at, step, trial)]
+    return tasks
 
 
 def _in_rounds(at: Context, block: Sequence[Step], cycle: str, trial: int | None) -> list[Task]:
@@ -70,14 +70,14 @@ def _in_rounds(at: Context, block: Sequence[Step], cycle: str, trial: int | None
     if not isinstance(series, Series):
         rounds = min(int(at.number(cycle)), MOST_ROUNDS)
         return [task for turn in range(1, rounds + 1) for step in block for task in _of_step(at, step, trial, turn)]
-    made = len(at.bound.series(cycle, trial))
+    count = len(at.bound.series(cycle, trial))
     over = isinstance(series.until, Ends) and series.until.met(at, cycle, trial)
-    found: list[Task] = []
-    for turn in range(1, (made if over else max(made + 1, usual_rows(at, series))) + 1):
+    tasks: list[Task] = []
+    for turn in range(1, (count if over else max(count + 1, usual_rows(at, series))) + 1):
         weighed = Place(cycle, trial, turn) in at.bound.typed
         for task in (task for step in block for task in _of_step(at, step, trial, turn)):
-            found.append(replace(task, done=task.done or weighed))
-    return found
+            tasks.append(replace(task, done=task.done or weighed))
+    return tasks
 
 
 def usual_rows(at: Context, series: Series) -> int:
@@ -126,14 +126,14 @@ def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None
     if not step.reads:
         place = tick(step.key, trial, turn)
         return [Task(step, trial, place, place in at.bound.texts, turn=turn)]
-    found: list[Task] = []
+    tasks: list[Task] = []
     for key in step.reads:
         part = at.bound.part(key)
         if isinstance(part, Series) and turn:
             place = Place(key, trial, turn)
-            found.append(Task(step, trial, place, place in at.bound.typed, turn=turn))
+            tasks.append(Task(step, trial, place, place in at.bound.typed, turn=turn))
         elif isinstance(part, Series):
-            found += [] if part.beside in step.reads else _of_series(at, step, part, trial)
+            tasks += [] if part.beside in step.reads else _of_series(at, step, part, trial)
         elif part is not None or Place(key).kind in ("own", "answer"):  # own.… and answer.… stand where their step does
             place = in_round(Place(key, trial), turn) if isinstance(part, Observation) else Place(key, trial)
             place = _of_worksheet(at, place) if step.key == WORKSHEET else place
@@ -141,8 +141,8 @@ def _of_step(at: Context, step: Step, trial: int | None, turn: int | None = None
             if optional and isinstance(part, Reading) and part.follows:
                 continue  # its turn comes with the reading it follows
             done = place in at.bound.typed or _seen(at, part, place)
-            found.append(Task(step, trial, place, done, optional, turn))
-    return found
+            tasks.append(Task(step, trial, place, done, optional, turn))
+    return tasks
 
 
 def _of_worksheet(at: Context, place: Place) -> Place:
@@ -167,21 +167,21 @@ def _of_series(at: Context, step: Step, series: Series, trial: int | None) -> li
     goes on. One that stands beside a series of an earlier step is read in a row, once for each of that.
     """
     keys = [series.key, *(r.key for r in at.bound.readings if _stands_beside(r, series) and r.key in step.reads)]
-    made = {place for place in at.bound.typed if place.key in keys and place.trial == trial}
+    typed_places = {place for place in at.bound.typed if place.key in keys and place.trial == trial}
     if series.beside:
         rows = max(len(at.bound.series(series.beside, trial)), 1)
         return [
-            Task(step, trial, place, place in made)
+            Task(step, trial, place, place in typed_places)
             for n in range(1, rows + 1)
             for place in [Place(series.key, trial, n)]
         ]
-    rows = max((place.row or 0 for place in made), default=0)
-    complete = all((key, trial, index) in made for key in keys for index in range(1, rows + 1))
+    rows = max((place.row or 0 for place in typed_places), default=0)
+    complete = all((key, trial, index) in typed_places for key in keys for index in range(1, rows + 1))
     goes_on = not isinstance(series.until, Ends) or not series.until.met(at, series.key, trial)
     if complete and goes_on:
         rows += 1
     places: list[Place] = [Place(key, trial, index) for index in range(1, rows + 1) for key in keys]
-    return [Task(step, trial, place, place in made) for place in places]
+    return [Task(step, trial, place, place in typed_places) for place in places]
 
 
 def another(at: Context) -> list[Task]:

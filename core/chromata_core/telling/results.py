@@ -32,8 +32,8 @@ def result_places(at: Context) -> list[ResultPlace]:
 
 
 def results_of(at: Context, accepted: Accepted) -> list[ResultOut]:
-    found = result_places(at)
-    worst = worst_cases(at) if found else {}
+    places = result_places(at)
+    worst = worst_cases(at) if places else {}
     return [
         result_of(
             at,
@@ -41,7 +41,7 @@ def results_of(at: Context, accepted: Accepted) -> list[ResultOut]:
             _accepted(at, place, accepted),
             worst.get((place[0].key, place[1]), ""),
         )
-        for place in found
+        for place in places
     ]
 
 
@@ -56,9 +56,9 @@ def _accepted(at: Context, place: ResultPlace, accepted: Accepted) -> str | None
 def result_of(at: Context, place: ResultPlace, accepted: str | None, worst: str) -> ResultOut:
     """A result with its uncertainty, budget, advice, and comparison where an accepted value is given."""
     quantity, trial = place
-    value, made, factor = stated(at, quantity, trial)
-    reported = report(at.decimal(quantity, trial), made.expanded * factor)
-    lines = [_budget_line(line, quantity, factor) for line in made.lines]
+    value, budget, factor = stated(at, quantity, trial)
+    reported = report(at.decimal(quantity, trial), budget.expanded * factor)
+    lines = [_budget_line(line, quantity, factor) for line in budget.lines]
     return ResultOut(
         key=quantity.key,
         trial=trial,
@@ -67,10 +67,10 @@ def result_of(at: Context, place: ResultPlace, accepted: str | None, worst: str)
         symbol=symbol_mathml(quantity.symbol),
         unit=quantity.unit,
         value=value if isfinite(value) else 0.0,
-        u=made.u * factor,
-        expanded=made.expanded * factor,
-        k=made.k,
-        dof=None if made.dof == inf or made.dof > 1e6 else made.dof,
+        u=budget.u * factor,
+        expanded=budget.expanded * factor,
+        k=budget.k,
+        dof=None if budget.dof == inf or budget.dof > 1e6 else budget.dof,
         shown=Shown(reported.value, reported.doubtful, quantity.unit),
         uncertainty=reported.uncertainty,
         power=reported.power,
@@ -79,7 +79,7 @@ def result_of(at: Context, place: ResultPlace, accepted: str | None, worst: str)
         worst_case=worst,
         budget=lines,
         advice=_advice(lines),
-        comparison=compared(quantity.unit, value, made.expanded * factor, accepted) if accepted else None,
+        comparison=compared(quantity.unit, value, budget.expanded * factor, accepted) if accepted else None,
     )
 
 

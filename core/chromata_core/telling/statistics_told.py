@@ -11,10 +11,10 @@ from chromata_core.telling.chart import Draws, Statistic, without_u
 
 def statistics_of(at: Context) -> list[Statistic]:
     """All of a sheet, in the order in which they are quoted."""
-    found = list(_of_trials(at))
+    statistics = list(_of_trials(at))
     for drawing in at.bound.method.charts:
-        found += drawing.statistics(at) if isinstance(drawing, Draws) else []
-    return found
+        statistics += drawing.statistics(at) if isinstance(drawing, Draws) else []
+    return statistics
 
 
 def _of_trials(at: Context) -> Iterator[Statistic]:
@@ -22,18 +22,18 @@ def _of_trials(at: Context) -> Iterator[Statistic]:
     values = [value for n in at.computed.counted if (value := at.value(key, n)) is not None] if key else []
     if len(values) < 2:
         return
-    quantity, made = at.quantity(key), replicates(values)
-    of = f"{quantity.label}, {made.n} trials"
-    yield without_u(of, "Mean", made.mean, quantity.unit, 6)
-    yield without_u(of, "Standard deviation", made.s, quantity.unit)
-    yield without_u(of, "Furthest apart", made.spread, quantity.unit)
-    yield without_u(of, "Relative standard deviation", 100 * made.rsd, "%")
-    yield without_u(of, "Relative average deviation", 100 * made.rad, "%")
-    if made.n > 2:
+    quantity, spread = at.quantity(key), replicates(values)
+    of = f"{quantity.label}, {spread.n} trials"
+    yield without_u(of, "Mean", spread.mean, quantity.unit, 6)
+    yield without_u(of, "Standard deviation", spread.s, quantity.unit)
+    yield without_u(of, "Furthest apart", spread.spread, quantity.unit)
+    yield without_u(of, "Relative standard deviation", 100 * spread.rsd, "%")
+    yield without_u(of, "Relative average deviation", 100 * spread.rad, "%")
+    if spread.n > 2:
         yield from (_of_test(of, grubbs(values)), _of_test(of, dixon(values)))
 
 
-def _of_test(of: str, found: Suspect) -> Statistic:
-    name = {"Grubbs": "Grubbs’ G", "Dixon Q": "Dixon’s Q"}[found.test]
-    text = f"{with_figures(found.ratio, 3)}; critical at 95 % {with_figures(found.critical, 3)}"
-    return Statistic(of, name, found.ratio, "", text, critical=found.critical)
+def _of_test(of: str, suspect: Suspect) -> Statistic:
+    name = {"Grubbs": "Grubbs’ G", "Dixon Q": "Dixon’s Q"}[suspect.test]
+    text = f"{with_figures(suspect.ratio, 3)}; critical at 95 % {with_figures(suspect.critical, 3)}"
+    return Statistic(of, name, suspect.ratio, "", text, critical=suspect.critical)

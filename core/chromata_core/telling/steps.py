@@ -19,7 +19,7 @@ def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
     grouped: dict[tuple[str, int | None, int | None], list[Task]] = {}
     for task in planned:
         grouped.setdefault((task.step.key, task.trial, task.turn), []).append(task)
-    found = []
+    steps = []
     for (key, trial, turn), group in grouped.items():
         step = group[0].step
         done = all(task.done or task.optional for task in group)
@@ -27,8 +27,8 @@ def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
         state = "void" if trial in at.computed.voided else "done" if done else "ahead"
         state = "now" if now is not None and (now.step.key, now.trial, now.turn) == (key, trial, turn) else state
         minutes = 0.0 if state == "void" else minutes_of(at, group)
-        found.append(_step(at, group[0], state, begun, minutes))
-    return found
+        steps.append(_step(at, group[0], state, begun, minutes))
+    return steps
 
 
 def _step(at: Context, task: Task, state: str, begun: float | None, minutes: float) -> StepOut:
@@ -106,12 +106,12 @@ def hand_for(at: Context, task: Task) -> Hand:
     how = at.bound.instruments[part.role].how if isinstance(part, Reading) else ""
     step = task.step
     ahead = "" if task.done else guided(at, step, trial)
-    said = (hint, how if isinstance(part, Reading) else "")
+    hints = (hint, how if isinstance(part, Reading) else "")
 
     def worded(text: str) -> str:
         return at.bound.worded(text, trial, index)
 
-    detail = worded(" ".join(filter(None, said)) or step.detail)
+    detail = worded(" ".join(filter(None, hints)) or step.detail)
     again = worded(step.again) if task.turn not in (None, 1) else ""
     lead, then = (ahead or again, "") if ahead or again else (worded(step.lead), worded(step.then))
     return Hand(
@@ -146,9 +146,9 @@ def _offer(at: Context, part: Reading | Observation | None, trial: int | None, i
     """The next of a series that goes on in equal steps, as its instrument would show it; empty before the third."""
     if not isinstance(part, Series) or not part.paced:
         return ""
-    made = at.bound.series(part.key, trial)
-    if len(made) < 2 or index != len(made) + 1:
+    typed = at.bound.series(part.key, trial)
+    if len(typed) < 2 or index != len(typed) + 1:
         return ""
-    tool, (before, last) = at.instrument(part.key), (typed.value for typed in made[-2:])
+    tool, (before, last) = at.instrument(part.key), (typed.value for typed in typed[-2:])
     following = last + (last - before)
     return f"{following:.{tool.decimals}f}" if last < following <= Decimal(tool.high) else ""

@@ -46,8 +46,8 @@ def _calibration(at: Context) -> StoredCalibration:
     for trial in at.computed.counted:
         if trial != at.last_try(at.bound.place(trial) or trial):
             continue
-        value, made, factor = stated(at, quantity, trial)
-        points.append(CalibrationPoint(float(at.planned(stores.nominal, trial)), value, made.u * factor))
+        value, budget, factor = stated(at, quantity, trial)
+        points.append(CalibrationPoint(float(at.planned(stores.nominal, trial)), value, budget.u * factor))
     if not points:
         raise SheetError(["There is no result yet. Finish at least one volume before you store the calibration."])
     return StoredCalibration(tool.slug, quantity.unit, points)
@@ -60,8 +60,8 @@ def _solution(at: Context) -> StoredSolution:
     agreed = at.computed.agreement is not None and at.computed.agreement.agree
     if at.computed.column(quantity.key, None) is None or not agreed:
         raise SheetError(["The trials do not agree yet. A concentration is stored only once they do."])
-    value, made, factor = stated(at, quantity, None)
-    limit = max(made.expanded * factor, DIVISORS["normal95"] * made.u * factor)  # few trials: k is larger than 1.96
+    value, budget, factor = stated(at, quantity, None)
+    limit = max(budget.expanded * factor, DIVISORS["normal95"] * budget.u * factor)  # few trials: k is larger than 1.96
     shown = report(value, limit)
     text = plain(value, len(shown.value.partition(".")[2])) if not shown.power else repr(value)
     return StoredSolution(

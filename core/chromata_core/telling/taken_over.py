@@ -11,6 +11,6 @@ def handed_of(at: Context) -> list[HandedOut]:
 
 
 def _told(at: Context, option: NumberOption) -> HandedOut:
-    found = at.bound.handed.get(option.key) or at.bound.awaited[option.key]
+    handed = at.bound.handed.get(option.key) or at.bound.awaited[option.key]
     text = f"{at.bound.label_of(option)} {option.unit}".rstrip()
-    return HandedOut(option.key, option.label, text, found.origin, found.why)
+    return HandedOut(option.key, option.label, text, handed.origin, handed.why)

@@ -17,36 +17,38 @@ _UNTIL = {
 }
 
 
-def veiled(found: Evaluation, method: Method, asked: OwnWork, released: bool) -> Evaluation:
+def veiled(evaluation: Evaluation, method: Method, asked: OwnWork, released: bool) -> Evaluation:
     """``found`` as students see it. ``released``: nothing is held back any more."""
     if released:
-        return found
-    hidden = hidden_keys(found, method, asked)
-    told = replace(found, own=[replace(_hinted(found, answer, asked), says="", away=None) for answer in found.own])
+        return evaluation
+    hidden = hidden_keys(evaluation, method, asked)
+    told = replace(
+        evaluation, own=[replace(_hinted(evaluation, answer, asked), says="", away=None) for answer in evaluation.own]
+    )
     if not hidden:
         return told
     return replace(
         told,
-        results=[_uncompared(one, hidden) for one in found.results if one.key not in hidden],
-        quantities=[one for one in found.quantities if one.key not in hidden],
+        results=[_uncompared(result, hidden) for result in evaluation.results if result.key not in hidden],
+        quantities=[quantity for quantity in evaluation.quantities if quantity.key not in hidden],
         trials=[
-            replace(trial, quantities=[one for one in trial.quantities if one.key not in hidden])
-            for trial in found.trials
+            replace(trial, quantities=[quantity for quantity in trial.quantities if quantity.key not in hidden])
+            for trial in evaluation.trials
         ],
         statistics=[],
         settled=[],
-        charts=[_as_measured(chart) for chart in found.charts if not _tells(chart, method, hidden)],
+        charts=[_as_measured(chart) for chart in evaluation.charts if not _tells(chart, method, hidden)],
         veil=_UNTIL[asked.shows],
     )
 
 
-def hidden_keys(found: Evaluation, method: Method, asked: OwnWork) -> frozenset[str]:
+def hidden_keys(evaluation: Evaluation, method: Method, asked: OwnWork) -> frozenset[str]:
     """Quantities that do not show yet: lines that are still to be worked out, and whatever is worked from them."""
     quantities = (*method.quantities, *percent_errors(method))
     every = [quantity.key for quantity in quantities]
     # under the choices of a sample some lines may not be there
-    lines = [task.name for task in found.tasks if task.step == WORKSHEET]
-    open_lines = [key for key in lines if not _stands(found, key, asked)]
+    lines = [task.name for task in evaluation.tasks if task.step == WORKSHEET]
+    open_lines = [key for key in lines if not _stands(evaluation, key, asked)]
     if asked.shows == "after_release" or (asked.shows == "after_own" and open_lines):
         return frozenset(every)
     hidden = set(open_lines) if asked.shows == "after_line" else set[str]()
@@ -61,16 +63,18 @@ def _uncompared(result: ResultOut, hidden: frozenset[str]) -> ResultOut:
     return replace(result, comparison=None) if percent_error_of(result.key) in hidden else result
 
 
-def _stands(found: Evaluation, key: str, asked: OwnWork) -> bool:
+def _stands(evaluation: Evaluation, key: str, asked: OwnWork) -> bool:
     """Whether the student's own line agrees by now, or was tried often enough."""
-    return any(one.key == key and (one.agrees or _given_up(one, asked)) for one in found.own)
+    return any(
+        own_answer.key == key and (own_answer.agrees or _given_up(own_answer, asked)) for own_answer in evaluation.own
+    )
 
 
 def _given_up(answer: OwnAnswer, asked: OwnWork) -> bool:
     return 0 < asked.tries <= answer.tries
 
 
-def _hinted(found: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAnswer:
+def _hinted(evaluation: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAnswer:
     """As much of it as a hint may tell."""
     if answer.agrees and asked.hints != "none":
         return replace(answer, line="", sentence="Right." if asked.hints == "verdict" else answer.sentence)
@@ -82,7 +86,9 @@ def _hinted(found: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAnswer:
         case "verdict":
             return replace(answer, kind="unexplained", sentence="Not yet.", line="")
         case "place":
-            before = [one for one in found.own[: found.own.index(answer)] if not one.agrees]
+            before = [
+                own_answer for own_answer in evaluation.own[: evaluation.own.index(answer)] if not own_answer.agrees
+            ]
             where = f"“{before[0].label}” differs first." if before else "What differs was done in this line."
             return replace(answer, kind="unexplained", sentence=f"Not yet. {where}", line="")
     return replace(answer, line="")

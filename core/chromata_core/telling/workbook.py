@@ -47,7 +47,7 @@ class Line:
 
 def computation(at: Context) -> list[Line]:
     """Everything that can be worked by now, readings first where they are needed."""
-    algebra = _InCells(at, {place: one.value for place, one in inputs_of(at.bound, {}).items()})
+    algebra = _InCells(at, {place: input_.value for place, input_ in inputs_of(at.bound, {}).items()})
     bench, trials = trial_by_trial(at.bound, algebra)
     walk_summary(at.bound, algebra, bench, [trials[n] for n in at.computed.counted])
     return algebra.lines
@@ -75,7 +75,9 @@ class _InCells:
         return self._typed(self.at.bound.worded(option.label), "", option.unit, option.key)
 
     def _used(self, key: str) -> bool:
-        return any(key in names(parse_formula(one.formula)) for one in self.at.bound.quantities if not one.aside)
+        return any(
+            key in names(parse_formula(quantity.formula)) for quantity in self.at.bound.quantities if not quantity.aside
+        )
 
     def planned(self, option: ListOption, trial: int) -> Cells | None:
         """The planned value of a trial."""
@@ -94,7 +96,7 @@ class _InCells:
 
     def together(self, members: Sequence[Cells]) -> Cells:
         """The cells of the trials that count."""
-        return [one for one in members if isinstance(one, str)]
+        return [member for member in members if isinstance(member, str)]
 
     def worked(self, quantity: Quantity, trial: int | None, known: Mapping[str, Cells]) -> Cells | None:
         """A formula over the cells before it, for each of its rows; the number itself where a spreadsheet has none."""
@@ -138,15 +140,15 @@ class _InCells:
     def _gathered(self, key: str, cells: list[str]) -> list[str]:
         """The same cells once more, below each other."""
         label = self.at.quantity(key).label if key in self.at.symbols and self.at.reading(key) is None else key
-        found = []
+        gathered = []
         for place, cell in enumerate(cells, 1):
             address = f"{SI}{_FIRST + len(self.lines)}"
             self.lines.append(
                 Line("", None, f"{label}, those that count", f"row {place}", "", "", f"={cell}", "", None)
             )
             self.values[address] = self.values[cell]
-            found.append(address)
-        return found
+            gathered.append(address)
+        return gathered
 
     def _typed(self, label: str, where: str, symbol: str, key: object) -> str:
         """A number as it was written, and the same in SI."""

@@ -35,8 +35,8 @@ def readings_of(at: Context, trial: int | None, findings: list[Finding]) -> list
 def _reading(at: Context, place: Place, findings: list[Finding]) -> ReadingOut:
     bottle, part = at.bound.bottle(place.key), at.bound.part(place.key)
     if bottle is not None:
-        said = Shown(at.bound.label_of(bottle), 0, bottle.unit)
-        return ReadingOut(bottle.key, bottle.label, None, None, said, "keep")
+        value = Shown(at.bound.label_of(bottle), 0, bottle.unit)
+        return ReadingOut(bottle.key, bottle.label, None, None, value, "keep")
     assert part is not None
     if isinstance(part, Observation):
         label = next(c.label for c in part.choices if c.key == at.bound.texts[place])

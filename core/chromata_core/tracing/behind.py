@@ -9,11 +9,11 @@ from chromata_core.formula.tree import names
 def feeding(at: Context, quantity: Quantity) -> frozenset[str]:
     """Keys of everything from which ``quantity`` is worked, and its own."""
     known = {q.key: q for q in at.bound.quantities}
-    found: set[str] = set()
+    keys: set[str] = set()
     ahead = [quantity.key]
     while ahead:
         key = ahead.pop()
-        if key not in found:
-            found.add(key)
+        if key not in keys:
+            keys.add(key)
             ahead += names(parse_formula(known[key].formula)) if key in known else ()
-    return frozenset(found)
+    return frozenset(keys)

@@ -113,11 +113,13 @@ def _wanted(at: Context, quantity: Quantity, trial: int | None) -> int:
     """How many figures an answer deserves: as many as its uncertainty leaves it, by the report or by its readings,
     whichever are fewer.
     """
-    value, made, factor = stated(at, quantity, trial)
+    value, budget, factor = stated(at, quantity, trial)
     by_readings = parse_reading(at.figured(quantity, trial).text).figures
-    if not (isfinite(value) and isfinite(made.expanded)):  # a line through two points leaves no doubt that can be told
+    if not (
+        isfinite(value) and isfinite(budget.expanded)
+    ):  # a line through two points leaves no doubt that can be told
         return by_readings
-    return min(by_readings, parse_reading(report(value, made.expanded * factor).value).figures)
+    return min(by_readings, parse_reading(report(value, budget.expanded * factor).value).figures)
 
 
 def _figures(answer: Written, wanted: int) -> Diagnosis:
@@ -170,13 +172,13 @@ def _slip(at: Context, place: ResultPlace, answer: Written, own: Own, rarest: fl
     none rarer than ``rarest``.
     """
     singles = [way for way in suspects(at, place) if way.cost <= rarest]
-    found = _best(answer, singles, worked(at, place, singles), _CHANCE)
-    if found is None and own:
-        found = _best(answer, singles, worked(at, place, singles, own), _CHANCE)
-    if found is None and rarest > EVERY_DAY:
+    diagnosis = _best(answer, singles, worked(at, place, singles), _CHANCE)
+    if diagnosis is None and own:
+        diagnosis = _best(answer, singles, worked(at, place, singles, own), _CHANCE)
+    if diagnosis is None and rarest > EVERY_DAY:
         pairs = _pairs(singles)[: at_once(at)]
-        found = _best(answer, pairs, worked(at, place, pairs), _CHANCE_PAIRS)
-    return found
+        diagnosis = _best(answer, pairs, worked(at, place, pairs), _CHANCE_PAIRS)
+    return diagnosis
 
 
 def _pairs(singles: Sequence[Way]) -> list[Way]:

@@ -55,10 +55,10 @@ def functions_otherwise(call: Call, signs: Signs) -> Iterator[Other]:
             yield from _line(call, x, y, read, signs)
 
 
-def _dilution(made: Node, taken: Node) -> Iterator[Other]:
-    added, less = (Binary("/", Binary(sign, made, taken), taken) for sign in "+-")
+def _dilution(node: Node, taken: Node) -> Iterator[Other]:
+    added, less = (Binary("/", Binary(sign, node, taken), taken) for sign in "+-")
     yield Other("undiluted", "the dilution is left out", Number("1"), USUAL)
-    turned = Binary("/", taken, made)
+    turned = Binary("/", taken, node)
     yield Other("dilution-turned", "the dilution is divided by instead of multiplied", turned, USUAL)
     yield Other("dilution-added", "the volumes are added for the dilution", added, SELDOM)
     yield Other("dilution-less", "the volumes are subtracted for the dilution", less, SELDOM)

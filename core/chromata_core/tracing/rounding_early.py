@@ -27,19 +27,19 @@ def rounded_ways(at: Context, place: ResultPlace) -> Iterator[Way]:
         if q.key in behind and q.key != quantity.key and not (q.per or q.aside) and _plain(q.unit)
     ]  # fmt: skip
     for figures in (3, 2):
-        made = [
+        changes = [
             Change(
                 f"rounded:{q.key}", f"“{first_lower(q.label)}” is rounded to {counted(figures, 'figure')}",
                 _COST[figures], q.key, value=_rounding(figures, unit(q.unit).factor),
             )
             for q in lines
         ]  # fmt: skip
-        yield from (Way((change,)) for change in made)
-        if len(made) > 1:
-            yield Way(tuple(made), f"every line is rounded to {counted(figures, 'figure')}")
+        yield from (Way((change,)) for change in changes)
+        if len(changes) > 1:
+            yield Way(tuple(changes), f"every line is rounded to {counted(figures, 'figure')}")
         for line in (*lines, quantity):
             inside = names(parse_formula(line.formula))
-            together = tuple(change for change in made if change.quantity in inside)
+            together = tuple(change for change in changes if change.quantity in inside)
             if len(together) > 1:
                 yield Way(together)
     for key, label, size in _constants(at, behind):

@@ -50,7 +50,7 @@ def _argument(function: str, arguments: tuple[Node, ...], place: int) -> Put:
 
 
 def _within(inner: Iterator[Other], put: Put) -> Iterator[Other]:
-    return (replace(one, tree=put(one.tree)) for one in inner)
+    return (replace(other, tree=put(other.tree)) for other in inner)
 
 
 def _here(node: Node, signs: Signs, multiplies: bool) -> Iterator[Other]:
@@ -63,13 +63,13 @@ def _here(node: Node, signs: Signs, multiplies: bool) -> Iterator[Other]:
             yield from _sum(left, right, signs)
         case Binary("*", left, right):
             for side in (
-                _Side(left, lambda one: Binary("*", one, right), multiplies),
-                _Side(right, lambda one: Binary("*", left, one), multiplies),
+                _Side(left, lambda part: Binary("*", part, right), multiplies),
+                _Side(right, lambda part: Binary("*", left, part), multiplies),
             ):
                 yield from (*_left_out(side, signs), *_inverted(side, signs), *_scale(side, signs))
         case Binary("/", left, right):
-            over = _Side(left, lambda one: Binary("/", one, right), multiplies)
-            under = _Side(right, lambda one: Binary("/", left, one), not multiplies)
+            over = _Side(left, lambda part: Binary("/", part, right), multiplies)
+            under = _Side(right, lambda part: Binary("/", left, part), not multiplies)
             if not isinstance(left, Number):
                 yield from _left_out(over, signs)
             yield from (*_left_out(under, signs), *_inverted(under, signs))
@@ -121,8 +121,8 @@ def _power(base: Node, power: Node, signs: Signs) -> Iterator[Other]:
 
 
 def _left_out(side: _Side, signs: Signs) -> Iterator[Other]:
-    for said, unity, cost, put in _unities(side, signs):
-        says = f"{said} is left out" if side.multiplies else f"nothing is divided by {said}"
+    for text, unity, cost, put in _unities(side, signs):
+        says = f"{text} is left out" if side.multiplies else f"nothing is divided by {text}"
         yield Other("left-out", says, put(Number(repr(unity))), cost)
 
 
@@ -130,16 +130,16 @@ def _inverted(side: _Side, signs: Signs) -> Iterator[Other]:
     """Divided by instead of multiplied, or the other way, as the numbers stand in their units."""
     done, usual = ("divided", "multiplied") if side.multiplies else ("multiplied", "divided")
     part = side.part.operand if isinstance(side.part, Negative) else side.part
-    for said, unity, cost, put in _unities(side, signs):
+    for text, unity, cost, put in _unities(side, signs):
         inverse = Binary("/", Number(repr(unity * unity)), part)
-        yield Other("inverted", f"it is {done} by {said} instead of {usual}", put(inverse), cost)
+        yield Other("inverted", f"it is {done} by {text} instead of {usual}", put(inverse), cost)
 
 
 def _unities(side: _Side, signs: Signs) -> Iterator[tuple[str, float, float, Put]]:
     """What stands for 1 of it: of its unit, and of units a thousand times as large or small."""
     part, put = side.part, side.put
     if isinstance(part, Negative):
-        part, put = part.operand, lambda one: side.put(Negative(one))
+        part, put = part.operand, lambda part: side.put(Negative(part))
     if isinstance(part, Name) and part.key in signs.ones:
         return
     size = signs.sizes.get(part.key, 1.0) if isinstance(part, Name) else 1.0
@@ -152,22 +152,22 @@ def _scale(side: _Side, signs: Signs) -> Iterator[Other]:
     """A temperature on a scale that does not begin at absolute zero, as a factor."""
     part = side.part
     if isinstance(part, Name) and part.key in signs.scaled:
-        said = signs.call(part)
+        text = signs.call(part)
         cold, twice = (side.put(Binary(sign, part, _ZERO_CELSIUS)) for sign in "-+")
-        yield Other("celsius", f"{said} is put in as degrees Celsius instead of kelvin", cold, USUAL)
-        yield Other("kelvin-twice", f"273 is added twice to {said}", twice, RARE)
+        yield Other("celsius", f"{text} is put in as degrees Celsius instead of kelvin", cold, USUAL)
+        yield Other("kelvin-twice", f"273 is added twice to {text}", twice, RARE)
 
 
 def _swapped(tree: Node, signs: Signs) -> Iterator[Other]:
     """Two of a kind exchanged; one of a kind that is not in the formula taken for one that is."""
     inside = names(tree)
-    for place, one in enumerate(inside):
-        a = signs.call(Name(one))
-        for other in signs.alike.get(one, ()):
+    for place, text in enumerate(inside):
+        a = signs.call(Name(text))
+        for other in signs.alike.get(text, ()):
             b = signs.call(Name(other))
             if other in inside[place + 1 :]:
-                yield Other("swapped", f"{a} and {b} are swapped", _renamed(tree, {one: other, other: one}), SELDOM)
-            yield Other("taken-for", f"{b} is used instead of {a}", _renamed(tree, {one: other}), SELDOM + 0.5)
+                yield Other("swapped", f"{a} and {b} are swapped", _renamed(tree, {text: other, other: text}), SELDOM)
+            yield Other("taken-for", f"{b} is used instead of {a}", _renamed(tree, {text: other}), SELDOM + 0.5)
 
 
 def _renamed(tree: Node, to: Mapping[str, str]) -> Node:

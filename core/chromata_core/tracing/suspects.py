@@ -175,8 +175,8 @@ def _signs(at: Context, quantity: Quantity) -> Signs:
     }  # fmt: skip
     for reading in at.bound.readings:
         labels[reading.key], units[reading.key] = f"“{first_lower(reading.label)}”", reading.unit
-        made = not isinstance(reading, Series) and any(place.key == reading.key for place in at.bound.typed)
-        known |= {reading.key} if made and reading.scope in here else set()
+        read = not isinstance(reading, Series) and any(place.key == reading.key for place in at.bound.typed)
+        known |= {reading.key} if read and reading.scope in here else set()
     for other in at.bound.quantities:
         labels[other.key], units[other.key] = _named(other), other.unit
     for other in at.bound.quantities:
@@ -206,8 +206,8 @@ def _is_one(at: Context, name: str) -> bool:
     return bool(values) and all(value == 1 for value in values)
 
 
-def _alike(one: str, other: str) -> bool:
-    return unit(one).dimension == unit(other).dimension and bool(unit(one).dimension)
+def _alike(first: str, other: str) -> bool:
+    return unit(first).dimension == unit(other).dimension and bool(unit(first).dimension)
 
 
 def _named(quantity: Quantity) -> str:

@@ -44,7 +44,7 @@ def _masses(at: Context, option: SubstanceOption) -> Iterator[Change]:
     others = [o for o in at.bound.method.all_options if isinstance(o, SubstanceOption)]
     here = [at.bound.options[other.key] for other in others]
     offered = [choice.key for choice in option.choices]
-    beside = tuple(dict.fromkeys(one for one in (*here, *offered) if one != formula))
+    beside = tuple(dict.fromkeys(name for name in (*here, *offered) if name != formula))
     waters = [f"{formula}.{n}H2O" for n in (1, 2, 5, 6, 7, 10)] if "H2O" in here and formula != "H2O" else []
     scale, name = unit("g/mol"), f"the molar mass of “{first_lower(option.label)}” is taken as"
     right = with_figures(scale.from_si(float(at.computed.bench[option.key].real.flat[0])), 5)

@@ -50,14 +50,14 @@ def _of_bench(
     usual = at.computed.counted
     taken = [next((change.trials for change in way.changes if change.trials), usual) for way in ways]
     trials = {n: walk_trial(at.bound, algebra, bench, n) for n in dict.fromkeys(n for some in taken for n in some)}
-    found: Column | None = None
+    whole: Column | None = None
     for chosen in dict.fromkeys(taken):
         here = walk_summary(at.bound, algebra, bench, [trials[n] for n in chosen]).get(quantity.key)
         if here is not None:
-            mask = np.array([one == chosen for one in taken])
-            before = np.full(len(ways), np.nan) if found is None else found
-            found = np.where(mask, algebra.whole(here), before)
-    return found
+            mask = np.array([trials == chosen for trials in taken])
+            before = np.full(len(ways), np.nan) if whole is None else whole
+            whole = np.where(mask, algebra.whole(here), before)
+    return whole
 
 
 def _finished(way: Way, value: float) -> float:
@@ -152,15 +152,15 @@ class _ManyWays:
         parts = []
         for half in halves:
             cut = {name: column[..., half] if column.shape[-1] == size else column for name, column in used.items()}
-            made = self._tried(tree, cut, len(half))
-            parts.append((made, len(half)))
-        shapes = [made.shape[:-1] for made, _ in parts if made is not None]
+            tried = self._tried(tree, cut, len(half))
+            parts.append((tried, len(half)))
+        shapes = [tried.shape[:-1] for tried, _ in parts if tried is not None]
         if not shapes:
             return None
         return np.concatenate(
             [
-                np.full((*shapes[0], count), np.nan) if made is None else np.broadcast_to(made, (*shapes[0], count))
-                for made, count in parts
+                np.full((*shapes[0], count), np.nan) if tried is None else np.broadcast_to(tried, (*shapes[0], count))
+                for tried, count in parts
             ],
             axis=-1,
         )

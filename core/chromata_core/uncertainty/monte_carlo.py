@@ -50,7 +50,7 @@ def _adaptive(draw: Draw, random: np.random.Generator) -> Draws:
     """Blocks until twice the standard error of mean, u and both limits is below u's tolerance (JCGM 101, 7.9.4)."""
     blocks = [draw(random, BLOCK) for _ in range(LEAST // BLOCK)]
     while len(blocks) * BLOCK < MOST:
-        stats = np.array([[found.mean, found.u, found.low, found.high] for found in map(summary, blocks)])
+        stats = np.array([[drawn.mean, drawn.u, drawn.low, drawn.high] for drawn in map(summary, blocks)])
         errors = stats.std(axis=0, ddof=1) / sqrt(len(blocks))
         if float(errors.max()) * 2 < tolerance(float(np.concatenate(blocks).std(ddof=1)), figures=1):
             break

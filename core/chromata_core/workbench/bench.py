@@ -129,29 +129,29 @@ class WorkedBench:
         return self.stations[scene]
 
     def _scene_of(self, at: At) -> str:
-        return next((one.scene for one in self.truth.bound.steps if one.key == at.step), "")
+        return next((step.scene for step in self.truth.bound.steps if step.key == at.step), "")
 
     def _kind(self, role: str, tool: Instrument) -> type[Station]:
         kind = _KINDS.get(tool.kind, Wall)
         if kind is Electrode:
-            return meter(next((one for one in self.truth.bound.readings if one.role == role), None))
+            return meter(next((reading for reading in self.truth.bound.readings if reading.role == role), None))
         return kind
 
     def _role_of(self, at: At) -> str | None:
         """At a step that reads nothing, or a look: the instrument that the step is about."""
-        step = next((one for one in self.truth.bound.steps if one.key == at.step), None)
+        step = next((step for step in self.truth.bound.steps if step.key == at.step), None)
         if step is None:
             return None
-        read = sorted(self._read_in(step), key=lambda one: one.optional)
-        return next((one.role for one in read), None) or self._by_scene(step)
+        read = sorted(self._read_in(step), key=lambda reading: reading.optional)
+        return next((reading.role for reading in read), None) or self._by_scene(step)
 
     def _read_in(self, step: Step) -> list[Reading]:
-        found = [self.truth.reading(key) for key in step.reads]
-        return [one for one in found if one is not None]
+        readings = [self.truth.reading(key) for key in step.reads]
+        return [reading for reading in readings if reading is not None]
 
     def _by_scene(self, step: Step) -> str | None:
         kinds = _AT_STEPS.get(step.scene, ())
-        used = [one.role for one in self.truth.bound.readings]
+        used = [reading.role for reading in self.truth.bound.readings]
         tools = self.truth.bound.instruments
         return next((role for role in used if tools[role].kind in kinds), None)
 

@@ -38,8 +38,10 @@ class Burette(Station):
     @property
     def end(self) -> Reading | None:
         """The reading that ends a delivery from here."""
-        readings = [one for one in self.truth.bound.readings if one.role == self.role and not one.zero_of]
-        return next((one for one in readings if not one.optional), None)
+        readings = [
+            reading for reading in self.truth.bound.readings if reading.role == self.role and not reading.zero_of
+        ]
+        return next((reading for reading in readings if not reading.optional), None)
 
     @property
     def start(self) -> Place:
@@ -47,7 +49,10 @@ class Burette(Station):
         ends = self.end.key if self.end else ""
         if isinstance(self.end, Series) and self.end.starts:
             return Place(ends, self.place.trial, 1)
-        key = next((one.key for one in self.truth.bound.readings if one.zero_of == ends and not one.optional), "")
+        key = next(
+            (reading.key for reading in self.truth.bound.readings if reading.zero_of == ends and not reading.optional),
+            "",
+        )
         return Place(key, self.place.trial)
 
     @property
@@ -66,8 +71,8 @@ class Burette(Station):
                 Control("drip", "Some drops to waste", usual=self.tip <= 0 and self.level < 0),
             ]  # fmt: skip
         labels = {"much": "Run 5 mL", "stream": "1 mL", "little": "0.2 mL", "drop": "A drop", "half": "Half a drop"}
-        found = [Control(key, label) for key, label in labels.items()]
-        return [*found, Control("swirl", "Swirl", usual=not self.swirled)] if self.titrates else found
+        controls = [Control(key, label) for key, label in labels.items()]
+        return [*controls, Control("swirl", "Swirl", usual=not self.swirled)] if self.titrates else controls
 
     @property
     def titrates(self) -> bool:
@@ -129,11 +134,11 @@ class Burette(Station):
 
     def _colour(self) -> tuple[Paint, str]:
         run_in = self.flask.get(self.place.trial, 0.0)
-        found = self.truth.titration.seen(run_in, run_in - self.past)
-        paint: Paint = "water" if found.colour == "none" else found.colour
-        if found.where == "before" and not self.swirled and self.past > -_NEAR:
+        seen = self.truth.titration.seen(run_in, run_in - self.past)
+        paint: Paint = "water" if seen.colour == "none" else seen.colour
+        if seen.where == "before" and not self.swirled and self.past > -_NEAR:
             return paint, "Colour lingers where it falls, and goes as you swirl."
-        return paint, found.sentence if run_in else ""
+        return paint, seen.sentence if run_in else ""
 
     def seen(self) -> str:
         if self.empty or self.level < 0:

@@ -57,10 +57,10 @@ class GasTube(Station):
             if "level" not in self.done
             else []
         )
-        return [Control(*one) for one in left]
+        return [Control(*step) for step in left]
 
     def do(self, act: str) -> None:
-        if act not in [one.key for one in self.controls()]:
+        if act not in [control.key for control in self.controls()]:
             return
         self.said = ""
         if act == "over":
@@ -69,7 +69,7 @@ class GasTube(Station):
             self.said = "A bubble of air stands at the top." if self.air else "No bubble stands at the top."
         if act == "wait":
             self.minutes += 1
-            self.done = tuple(one for one in self.done if one != "level")
+            self.done = tuple(key for key in self.done if key != "level")
             self.said = "It bubbles." if self.minutes < _DONE else "No bubble rises any more."
         else:
             self.done = (*self.done, act)

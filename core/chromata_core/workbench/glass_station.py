@@ -33,10 +33,10 @@ class OneMark(Station):
         lower = ("sink", "Let it sink") if self.pipette else ("pour", "A little water")
         drop = ("drop", "By drops") if self.pipette else ("squirt", "A drop of water")
         near, done = abs(self.over) < 0.4, abs(self.over) <= _TO_THE_MARK
-        found = [Control(*lower, usual=not near), Control(*drop, usual=near and not done)]
+        controls = [Control(*lower, usual=not near), Control(*drop, usual=near and not done)]
         if not self.pipette:
-            return [*found, Control("mix", "Stopper, turn it over", usual=done)]
-        return [*found, Control("run", "Touch off, let it run out", usual=done), Control("blow", "Blow it out")]
+            return [*controls, Control("mix", "Stopper, turn it over", usual=done)]
+        return [*controls, Control("run", "Touch off, let it run out", usual=done), Control("blow", "Blow it out")]
 
     def do(self, act: str) -> None:
         self.said = ""

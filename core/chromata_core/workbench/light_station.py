@@ -40,18 +40,18 @@ class Photometer(Station):
 
     def controls(self) -> list[Control]:
         reads = self.reading is not None
-        found = [] if self.warm else [Control("warm", "Switch it on, wait 20 min", usual=True)]
+        controls = [] if self.warm else [Control("warm", "Switch it on, wait 20 min", usual=True)]
         if self.inside != "blank":
-            found.append(Control("blank", "Blank in", usual=self.warm and (not self.zero or not reads)))
+            controls.append(Control("blank", "Blank in", usual=self.warm and (not self.zero or not reads)))
         if self.inside:
             ready = self.wiped and not self.aside
-            found += [] if self.wiped else [Control("wipe", "Wipe its clear faces", usual=True)]
-            found += [Control("turn", "Turn its arrow to the light", usual=self.wiped)] if self.aside else []
+            controls += [] if self.wiped else [Control("wipe", "Wipe its clear faces", usual=True)]
+            controls += [Control("turn", "Turn its arrow to the light", usual=self.wiped)] if self.aside else []
             zero = Control("zero", "Zero", usual=self.inside == "blank" and ready and not self.zero)
-            found += [zero, Control("out", "Take it out")]
+            controls += [zero, Control("out", "Take it out")]
         if reads and self.inside != "solution":
-            found.append(Control("in", "This solution in", usual=bool(self.zero)))
-        return found
+            controls.append(Control("in", "This solution in", usual=bool(self.zero)))
+        return controls
 
     def do(self, act: str) -> None:
         self.said = ""

@@ -54,7 +54,7 @@ class Station(ABC):
 
     def acted(self, act: str, number: int) -> None:
         """Does ``act``, the ``number``-th of the bench, if it can be done."""
-        if act in [one.key for one in self.controls()]:
+        if act in [control.key for control in self.controls()]:
             self.acts = number
             self._draw(6)
             self.do(act)

@@ -45,17 +45,17 @@ class Titration:
     @classmethod
     def of(cls, bound: Bound) -> "Titration":
         """As the method declares it. What no table knows behaves as a strong acid or base."""
-        said = bound.method.titrated or _USUAL
-        titrant = next(iter(formulas_of(bound, said.titrant)), "")
-        substance = next(iter(formulas_of(bound, said.substance)), "")
+        titrated = bound.method.titrated or _USUAL
+        titrant = next(iter(formulas_of(bound, titrated.titrant)), "")
+        substance = next(iter(formulas_of(bound, titrated.substance)), "")
         if titrant not in PROTOLYTES and titrant != _DICHROMATE:
             titrant = "NaOH"
         if titrant != _DICHROMATE and (substance not in PROTOLYTES or (substance in BASES) == (titrant in BASES)):
             substance = "HCl" if titrant in BASES else "NaOH"
-        chosen = bound.options.get(said.indicator, "phenolphthalein")
-        per = max(float(bound.number(said.per)), 0.1) if said.per else 1.0
+        chosen = bound.options.get(titrated.indicator, "phenolphthalein")
+        per = max(float(bound.number(titrated.per)), 0.1) if titrated.per else 1.0
         indicator = INDICATORS.get(chosen, INDICATORS["phenolphthalein"])
-        return cls(substance, titrant, _concentration(bound, said.concentration), per, indicator)
+        return cls(substance, titrant, _concentration(bound, titrated.concentration), per, indicator)
 
     @property
     def base_added(self) -> bool:
@@ -67,8 +67,8 @@ class Titration:
         """Equivalents in a formula of the titrant."""
         if self.titrant == _DICHROMATE:
             return _ELECTRONS
-        one = PROTOLYTES[self.titrant]
-        return float(one.given if self.base_added else len(one.pkas))
+        protolyte = PROTOLYTES[self.titrant]
+        return float(protolyte.given if self.base_added else len(protolyte.pkas))
 
     def _both(self, run_in: float, end: float, volume: float) -> tuple[float, float]:
         """Substance and titrant, mol/L, where ``end`` mL would just do."""
@@ -90,8 +90,8 @@ class Titration:
         colour = self.colour(run_in, end)
         stop, beyond = self._colours
         if colour == stop:
-            said = "The colour has just gone" if stop == "none" else f"{colour.capitalize()}, and it stays"
-            return Seen(colour, "end", f"{said}: this is the end.")
+            sentence = "The colour has just gone" if stop == "none" else f"{colour.capitalize()}, and it stays"
+            return Seen(colour, "end", f"{sentence}: this is the end.")
         if colour in beyond:
             return Seen(colour, "past", f"{colour.capitalize()}, and strongly: this is past it.")
         return Seen(colour, "before", "It has no colour yet." if colour == "none" else f"It is {colour}.")
@@ -99,13 +99,13 @@ class Titration:
     @cached_property
     def _colours(self) -> tuple[Colour, tuple[Colour, ...]]:
         """The colour at which one stops, and those that lie beyond."""
-        one = self.indicator
-        if isinstance(one, Chart):
-            order = [colour for _, colour in one.steps]
+        indicator = self.indicator
+        if isinstance(indicator, Chart):
+            order = [colour for _, colour in indicator.steps]
             place = order.index(_CHART_END)
             return _CHART_END, tuple(order[place + 1 :] if self.base_added else order[:place])
-        beyond = one.base if self.base_added else one.acid
-        return ("none", ()) if beyond == "none" else (one.between, (beyond,))
+        beyond = indicator.base if self.base_added else indicator.acid
+        return ("none", ()) if beyond == "none" else (indicator.between, (beyond,))
 
     def signal(self, run_in: float, end: float, volume: float, symbol: str) -> float:
         """What an electrode shows: a potential in ``symbol``, or the pH where that is empty."""
@@ -118,5 +118,5 @@ def _concentration(bound: Bound, key: str) -> float:
     number = next((o for o in bound.method.all_options if o.key == key and isinstance(o, NumberOption)), None)
     column = compute(bound).column(key, None) if key and number is None else None
     si = unit(number.unit).to_si(float(bound.number(key))) if number else None if column is None else value_of(column)
-    found = _TENTH if si is None else unit("mol/L").from_si(si)
-    return found if found > _TRACE else _TENTH
+    concentration = _TENTH if si is None else unit("mol/L").from_si(si)
+    return concentration if concentration > _TRACE else _TENTH

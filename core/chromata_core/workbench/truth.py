@@ -50,7 +50,7 @@ class Truth:
 
     def reading(self, key: str) -> Reading | None:
         """The reading called ``key`` under these choices."""
-        return next((one for one in self.bound.readings if one.key == key), None)
+        return next((reading for reading in self.bound.readings if reading.key == key), None)
 
     def make(self, place: Place, value: float) -> None:
         """Hands have made it so."""
@@ -104,12 +104,14 @@ class Truth:
         """Absorbance grows straight with what is dissolved, whatever the worked example scattered about that."""
         percent = symbol == "%T"
         absorbed = [2 - log10(y) for y in ys] if percent else ys
-        found = line(xs, absorbed).at(x)
-        return 100 * 10**-found if percent else found
+        fitted = line(xs, absorbed).at(x)
+        return 100 * 10**-fitted if percent else fitted
 
     def _at_electrode(self, key: str) -> bool:
-        said, reading = self.method.titrated, self.reading(key)
-        return bool(said and said.end) and reading is not None and self._kind(reading) in ("voltmeter", "pH meter")
+        titrated, reading = self.method.titrated, self.reading(key)
+        return (
+            bool(titrated and titrated.end) and reading is not None and self._kind(reading) in ("voltmeter", "pH meter")
+        )
 
     def _kind(self, reading: Reading) -> str:
         return self.bound.instruments[reading.role].kind
@@ -121,9 +123,9 @@ class Truth:
         began = self.values[first]
         span = self.values[last] - began
         stretched = (moved.get(last, self.values[last]) - began) / span if span else 1.0
-        reading, said = self.reading(key), self.method.titrated
-        assert reading is not None and said is not None
-        column = compute(self.bound).column(said.end, trial)
+        reading, titrated = self.reading(key), self.method.titrated
+        assert reading is not None and titrated is not None
+        column = compute(self.bound).column(titrated.end, trial)
         end = 0.0 if column is None else unit(self._unit(beside)).from_si(value_of(column))
         return self.titration.signal(run_in, end * stretched, _BEAKER, reading.unit)
 
@@ -163,7 +165,7 @@ class Truth:
         """What answers to what hands have made in ``trial``, told in the places of the ``planned`` one."""
         if planned is None or planned not in self.wanted:
             return {}
-        drawn = {one.beside for one in self.bound.readings if isinstance(one, Series) and one.response}
+        drawn = {reading.beside for reading in self.bound.readings if isinstance(reading, Series) and reading.response}
         others = {
             _in_trial(at, planned): x
             for at, x in self.made.items()
@@ -182,7 +184,7 @@ class Truth:
         if not self.result or not any(at.trial is None and x != self.values[at] for at, x in values.items()):
             return 1.0
         bench = {**self.values, **{at: x for at, x in values.items() if at.trial is None}}
-        columns = [compute(retyped(self.bound, one)).column(self.result, None) for one in (self.values, bench)]
+        columns = [compute(retyped(self.bound, values)).column(self.result, None) for values in (self.values, bench)]
         planned, taken = (0.0 if column is None else value_of(column) for column in columns)
         return planned / taken if planned and taken else 1.0
 

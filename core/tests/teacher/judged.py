@@ -36,12 +36,17 @@ def said(answer: Answer) -> OwnAnswer:
     lines = (*answer.earlier, (answer.key, answer.trial, answer.text))
     written = tuple(Given(own(key, trial).key, text, trial) for key, trial, text in lines)
     at = context_of(method(answer.method), replace(example, given=(*example.given, *written)))
-    return next(one for one in own_answers(at) if (one.key, one.trial) == (answer.key, answer.trial))
+    return next(
+        own_answer for own_answer in own_answers(at) if (own_answer.key, own_answer.trial) == (answer.key, answer.trial)
+    )
 
 
-def as_wanted(answer: Answer, found: OwnAnswer) -> bool:
+def as_wanted(answer: Answer, own_answer: OwnAnswer) -> bool:
     """Whether it is what the teacher wants to hear."""
     kinds = answer.wants.removeprefix("= ").split("|") if answer.wants.startswith("= ") else ()
     if kinds:
-        return found.kind in [kind.removeprefix("= ") for kind in kinds]
-    return found.kind not in ("right", "carried") and re.search(answer.wants, found.sentence, re.IGNORECASE) is not None
+        return own_answer.kind in [kind.removeprefix("= ") for kind in kinds]
+    return (
+        own_answer.kind not in ("right", "carried")
+        and re.search(answer.wants, own_answer.sentence, re.IGNORECASE) is not None
+    )

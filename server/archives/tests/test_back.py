@@ -81,7 +81,7 @@ class Archived(Room):
         student, bench = self.as_(self.student), self.bench
         bench.team.add(self.student, self.neighbour)
         titrate(student, bench, ("0.00", "21.54"), ("0.10", "21.62"), ("0.05", "21.61"))
-        [first] = [one for one in Entry.objects.filter(bench=bench) if one.text == "21.54"]
+        [first] = [entry for entry in Entry.objects.filter(bench=bench) if entry.text == "21.54"]
         write(student, bench, entry("V_end", "21.56", 1, supersedes=str(first.pk), reason="read from above"))
         write(student, bench, entry("void", "a drop fell beside", 3), entry("note", "the tip dripped"))
         write(student, bench, entry("photo", "the set-up", image=picture((300, 200))))
@@ -112,8 +112,8 @@ class Archived(Room):
         self.archive = saved(self.as_(self.instructor), f"/api/sections/{self.section.pk}/archive.zip")
 
     def rows(self, archive: bytes) -> dict[str, Any]:
-        found: dict[str, Any] = json.loads(zipfile.ZipFile(io.BytesIO(archive)).read("rows.json"))
-        return found
+        unpacked: dict[str, Any] = json.loads(zipfile.ZipFile(io.BytesIO(archive)).read("rows.json"))
+        return unpacked
 
     def elsewhere(self) -> Client:
         """Signed in where nothing of it is known."""
@@ -154,7 +154,7 @@ class ComesBackWhole(Archived):
         section = self.brought(changed(self.archive, earlier))
         session = self.first(section).session
         self.assertEqual((session.simulated, session.turns, session.pace), ("", {}, 1))
-        self.assertEqual([one.instead for one in session.remarks.all()], [False])
+        self.assertEqual([remark.instead for remark in session.remarks.all()], [False])
 
     def test_every_row_says_what_it_said(self) -> None:
         before = self.rows(self.archive)
@@ -163,14 +163,18 @@ class ComesBackWhole(Archived):
         after = self.rows(saved(client, f"/api/sections/{section.pk}/archive.zip"))
         for name in before.keys() - {"people", "session", "deed", "bench", "declarations"}:
             self.assertEqual(without_keys(after[name]), without_keys(before[name]), name)
-        self.assertEqual([one["name"] for one in after["people"]][1:], [one["name"] for one in before["people"]])
+        self.assertEqual(
+            [person["name"] for person in after["people"]][1:], [person["name"] for person in before["people"]]
+        )
         self.assertEqual(list(after["declarations"].values()), list(before["declarations"].values()))
         same = [key for key in before["session"][0] if key not in ("state", "closed_at", "stock", "instruments")]
         for old, new in zip(before["session"], after["session"], strict=True):
             for key in same:
                 self.assertEqual(without_keys({key: new[key]}), without_keys({key: old[key]}), key)
         self.assertEqual(Photo.objects.count(), 2)
-        self.assertEqual([len(one["team"]) for one in after["bench"]], [len(one["team"]) for one in before["bench"]])
+        self.assertEqual(
+            [len(reading["team"]) for reading in after["bench"]], [len(reading["team"]) for reading in before["bench"]]
+        )
 
     def test_the_results_and_the_record_are_the_same(self) -> None:
         told = [(line.label, line.value) for line in report_of(self.bench, self.instructor).evaluation.results]
@@ -178,7 +182,7 @@ class ComesBackWhole(Archived):
         bench = self.first(section)
         report = report_of(bench, self.newcomer)
         self.assertEqual([(line.label, line.value) for line in report.evaluation.results], told)
-        self.assertEqual([one.reason for one in report.corrections][:1], ["read from above"])
+        self.assertEqual([correction.reason for correction in report.corrections][:1], ["read from above"])
         self.assertEqual(len(report.photos), 1)
         self.assertTrue(report.record.whole, report.record.sentence)
         self.assertIn("as this installation sealed it", report.record.sentence)
@@ -196,8 +200,8 @@ class ComesBackWhole(Archived):
         for secret in (self.section.code, self.student.password, "md5$"):
             self.assertNotIn(secret, rows)
         section = self.brought(self.archive)
-        self.assertEqual([one.name for one in section.roster], ["Sami", "Tova"])
-        self.assertFalse(any(one.has_usable_password() for one in Person.objects.exclude(pk=self.newcomer.pk)))
+        self.assertEqual([person.name for person in section.roster], ["Sami", "Tova"])
+        self.assertFalse(any(person.has_usable_password() for person in Person.objects.exclude(pk=self.newcomer.pk)))
         self.assertFalse(Person.objects.exclude(role=Role.STUDENT).exclude(pk=self.newcomer.pk).filter(is_active=True))
         self.assertFalse(Session.objects.filter(state="open").exists())
 

@@ -39,7 +39,7 @@ def asked(work: Work, pool: ThreadPoolExecutor, path: str) -> list[HttpResponse]
     coming = [pool.submit(turns, request) for _ in range(ASKED)]
     if work.waits_aside:
         work.all_here.wait(10)
-    return [one.result(20) for one in coming]
+    return [thread.result(20) for thread in coming]
 
 
 class TakingTurns(TestCase):

@@ -22,8 +22,8 @@ class InStep(SimpleTestCase):
     def test_the_front_end_s_types_follow_from_the_description(self) -> None:
         tool = settings.ROOT / "web/node_modules/.bin/openapi-typescript"
         with tempfile.TemporaryDirectory() as folder:
-            made = Path(folder) / "schema.d.ts"
-            command = [str(tool), str(settings.ROOT / "docs/openapi.yaml"), "-o", str(made)]
+            types = Path(folder) / "schema.d.ts"
+            command = [str(tool), str(settings.ROOT / "docs/openapi.yaml"), "-o", str(types)]
             subprocess.run(command, check=True, capture_output=True, cwd=settings.ROOT / "web")
-            self.assertEqual(made.read_text(), (settings.ROOT / "web/src/api/schema.d.ts").read_text(), MEND)
+            self.assertEqual(types.read_text(), (settings.ROOT / "web/src/api/schema.d.ts").read_text(), MEND)
         self.assertTrue(shutil.which("node"))

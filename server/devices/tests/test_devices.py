@@ -43,10 +43,10 @@ class Standing:
     def setting(self) -> list[str]:
         return [f"{kind}=127.0.0.1:{port}" for kind, port in self.ports.items()]
 
-    def say(self, kind: str, said: Mapping[str, Any]) -> dict[str, Any]:
+    def say(self, kind: str, fields: Mapping[str, Any]) -> dict[str, Any]:
         """One line to a stand-in; what it answers."""
         with socket.create_connection(("127.0.0.1", self.ports[kind]), timeout=3) as line:
-            line.sendall(json.dumps(said).encode() + b"\n")
+            line.sendall(json.dumps(fields).encode() + b"\n")
             answer: dict[str, Any] = json.loads(line.makefile("rb").readline())
             return answer
 
@@ -72,7 +72,7 @@ class Silent(SimpleTestCase):
         begun = monotonic()
         InTurn(lambda _: HttpResponse("kept"))(request)
         self.assertLess(monotonic() - begun, 1)
-        self.assertEqual([type(one.exception(10)) for one in asking], [Refused] * 4)
+        self.assertEqual([type(thread.exception(10)) for thread in asking], [Refused] * 4)
 
 
 class Taken(Room):
@@ -90,29 +90,29 @@ class Taken(Room):
     def test_what_the_balance_shows_is_what_would_be_typed(self) -> None:
         self.standing.say("balance", {"put": 18.4402})
         sleep(1.6)
-        found = self.take("m_crucible").json()
-        self.assertRegex(found["text"], r"^18\.4[34]\d\d$")
-        self.assertEqual((found["stable"], found["simulated"]), (True, True))
+        reading = self.take("m_crucible").json()
+        self.assertRegex(reading["text"], r"^18\.4[34]\d\d$")
+        self.assertEqual((reading["stable"], reading["simulated"]), (True, True))
         self.assertEqual(self.client.get("/api/devices").json(), ["balance", "thermometer"])
 
     def test_the_record_says_which_readings_were_taken(self) -> None:
-        found = self.take("m_crucible").json()
+        reading = self.take("m_crucible").json()
         other = filled(self.section, "hydrate")
         for bench, text, slip in (
-            (self.bench, found["text"], found["slip"]),
-            (other, found["text"], found["slip"]),
-            (self.bench, "17.0000", found["slip"]),
-            (self.bench, found["text"], found["slip"] + "x"),
-            (self.bench, found["text"], ""),
+            (self.bench, reading["text"], reading["slip"]),
+            (other, reading["text"], reading["slip"]),
+            (self.bench, "17.0000", reading["slip"]),
+            (self.bench, reading["text"], reading["slip"] + "x"),
+            (self.bench, reading["text"], ""),
         ):
             first = self.standing_at(bench)
             correction = entry("m_crucible", text, 1, supersedes=str(first.pk), reason="Weighed anew", slip=slip)
             self.assertTrue(write(self.client, bench, correction)[0]["kept"])
-            taken = (bench, text, slip) == (self.bench, found["text"], found["slip"])
+            taken = (bench, text, slip) == (self.bench, reading["text"], reading["slip"])
             self.assertEqual(self.standing_at(bench).device, "balance (simulated)" if taken else "")
             report = self.client.get(f"/api/benches/{bench.pk}/report").json()
-            said = ["Taken from the balance (simulated): Crucible and lid, crucible 1."]
-            self.assertEqual(report["taken"], said if taken else [])
+            sentences = ["Taken from the balance (simulated): Crucible and lid, crucible 1."]
+            self.assertEqual(report["taken"], sentences if taken else [])
         self.assertTrue(record(self.bench).whole)
 
     def test_who_writes_a_device_into_the_database_breaks_the_seal(self) -> None:
@@ -176,19 +176,19 @@ class StandsIn(SimpleTestCase):
     def test_every_kind_shows_what_its_instrument_could(self) -> None:
         for kind in KINDS:
             device = StandIn(kind)
-            said = json.loads(device.answer({"ask": "reading"}))
+            answer = json.loads(device.answer({"ask": "reading"}))
             tool = device.tool
             with self.subTest(kind):
-                self.assertEqual(said["unit"], tool.unit)
-                self.assertEqual(len(said["value"].partition(".")[2]), tool.decimals)
-                self.assertTrue(float(tool.low) <= float(said["value"]) <= float(tool.high))
+                self.assertEqual(answer["unit"], tool.unit)
+                self.assertEqual(len(answer["value"].partition(".")[2]), tool.decimals)
+                self.assertTrue(float(tool.low) <= float(answer["value"]) <= float(tool.high))
                 self.assertEqual(json.loads(device.answer({"ask": "who"}))["kind"], kind)
 
     def test_it_scatters_and_keeps_its_own_error(self) -> None:
         device = StandIn("balance", seed=3)
         shown = {json.loads(device.answer({"ask": "reading"}))["value"] for _ in range(40)}
         self.assertGreater(len(shown), 1)
-        self.assertTrue(all(abs(float(one) - device.there) < 0.002 for one in shown))
+        self.assertTrue(all(abs(float(value) - device.there) < 0.002 for value in shown))
 
     def test_a_setting_that_cannot_be_read_is_said(self) -> None:
         for wrong in ("balance", "balance=127.0.0.1", "balance=:7700", "balance=here:port"):

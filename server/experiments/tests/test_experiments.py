@@ -26,9 +26,9 @@ JSON = "application/json"
 class Own(Room):
     def begin(self, **body: str) -> dict[str, Any]:
         """A new draft of the instructor's."""
-        made = self.as_(self.instructor).post("/api/experiments", body, JSON)
-        self.assertEqual(made.status_code, 201, made.content)
-        page: dict[str, Any] = made.json()
+        response = self.as_(self.instructor).post("/api/experiments", body, JSON)
+        self.assertEqual(response.status_code, 201, response.content)
+        page: dict[str, Any] = response.json()
         return page
 
     def save(self, slug: str, declaration: dict[str, Any], note: str = "") -> dict[str, Any]:
@@ -64,9 +64,9 @@ class Own(Room):
         client = self.as_(self.instructor)
         if not bench.entries.exists():
             kept = write(client, bench, *(entry(key, text, 1, index=index) for key, index, text in rows))
-            self.assertTrue(all(one["kept"] for one in kept), kept)
+            self.assertTrue(all(entry["kept"] for entry in kept), kept)
         results = client.get(f"/api/benches/{bench.pk}").json()["evaluation"]["results"]
-        return {one["key"]: one["value"] for one in results}
+        return {result["key"]: result["value"] for result in results}
 
 
 class FromCopyToSession(Own):
@@ -202,7 +202,7 @@ class Drafts(Own):
         self.assertEqual(run.json()["missing"], ["Water in the hydrate", "Water per formula unit"])
         fault = self.post(page["card"]["slug"], "try", {"seed": 3, "fault": "spattered"}).json()
         sound = self.post(page["card"]["slug"], "try", {"seed": 3}).json()
-        water = [one["evaluation"]["results"][0]["value"] for one in (fault, sound)]
+        water = [state["evaluation"]["results"][0]["value"] for state in (fault, sound)]
         self.assertGreater(water[0], water[1] + 1)
 
     def test_thrown_away_it_is_the_last_ready_version_again(self) -> None:
@@ -273,11 +273,11 @@ class Files(Own):
         for address in (f"/api/experiments/{slug}/file", f"/api/methods/{slug}/file"):
             file = self.as_(self.instructor).get(address)
             self.assertIn(f"{slug}", file.headers["Content-Disposition"])
-            made = self.as_(self.stranger).post("/api/experiments", {"file": file.content.decode()}, JSON)
-            self.assertEqual(made.status_code, 201, made.content)
-            self.assertEqual(made.json()["card"]["title"], "Nickel line")
-            self.assertEqual((made.json()["problems"], made.json()["lacks"]), ([], []))
-            self.assertNotEqual(made.json()["card"]["slug"], slug)
+            response = self.as_(self.stranger).post("/api/experiments", {"file": file.content.decode()}, JSON)
+            self.assertEqual(response.status_code, 201, response.content)
+            self.assertEqual(response.json()["card"]["title"], "Nickel line")
+            self.assertEqual((response.json()["problems"], response.json()["lacks"]), ([], []))
+            self.assertNotEqual(response.json()["card"]["slug"], slug)
 
     def test_any_version_can_be_had_again(self) -> None:
         page = self.begin(copy_of="hydrate", title="Ours")
@@ -315,11 +315,11 @@ class Reach(Own):
         self.assertEqual(Client().get(f"/api/experiments/{slug}").status_code, 403)
 
     def test_the_form_knows_every_field_of_every_method(self) -> None:
-        records = {one["name"]: one for one in self.as_(self.instructor).get("/api/vocabulary").json()}
+        records = {record["name"]: record for record in self.as_(self.instructor).get("/api/vocabulary").json()}
         fields = {field["name"] for field in records["method"]["fields"]}
         self.assertTrue(set(to_json(method("hydrate"))) - {"format", "format_version"} <= fields)
         chapters = (settings.ROOT / "web/src/features/experiments/chapters.ts").read_text(encoding="utf-8")
         for name in fields - {"slug", "version"}:  # these are the application's
             self.assertIn(f"'{name}'", chapters)
         for use in ("option", "reading", "check", "chart", "rule", "guide"):
-            self.assertTrue([one for one in records.values() if one["use"] == use], use)
+            self.assertTrue([value for value in records.values() if value["use"] == use], use)

@@ -12,10 +12,10 @@ class Arrangement(Room):
     def test_kept_by_the_room(self) -> None:
         self.assertEqual(self.put("2 . 1\n\n. 3 .")[0], 200)
         later = planned(self.section)
-        found = self.as_(self.instructor).get(f"/api/sessions/{later.pk}/floor").json()["arrangement"]
-        self.assertEqual((found["text"], found["columns"]), ("2 . 1\n. 3 .", 3))
+        arrangement = self.as_(self.instructor).get(f"/api/sessions/{later.pk}/floor").json()["arrangement"]
+        self.assertEqual((arrangement["text"], arrangement["columns"]), ("2 . 1\n. 3 .", 3))
         self.assertEqual(
-            [(p["bench"], p["row"], p["column"]) for p in found["places"]], [(2, 1, 1), (1, 1, 3), (3, 2, 2)]
+            [(p["bench"], p["row"], p["column"]) for p in arrangement["places"]], [(2, 1, 1), (1, 1, 3), (3, 2, 2)]
         )
         self.put("")
         self.assertEqual(
@@ -29,13 +29,13 @@ class Arrangement(Room):
         self.assertEqual(client.get(address, headers={"If-None-Match": stamp}).status_code, 200)
 
     def test_refused_with_a_sentence(self) -> None:
-        for text, said in (
+        for text, sentence in (
             ("1 1", "two places"), ("1 x", "no place"), ("49", "no place"), ("²", "no place"), ("0", "no place"),
             (" ".join("." * 17), "at most"), ("1" * 1900, "no place"),
         ):  # fmt: skip
             status, told = self.put(text)
             self.assertEqual(status, 422, text[:20])
-            self.assertIn(said, told)
+            self.assertIn(sentence, told)
         self.session.room = ""
         self.session.save()
         self.assertIn("room first", self.put("1 2")[1])

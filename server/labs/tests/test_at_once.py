@@ -44,9 +44,9 @@ class AtOnce(Furnished, TransactionTestCase):
         for _ in range(6):
             session = planned(self.section)
             actions.open_session(session)
-            one, other, third = (self.stale(session) for _ in range(3))
+            first, other, third = (self.stale(session) for _ in range(3))
             together(
-                lambda one=one: actions.close_session(one),
+                lambda session=first: actions.close_session(session),
                 lambda other=other: actions.set_comparison(other, "", ""),
                 lambda third=third: set_teams(third, [(self.student.pk, 2, False)]),
             )
@@ -67,8 +67,8 @@ class AtOnce(Furnished, TransactionTestCase):
 
     def test_two_opens_freeze_once(self) -> None:
         session = planned(self.section)
-        one, other = self.stale(session), self.stale(session)
-        done = together(lambda: actions.open_session(one), lambda: actions.open_session(other))
+        first, other = self.stale(session), self.stale(session)
+        done = together(lambda: actions.open_session(first), lambda: actions.open_session(other))
         self.assertEqual(sorted(done), [False, True])
 
     def test_nothing_is_written_after_closing(self) -> None:
@@ -86,9 +86,9 @@ class AtOnce(Furnished, TransactionTestCase):
 
     def test_one_bench_a_person_however_two_pages_move_them(self) -> None:
         for _ in range(5):
-            one, other = self.stale(self.session), self.stale(self.session)
+            first, other = self.stale(self.session), self.stale(self.session)
             together(
-                lambda one=one: set_teams(one, [(self.student.pk, 1, False)]),
+                lambda session=first: set_teams(session, [(self.student.pk, 1, False)]),
                 lambda other=other: set_teams(other, [(self.student.pk, 2, False)]),
             )
             self.assertEqual(Bench.objects.filter(session=self.session, team=self.student).count(), 1)

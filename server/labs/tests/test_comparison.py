@@ -58,8 +58,8 @@ class Comparison(Room):
         self.assertEqual(plain.status_code, 200)
         titrate(self.as_(self.student), self.bench, ("0.00", "22.60"), ("0.10", "22.68"))
         before = self.seen()["results"][0]["value"]
-        made = self.prepare(calibrations={"own-1": own}, instruments={"pipette": "own-1"})
-        self.assertEqual(made.status_code, 200, made.content)
+        session = self.prepare(calibrations={"own-1": own}, instruments={"pipette": "own-1"})
+        self.assertEqual(session.status_code, 200, session.content)
         self.assertAlmostEqual(self.seen()["results"][0]["value"] / before, 20 / 20.4, places=9)
 
     def test_only_the_instructor_prepares_it(self) -> None:

@@ -103,12 +103,12 @@ class Hidden(Room):
 
     def leaks(self, who: Person) -> list[str]:
         client = self.as_(who)
-        found = []
+        leaks = []
         for bench in (self.bench.pk, self.other_bench.pk):
             for address in reads(bench, self.session.pk):
                 body = said(client.get(address))
-                found += [address] if TRUE in body or '"comparison":{' in body else []
-        return sorted(set(found))
+                leaks += [address] if TRUE in body or '"comparison":{' in body else []
+        return sorted(set(leaks))
 
     def setUp(self) -> None:
         titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.64"))

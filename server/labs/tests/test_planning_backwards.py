@@ -58,7 +58,7 @@ class TrialResults(Room):
     def test_each_trial_has_its_row_in_the_file_and_its_answer_traced(self) -> None:
         bench = filled(self.section, "molarity-series")
         kept = write(self.as_(self.instructor), bench, entry("own.c", "0.0516", 1), entry("own.c", "0.0514", 1))
-        self.assertTrue(all(one["kept"] for one in kept))
+        self.assertTrue(all(row["kept"] for row in kept))
         report = self.as_(self.instructor).get(f"/api/benches/{bench.pk}/report").json()
         self.assertEqual([(o["trial"], o["kind"]) for o in report["evaluation"]["own"]], [(1, "right")])
         rows = self.as_(self.instructor).get(f"/api/benches/{bench.pk}/files/results.csv").content.decode().splitlines()

@@ -31,16 +31,16 @@ class Plans(Room):
         return self.as_(who or self.instructor).post(address, {"action": action}, JSON)
 
     def log(self, session: Session | None = None) -> list[str]:
-        found = self.as_(self.instructor).get(f"/api/sessions/{(session or self.plan).pk}").json()["log"]
-        return [f"{one['who']} {one['what']}" for one in reversed(found)]
+        log = self.as_(self.instructor).get(f"/api/sessions/{(session or self.plan).pk}").json()["log"]
+        return [f"{line['who']} {line['what']}" for line in reversed(log)]
 
     def test_a_plan_is_changed_until_it_opens(self) -> None:
         changed = self.put(title="Flasks", benches=3, options={"c_t": "0.1111"}).json()
         self.assertEqual((changed["card"]["title"], changed["card"]["benches"]), ("Flasks", 3))
         self.assertEqual((changed["draft"]["options"], changed["draft"]["revision"]), ({"c_t": "0.1111"}, 1))
-        self.assertEqual([len(one["team"]) for one in changed["benches"]], [1, 1, 0], "teams stay where they were")
+        self.assertEqual([len(bench["team"]) for bench in changed["benches"]], [1, 1, 0], "teams stay where they were")
         fewer = self.put(benches=1, revision=1).json()
-        self.assertEqual([one["bench"] for one in fewer["students"]], [1, None])
+        self.assertEqual([student["bench"] for student in fewer["students"]], [1, None])
         self.act("open")
         self.assertEqual(self.put(revision=2).status_code, 409)
         self.assertEqual(self.log(), ["Ines changed the plan"] * 2 + ["Ines opened it"])
@@ -72,7 +72,7 @@ class Plans(Room):
         other = Section.objects.create(name="Other", term="T", code="OTHER2", owner=self.instructor)
         Person.objects.create(username="new", name="New One", section=other)
         moved = self.put(section=other.pk).json()
-        self.assertEqual([one["team"] for one in moved["benches"]], [["New One"], []])
+        self.assertEqual([bench["team"] for bench in moved["benches"]], [["New One"], []])
         archived = Section.objects.create(name="Old", term="T", code="OLDOL2", owner=self.instructor, archived=True)
         self.assertEqual(self.put(section=archived.pk, revision=1).status_code, 422)
 
@@ -107,7 +107,7 @@ class Plans(Room):
         def put(**place: Any) -> dict[str, Any]:
             body = {"places": [{"person": self.student.pk, **place}]}
             plan = self.as_(self.instructor).put(f"{self.address}/teams", body, JSON).json()
-            return next(one for one in plan["students"] if one["id"] == self.student.pk)
+            return next(student for student in plan["students"] if student["id"] == self.student.pk)
 
         gone = put(bench=None, absent=True)
         self.assertEqual((gone["bench"], gone["absent"]), (None, True))
@@ -120,7 +120,7 @@ class Plans(Room):
     def test_teams_are_dealt(self) -> None:
         def deal(how: str) -> list[list[str]]:
             answer = self.as_(self.instructor).post(f"{self.address}/teams/deal", {"how": how}, JSON)
-            return [one["team"] for one in answer.json()["benches"]]
+            return [bench["team"] for bench in answer.json()["benches"]]
 
         swapped = [{"person": self.student.pk, "bench": 2}, {"person": self.neighbour.pk, "bench": 1}]
         self.as_(self.instructor).put(f"/api/sessions/{self.session.pk}/teams", {"places": swapped}, JSON)
@@ -138,10 +138,10 @@ class Plans(Room):
             body = {"how": "names", "size": size}
             return self.as_(self.instructor).post(f"{self.address}/teams/deal", body, JSON).json()
 
-        self.assertEqual([one["team"] for one in deal(2)["benches"]], [["Sami", "Tova"], []])
+        self.assertEqual([bench["team"] for bench in deal(2)["benches"]], [["Sami", "Tova"], []])
         for name in ("Una", "Vito"):
             Person.objects.create(username=name, name=name, section=self.section)
-        self.assertEqual([one["team"] for one in deal(3)["benches"]], [["Sami", "Una"], ["Tova", "Vito"]])
+        self.assertEqual([bench["team"] for bench in deal(3)["benches"]], [["Sami", "Una"], ["Tova", "Vito"]])
         self.assertEqual(deal(1)["problems"], ["4 people at 1 a bench need 4 benches; this session has 2."])
         self.assertIn("Ines spread the teams in order of names, 3 at a bench", self.log())
 
@@ -155,7 +155,7 @@ class Plans(Room):
         self.assertEqual(self.as_(helper).get(self.address).status_code, 404)
         joint = self.put(guests=[other.pk, other.pk, self.section.pk]).json()
         self.assertEqual((joint["card"]["section"], joint["draft"]["guests"]), ("Group and Night", [other.pk]))
-        self.assertEqual([one["team"] for one in joint["benches"]], [["Gast", "Tova"], ["Sami"]])
+        self.assertEqual([bench["team"] for bench in joint["benches"]], [["Gast", "Tova"], ["Sami"]])
         self.assertEqual(self.as_(helper).get(self.address).status_code, 200, "who assists there helps here")
         self.assertEqual(self.as_(helper).delete(self.address).status_code, 403)
         self.act("open")
@@ -172,11 +172,11 @@ class Plans(Room):
         bench = self.plan.benches.get(number=1)
         student = self.as_(self.student)
         view = student.get(f"/api/benches/{bench.pk}").json()
-        tasks = [one["key"] for one in view["evaluation"]["tasks"] if one["kind"] == "answer"]
+        tasks = [task["key"] for task in view["evaluation"]["tasks"] if task["kind"] == "answer"]
         self.assertEqual((view["questions"], tasks), (asked, ["answer.1", "answer.2"]))
         third, first = write(student, bench, entry("answer.3", "no such"), entry("answer.1", "Swirl longer."))
         self.assertEqual((third["kept"], first["kept"]), (False, True))
         answers = student.get(f"/api/benches/{bench.pk}/report").json()["answers"]
-        self.assertEqual([one["question"] for one in answers], asked)
+        self.assertEqual([answer["question"] for answer in answers], asked)
         again = self.as_(self.instructor).get(f"/api/sessions/{self.plan.pk}").json()
         self.assertEqual(again["draft"]["questions"], asked, "they go along when it is planned again")

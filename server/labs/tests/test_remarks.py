@@ -8,20 +8,20 @@ JSON = "application/json"
 
 
 class Remarks(Room):
-    def add(self, who: object = None, **said: object) -> int:
-        body = {"step": "fill", "text": "The narrow tap fills better.", **said}
+    def add(self, who: object = None, **fields: object) -> int:
+        body = {"step": "fill", "text": "The narrow tap fills better.", **fields}
         answer = self.as_(who or self.instructor).post(f"/api/sessions/{self.session.pk}/remarks", body, JSON)
         return answer.status_code
 
     def shown(self, session_id: int) -> list[str]:
         plan = self.as_(self.instructor).get(f"/api/sessions/{session_id}").json()
-        return [one["text"] for one in plan["remarks"]]
+        return [remark["text"] for remark in plan["remarks"]]
 
     def test_for_this_session_or_from_now_on(self) -> None:
         later = planned(self.section)
         self.assertEqual((self.add(), self.add(text="Always so.", always=True)), (200, 200))
         at_bench = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["remarks"]
-        first = next((one["step"], one["text"], one["author"]) for one in at_bench)
+        first = next((remark["step"], remark["text"], remark["author"]) for remark in at_bench)
         self.assertEqual(first, ("fill", "The narrow tap fills better.", "Ines"))
         self.assertEqual(self.shown(later.pk), ["Always so."])
         [kept] = self.as_(self.instructor).get(f"/api/sessions/{later.pk}").json()["remarks"]
@@ -52,7 +52,7 @@ class Remarks(Room):
     def test_a_picture_may_stand_in_place_of_the_drawing(self) -> None:
         self.assertEqual((self.add(instead=True), self.add(image=picture(), instead=True)), (200, 200))
         told = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["remarks"]
-        self.assertEqual([one["instead"] for one in told], [False, True], "only a picture can")
+        self.assertEqual([remark["instead"] for remark in told], [False, True], "only a picture can")
 
     def test_what_went_wrong_last_time(self) -> None:
         later = planned(self.section)
@@ -64,7 +64,7 @@ class Remarks(Room):
         actions.close_session(self.session)
         told = self.as_(self.instructor).get(address).json()
         self.assertEqual(told["title"], "Bottles")
-        lessons = {one["what"]: (one["benches"], one["of"]) for one in told["lessons"]}
+        lessons = {lesson["what"]: (lesson["benches"], lesson["of"]) for lesson in told["lessons"]}
         self.assertEqual(lessons["Rejected: Flask knocked over"], (1, 2))
         self.assertTrue(any(what.startswith("Trials 1 and 2 differ") for what in lessons), lessons)
         self.assertEqual(self.as_(self.student).get(address).status_code, 403)

@@ -66,9 +66,9 @@ class Planning(Room):
         self.assertEqual(Session.objects.count(), before)
 
     def test_a_comma_is_a_decimal_point_all_the_way_to_the_floor(self) -> None:
-        said = {"options": {"c_t": "0,1026", "c_t.limit": "0,0004", "rough_trial": "no"}, "instruments": {}}
+        choices = {"options": {"c_t": "0,1026", "c_t.limit": "0,0004", "rough_trial": "no"}, "instruments": {}}
         samples = [{"name": "A", "accepted": {"c_s": "0,1100"}}]
-        plan = self.plan(**said, samples=samples).json()
+        plan = self.plan(**choices, samples=samples).json()
         session = Session.objects.get(pk=plan["card"]["id"])
         self.assertEqual({o["key"]: o["text"] for o in plan["options"]}["c_t"], "0,1026 ± 0,0004 mol/L")
         actions.open_session(session)
@@ -94,7 +94,7 @@ class ChangingAPlan(Room):
         places = [{"person": self.student.pk, "bench": 2}, {"person": self.neighbour.pk, "bench": None}]
         plan = self.put("teams", {"places": places}, self.session).json()
         self.assertEqual([bench["team"] for bench in plan["benches"]], [[], ["Sami"]])
-        self.assertEqual([one["bench"] for one in plan["students"]], [2, None])
+        self.assertEqual([student["bench"] for student in plan["students"]], [2, None])
 
     def test_places_that_do_not_exist_are_refused_whole(self) -> None:
         for person, bench in ((self.student.pk, 9), (self.instructor.pk, 1)):
@@ -152,9 +152,9 @@ class OnTheFloor(Room):
     def test_the_class_is_compared(self) -> None:
         for who, bench, end in ((self.student, self.bench, "21.78"), (self.neighbour, self.other_bench, "21.88")):
             titrate(self.as_(who), bench, ("0.24", end))
-        found = self.floor().json()["class_comparison"]
-        self.assertEqual([len(product["results"]) for product in found["products"]], [2])
-        self.assertIn("Mean of 2 benches: 0.1108 mol/L", found["sentence"])
+        comparison = self.floor().json()["class_comparison"]
+        self.assertEqual([len(product["results"]) for product in comparison["products"]], [2])
+        self.assertIn("Mean of 2 benches: 0.1108 mol/L", comparison["sentence"])
 
     def test_needs_are_sorted_by_urgency_with_the_words_to_say(self) -> None:
         titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("21.00", "0.10"))
@@ -174,12 +174,12 @@ class OnTheFloor(Room):
         write(self.as_(self.student), self.bench, entry("call", "Go on?"))
         write(self.as_(self.instructor), self.bench, entry("message", "Yes, drop by drop."))
         talk = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()["talk"]
-        self.assertEqual([(said["kind"], said["text"]) for said in talk][-1], ("message", "Yes, drop by drop."))
+        self.assertEqual([(line["kind"], line["text"]) for line in talk][-1], ("message", "Yes, drop by drop."))
         self.assertEqual(self.floor().json()["benches"][0]["call"], "")
 
     def test_a_student_cannot_speak_as_staff(self) -> None:
         kept = write(self.as_(self.student), self.bench, entry("message", "All fine"), entry("seen", "x"))
-        self.assertEqual([one["kept"] for one in kept], [False, False])
+        self.assertEqual([entry["kept"] for entry in kept], [False, False])
 
     def test_nothing_new_is_304_and_an_entry_is_200(self) -> None:
         stamp = self.floor()["ETag"]

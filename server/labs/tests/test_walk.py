@@ -56,7 +56,7 @@ class Walk(Room):
             "(?P<item>\\d{1,18})": "1", "(?P<session_id>\\d{1,18})": str(session.pk), "<int:token_id>": "1",
             "<slug:key>": "burette-read", "<str:key>": "units", "<int:bottle>": "1", "<str:slug>": "ruler-300",
         }  # fmt: skip
-        found = []
+        addresses = []
         for route in routes(get_resolver()):
             for hole, filling in put.items():
                 route = route.replace(hole, filling)
@@ -64,12 +64,14 @@ class Walk(Room):
             if "(?P<name>" in route:
                 start = route.partition("(?P<name>")[0]
                 names = next(names for part, names in FILES.items() if f"/{part}" in f"/{start}")
-                found += [f"/{start}{name}" for name in names]
+                addresses += [f"/{start}{name}" for name in names]
             elif ".*" not in route:
-                found.append(f"/{route}")
-        self.assertFalse([one for one in found if set(one) & set("<>()?\\")], "an address that is not filled")
-        self.assertGreater(len(found), 40)
-        return found
+                addresses.append(f"/{route}")
+        self.assertFalse(
+            [address for address in addresses if set(address) & set("<>()?\\")], "an address that is not filled"
+        )
+        self.assertGreater(len(addresses), 40)
+        return addresses
 
     def told(self, who: Person, session: Session, bench: Bench) -> Iterator[str]:
         """The addresses that tell it to them; what does not hang on the bench is asked at the first one alone."""

@@ -22,7 +22,7 @@ class Board(Room):
 
     def told(self, bench: Bench) -> list[tuple[str, str]]:
         view = self.as_(self.instructor).get(f"/api/benches/{bench.pk}").json()
-        return [(one["text"], one["of_room"]) for one in view["entries"] if one["key"] == "p_bar"]
+        return [(entry["text"], entry["of_room"]) for entry in view["entries"] if entry["key"] == "p_bar"]
 
     def test_written_once_it_stands_everywhere_signed(self) -> None:
         self.assertEqual(self.post("1009.4"), 204)
@@ -62,7 +62,7 @@ class Board(Room):
     def test_the_label_of_a_bottle_counts_at_every_bench_from_then_on(self) -> None:
         def seen() -> dict[str, str]:
             view = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()
-            return {one["label"]: one["shown"]["text"] for one in view["evaluation"]["bench"]}
+            return {quantity["label"]: quantity["shown"]["text"] for quantity in view["evaluation"]["bench"]}
 
         titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.62"))
         before = self.as_(self.instructor).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["results"][0]
@@ -96,6 +96,6 @@ class Board(Room):
         self.post("0.1052 ± 0.0002", "c_t", session=self.session)
         sheets = [read_sheet(self.as_(self.student).get(f"/api/benches/{self.bench.pk}/files/{name}").content.decode())
                   for name in ("data.json", "readings.csv")]  # fmt: skip
-        shown = [evaluate(method(one.method), one.sheet).results[0].line for one in sheets]
+        shown = [evaluate(method(sheet.method), sheet.sheet).results[0].line for sheet in sheets]
         view = self.as_(self.student).get(f"/api/benches/{self.bench.pk}").json()
         self.assertEqual(shown, [view["evaluation"]["results"][0]["line"]] * 2)

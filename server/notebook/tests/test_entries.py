@@ -42,10 +42,10 @@ class Writing(Room):
             entry("V_start", "0.42", 1, supersedes=first["id"]),
             entry("V_start", "0.42", 1, supersedes=first["id"], reason="Digits swapped"),
         )  # fmt: skip
-        self.assertEqual([one["kept"] for one in kept], [False, False, True])
+        self.assertEqual([entry["kept"] for entry in kept], [False, False, True])
         self.assertIn("0.24 is written there already", kept[0]["problem"])
         self.assertIn("why", kept[1]["problem"])
-        here = next(one for one in self.bench_now()["entries"] if one["key"] == "V_start")
+        here = next(entry for entry in self.bench_now()["entries"] if entry["key"] == "V_start")
         self.assertEqual((here["text"], here["old"]), ("0.42", ["0.24"]))
         self.assertEqual([e.text for e in self.bench.entries.all()], ["0.24", "0.42"])
 
@@ -74,8 +74,8 @@ class Writing(Room):
 
     def test_a_clock_ahead_of_the_server_is_not_believed(self) -> None:
         write(self.client_, self.bench, entry("V_s", "20.00") | {"written_at": "2099-01-01T00:00:00Z"})
-        made = self.bench.entries.get()
-        self.assertLessEqual(made.written_at, made.received_at)
+        kept = self.bench.entries.get()
+        self.assertLessEqual(kept.written_at, kept.received_at)
 
     def test_notes_and_calls_do_not_touch_the_sheet(self) -> None:
         write(self.client_, self.bench, entry("note", "Turned pale"), entry("call", "Come"))
@@ -115,6 +115,6 @@ class Remembered(Furnished, TransactionTestCase):
             kept = entries_now([bench])[bench.pk]
         there = list(bench.entries.select_related("author"))
         fields = [field.attname for field in Entry._meta.concrete_fields]
-        for one, other in zip(kept, there, strict=True):
-            self.assertEqual([getattr(one, f) for f in fields], [getattr(other, f) for f in fields])
-            self.assertIs(type(one.author), Person)  # a lazy stand-in would hold the request that made it
+        for first, other in zip(kept, there, strict=True):
+            self.assertEqual([getattr(first, f) for f in fields], [getattr(other, f) for f in fields])
+            self.assertIs(type(first.author), Person)  # a lazy stand-in would hold the request that made it

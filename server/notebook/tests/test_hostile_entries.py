@@ -51,7 +51,7 @@ class Pointing(Room):
         began = time.perf_counter()
         view = self.client_.get(f"/api/benches/{self.bench.pk}").json()
         self.assertLess(time.perf_counter() - began, 5)
-        self.assertEqual([one["old"] for one in view["entries"]], [[], [], [], []])
+        self.assertEqual([entry["old"] for entry in view["entries"]], [[], [], [], []])
         for name in ("report", "files/report.pdf", "files/readings.csv", "files/data.json", "entries"):
             answer = self.client_.get(f"/api/benches/{self.bench.pk}/{name}")
             self.assertEqual(answer.status_code, 200)
@@ -62,14 +62,14 @@ class Pointing(Room):
 
     def force(self, key: str, target: str | None) -> None:
         last = self.bench.entries.order_by("-sequence")[0]
-        made = Entry(
+        entry = Entry(
             id=uuid.uuid4(), bench=self.bench, sequence=last.sequence + 1, key=key, text="1", author=self.student,
             written_at=last.written_at, received_at=last.received_at, previous_hash=last.hash,
         )  # fmt: skip
-        made.supersedes_id = target or made.id
-        seal_entry(made)
-        made.save(force_insert=True)
-        self.bench.length, self.bench.head = made.sequence, made.hash
+        entry.supersedes_id = target or entry.id
+        seal_entry(entry)
+        entry.save(force_insert=True)
+        self.bench.length, self.bench.head = entry.sequence, entry.hash
         seal_end(self.bench)
         self.bench.save()
 

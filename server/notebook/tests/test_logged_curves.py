@@ -22,8 +22,8 @@ class LoggedCurve(Room):
         self.iron = session.benches.get()
 
     def points(self) -> list[tuple[str, str]]:
-        found = {(key, index): text for key, trial, index, text in POTENTIOMETRIC.example.readings if trial == 1}
-        return [(found["V", n], found["E", n]) for n in range(1, 27)]
+        points = {(key, index): text for key, trial, index, text in POTENTIOMETRIC.example.readings if trial == 1}
+        return [(points["V", n], points["E", n]) for n in range(1, 27)]
 
     def send(self, text: str, bench: Bench | None = None, who: Any = None) -> Any:
         path = f"/api/benches/{(bench or self.iron).pk}/curve"
@@ -73,8 +73,8 @@ class LoggedCurve(Room):
         self.assertEqual(self.as_(self.student).post(path, body, "application/json").status_code, 200)
         self.assertLessEqual(bench.entries.filter(key="lam").count(), 60)
         bench.refresh_from_db()
-        found = evaluated(bench)
-        peak = next(q.value for q in found.quantities if q.key == "lam_max")
+        state = evaluated(bench)
+        peak = next(q.value for q in state.quantities if q.key == "lam_max")
         self.assertEqual(peak, 523)
         height = max(float(e.text) for e in bench.entries.filter(key="A_lam"))
         self.assertAlmostEqual(height, 0.7, places=3)

@@ -32,11 +32,11 @@ class Photos(Room):
     def test_it_stands_on_the_bench_and_in_the_report(self) -> None:
         self.assertTrue(self.take(picture())["kept"])
         client = self.as_(self.student)
-        said = client.get(f"/api/benches/{self.bench.pk}").json()["talk"][0]
-        self.assertEqual((said["kind"], said["text"]), ("photo", "The set-up"))
+        photo = client.get(f"/api/benches/{self.bench.pk}").json()["talk"][0]
+        self.assertEqual((photo["kind"], photo["text"]), ("photo", "The set-up"))
         shown = client.get(f"/api/benches/{self.bench.pk}/report").json()["photos"][0]
-        self.assertEqual((shown["photo"], shown["author"]), (said["photo"], "Sami"))
-        file = client.get(f"/api/benches/{self.bench.pk}/photos/{said['photo']}")
+        self.assertEqual((shown["photo"], shown["author"]), (photo["photo"], "Sami"))
+        file = client.get(f"/api/benches/{self.bench.pk}/photos/{photo['photo']}")
         with Image.open(io.BytesIO(file.content)) as kept:
             self.assertEqual(kept.size, (1600, 800))
         pdf = client.get(f"/api/benches/{self.bench.pk}/files/report.pdf")

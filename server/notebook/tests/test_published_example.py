@@ -19,7 +19,7 @@ class PublishedExample(Room):
         """The evaluation in the report of ``bench`` after ``readings``: key, text, trial, index."""
         client = self.as_(self.student)
         kept = write(client, bench, *(entry(key, text, trial, index=index) for key, text, trial, index in readings))
-        self.assertTrue(all(one["kept"] for one in kept))
+        self.assertTrue(all(entry["kept"] for entry in kept))
         return client.get(f"/api/benches/{bench.pk}/report").json()["evaluation"]
 
     def test_eurachem_a5_a_calibration_line(self) -> None:
@@ -43,7 +43,7 @@ class PublishedExample(Room):
             "Scatter about the line, this reading", "The line itself", "Spectrophotometer display",
             "Reading the pipette",
         )  # fmt: skip
-        u = sum(one["u"] ** 2 for one in result["budget"] if one["label"] in single) ** 0.5
+        u = sum(line["u"] ** 2 for line in result["budget"] if line["label"] in single) ** 0.5
         self.assertAlmostEqual(u / 0.01784461112558, 1, delta=1e-3)
 
     def test_water_and_constants(self) -> None:
@@ -51,15 +51,15 @@ class PublishedExample(Room):
         for question, accepted in (("R", constants.R), ("V_m", constants.R * 273.15 / constants.atm * 1000)):
             bench = self.bench_of("gas-eudometer", {"question": question, "levels": "column"})
             readings = {"m": "0.0361", "V": "37.36", "h": "86.5", "T": "21.4", "bubble": "none", "end": "gone"}
-            found = self.written(
+            state = self.written(
                 bench, ("p_bar", "1009.4", None, None), *((k, t, 1, None) for k, t in readings.items())
             )
-            quantities = {one["key"]: one["value"] for one in found["trials"][0]["quantities"]}
+            quantities = {quantity["key"]: quantity["value"] for quantity in state["trials"][0]["quantities"]}
             self.assertAlmostEqual(quantities["p_w"] * 1000 / PropsSI("P", "T", 294.55, "Q", 0, "Water"), 1, delta=1e-4)
             density = PropsSI("D", "T", 294.55, "P", 101325, "Water")
             self.assertAlmostEqual(quantities["p_col"] * 1000, density * 9.80665 * 0.0865, delta=0.01)
             self.assertAlmostEqual(
-                float(found["results"][0]["comparison"]["accepted"]), accepted, delta=accepted * 1e-5
+                float(state["results"][0]["comparison"]["accepted"]), accepted, delta=accepted * 1e-5
             )
 
     def test_a2_through_the_application(self) -> None:
@@ -77,7 +77,7 @@ class PublishedExample(Room):
             ("V_end", "18.64"),
         )
         kept = write(client, bench, *(entry(key, text, 1) for key, text in readings))
-        self.assertTrue(all(one["kept"] for one in kept))
+        self.assertTrue(all(entry["kept"] for entry in kept))
         result = client.get(f"/api/benches/{bench.pk}/report").json()["evaluation"]["results"][0]
         self.assertEqual((f"{result['value']:.5f}", f"{result['u']:.5f}"), ("0.10214", "0.00010"))
         self.assertEqual(result["line"], "0.10214 ± 0.00020 mol/L")

@@ -35,13 +35,13 @@ class Guarded(Room):
         """The whole chain made anew with another key, the bench's own seal too."""
         with override_settings(SEAL_KEYS=["guess"]):
             before = ""
-            for one in self.entries():
-                if one.key == "V_end":
-                    one.text = "20.00"
-                one.previous_hash = before
-                seal_entry(one)
-                before = one.hash
-                one.save()
+            for entry in self.entries():
+                if entry.key == "V_end":
+                    entry.text = "20.00"
+                entry.previous_hash = before
+                seal_entry(entry)
+                before = entry.hash
+                entry.save()
             self.bench.length, self.bench.head = self.last, before
             seal_end(self.bench)
             self.bench.save()
@@ -82,10 +82,10 @@ class Guarded(Room):
         bench.save()
 
     def test_the_report_says_what_was_verified(self) -> None:
-        said = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/report").json()["record"]
-        self.assertEqual((said["entries"], said["whole"]), (7, True))
-        self.assertIn("All 7 entries stand as they were sealed, from the first to the last", said["sentence"])
-        self.assertEqual(said["number"], self.entries()[-1].hash[:12])
+        record = self.as_(self.student).get(f"/api/benches/{self.bench.pk}/report").json()["record"]
+        self.assertEqual((record["entries"], record["whole"]), (7, True))
+        self.assertIn("All 7 entries stand as they were sealed, from the first to the last", record["sentence"])
+        self.assertEqual(record["number"], self.entries()[-1].hash[:12])
 
     def test_the_command_verifies_the_whole_database(self) -> None:
         out = StringIO()

@@ -45,6 +45,6 @@ class Home(Room):
         client = self.as_(self.student)
         for bench in (self.bench, self.other_bench, self.bench, self.other_bench):
             write(client, bench, entry("note", "here", None))
-            found = client.get("/api/benches").json()
-            self.assertEqual(found[0]["id"], bench.pk)
-            self.assertEqual(len(found), 2)
+            home = client.get("/api/benches").json()
+            self.assertEqual(home[0]["id"], bench.pk)
+            self.assertEqual(len(home), 2)

@@ -58,7 +58,9 @@ class Guessing(Room):
         for who, status in ((self.neighbour, 404), (self.stranger, 404)):
             self.assertEqual(self.as_(who).post(address).status_code, status)
         plan = self.as_(self.instructor).get(f"/api/sessions/{self.session.pk}").json()
-        self.assertEqual([(one["name"], one["waits"]) for one in plan["students"]], [("Sami", True), ("Tova", False)])
+        self.assertEqual(
+            [(student["name"], student["waits"]) for student in plan["students"]], [("Sami", True), ("Tova", False)]
+        )
         self.assertEqual(self.as_(self.assistant).post(address).status_code, 204)
         self.assertEqual(self.pin(self.student, "secret-word"), 200)
 

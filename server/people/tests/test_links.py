@@ -15,10 +15,10 @@ GOOD = "copper and brine 7"
 JSON = "application/json"
 
 
-def follow(path: str, **said: str) -> tuple[Client, int, dict]:
+def follow(path: str, **fields: str) -> tuple[Client, int, dict]:
     client = Client()
     secret = path.rpartition("/")[2]
-    body = {"password": GOOD, **said}
+    body = {"password": GOOD, **fields}
     answer = client.post(f"/api/links/{secret}", body, JSON)
     return client, answer.status_code, answer.json()
 
@@ -47,9 +47,9 @@ class AnEmptyServer(TestCase):
     def test_a_newer_first_link_ends_the_older_one(self) -> None:
         older, newer = printed(), printed()
         self.assertEqual(follow(older, username="a", name="A")[1], 404)
-        said = follow(newer, username="a", name="A", department="D", time_zone="Mars/Olympus")
-        self.assertEqual(said[1], 422)
-        self.assertIn("no time zone", said[2]["problems"][0])
+        answer = follow(newer, username="a", name="A", department="D", time_zone="Mars/Olympus")
+        self.assertEqual(answer[1], 422)
+        self.assertIn("no time zone", answer[2]["problems"][0])
         self.assertEqual(follow(newer, username="a", name="A", department=" ", time_zone="UTC")[1], 422)
         self.assertFalse(Person.objects.exists(), "what is refused changes nothing")
         self.assertEqual(follow(newer, username="a", name="A", department="D", time_zone="UTC")[1], 200)
@@ -59,8 +59,8 @@ class Colleagues(Room):
     def setUp(self) -> None:
         Person.objects.filter(pk=self.instructor.pk).update(keeper=True)
 
-    def invited(self, by: Person, **said: object) -> tuple[int, str]:
-        answer = signed_in(by).post("/api/staff/links", said, JSON)
+    def invited(self, by: Person, **body: object) -> tuple[int, str]:
+        answer = signed_in(by).post("/api/staff/links", body, JSON)
         return answer.status_code, answer.json().get("path", "")
 
     def test_a_link_opens_once(self) -> None:
@@ -90,7 +90,7 @@ class Colleagues(Room):
         status, path = self.invited(self.stranger, role="assistant", section=mine.pk)
         self.assertEqual(status, 201)
         client, *_ = follow(path, username="helper", name="Helper")
-        self.assertEqual([one["name"] for one in client.get("/api/sections").json()], ["Mine"])
+        self.assertEqual([section["name"] for section in client.get("/api/sections").json()], ["Mine"])
         for who in (self.assistant, self.student):
             self.assertEqual(self.invited(who, role="assistant", section=self.section.pk)[0], 403)
 
@@ -113,7 +113,7 @@ class Colleagues(Room):
             keeper.post(f"/api/staff/{self.stranger.pk}/account", {"action": "end"}, JSON).status_code, 200
         )
         self.assertEqual(leaver.get("/api/sections").status_code, 403)
-        here = {one["id"]: one["mine"] for one in keeper.get("/api/sections").json()}
+        here = {section["id"]: section["mine"] for section in keeper.get("/api/sections").json()}
         self.assertTrue(here[mine.pk], "who keeps the accounts looks after it")
         refused = keeper.post(f"/api/staff/{self.instructor.pk}/account", {"action": "end"}, JSON)
         self.assertIn("Nobody else keeps the accounts", refused.json()["problems"][0])

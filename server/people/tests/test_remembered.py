@@ -1,10 +1,8 @@
 """Who is remembered for a moment at a bench: never longer than they may be there, as far as this process knows."""
 
-from django.db import connection
 from django.test import Client
-from django.test.utils import CaptureQueriesContext
 
-from labs.tests.room import Room, signed_in
+from labs.tests.room import Room, queries_of, signed_in
 from people import remembered
 from people.models import Person
 
@@ -23,11 +21,9 @@ class Remembered(Room):
         return client
 
     def test_a_second_look_does_not_ask_who_it_is(self) -> None:
-        with CaptureQueriesContext(connection) as asked:
-            self.client.get(self.at)
-        said = " ".join(query["sql"] for query in asked)
-        self.assertNotIn("django_session", said)
-        self.assertNotIn('FROM "people_person"', said)
+        sql = " ".join(queries_of(self.client, self.at))
+        self.assertNotIn("django_session", sql)
+        self.assertNotIn('FROM "people_person"', sql)
 
     def test_who_signed_out_is_out_at_once(self) -> None:
         """Also with the cookie of then, as somebody could have written it down."""

@@ -20,11 +20,11 @@ class Rosters(Room):
     def read(self, text: str = "", file: bytes = b"", name: str = "") -> dict[str, Any]:
         body = {"text": text, "file": base64.b64encode(file).decode(), "file_name": name}
         answer = self.as_(self.instructor).post(f"/api/sections/{self.section.pk}/roster/preview", body, JSON)
-        found: dict[str, Any] = answer.json()
-        return found
+        table: dict[str, Any] = answer.json()
+        return table
 
     def names(self, **given: Any) -> list[str]:
-        return [one["name"] for one in self.read(**given)["people"] if not one["problem"]]
+        return [person["name"] for person in self.read(**given)["people"] if not person["problem"]]
 
     def test_names_as_people_write_them(self) -> None:
         pasted = "Åsa Lindström\nOkafor, Ada\n  Pelé \nNguyễn Thị  Hương\nO’Brien-Núñez, María José\n\n李小龍\n"
@@ -41,11 +41,11 @@ class Rosters(Room):
         ):
             with self.subTest(text):
                 read = self.read(text=text)
-                found = [(one["line"], one["name"], one["number"]) for one in read["people"]]
-                self.assertEqual(found, [(2, "Ada Okafor", "1042"), (3, "Pelé", "1043")])
+                people = [(person["line"], person["name"], person["number"]) for person in read["people"]]
+                self.assertEqual(people, [(2, "Ada Okafor", "1042"), (3, "Pelé", "1043")])
                 self.assertGreaterEqual(len(read["columns"]), 2)
         guessed = self.read(text="Okafor;Ada;1042\nBerg;Nils;1043\n")
-        self.assertEqual([one["name"] for one in guessed["people"]], ["Ada Okafor", "Nils Berg"])
+        self.assertEqual([person["name"] for person in guessed["people"]], ["Ada Okafor", "Nils Berg"])
         self.assertIn("surname and given name", guessed["notes"][0])
 
     def test_a_workbook_and_encodings(self) -> None:
@@ -74,13 +74,13 @@ class Rosters(Room):
 
     def test_doubles_known_ones_and_errors_have_their_line(self) -> None:
         read = self.read(text="Ada Okafor\nSami\nada okafor\n=cmd()\n12345\n" + "x" * 121)
-        told = {one["line"]: one["problem"] for one in read["people"]}
+        told = {person["line"]: person["problem"] for person in read["people"]}
         self.assertEqual(told[1], "")
         self.assertIn("line 1", told[3])
         self.assertIn("formula", told[4])
         self.assertIn("no name", told[5])
         self.assertIn("longer", told[6])
-        self.assertEqual([one["name"] for one in read["people"] if one["known"]], ["Sami"])
+        self.assertEqual([person["name"] for person in read["people"] if person["known"]], ["Sami"])
         self.assertEqual(self.section.roster.count(), 2, "nothing is changed by looking")
 
     def test_five_thousand_lines_and_nothing(self) -> None:
@@ -142,7 +142,7 @@ class SectionsOfOnesOwn(Room):
             f"/api/sections/{self.section.pk}/roster",
             {"people": [{"name": "Ada", "number": "7"}, {"name": "Ada", "number": "8"}]}, JSON,
         )  # fmt: skip
-        names = [one["name"] for one in Client().get("/api/join/GREEN4").json()["names"]]
+        names = [name["name"] for name in Client().get("/api/join/GREEN4").json()["names"]]
         self.assertEqual([name for name in names if "Ada" in name], ["Ada (7)", "Ada (8)"])
 
     def test_a_pin_in_one_touch_lets_the_student_in(self) -> None:
@@ -160,7 +160,7 @@ class SectionsOfOnesOwn(Room):
         page = self.as_(self.instructor).put(
             f"/api/people/{self.student.pk}", {"name": "Sami B.", "number": "", "section": other.pk}, JSON
         )
-        self.assertEqual([one["name"] for one in page.json()["students"]], ["Sami B."])
+        self.assertEqual([student["name"] for student in page.json()["students"]], ["Sami B."])
         student = self.as_(self.student)
         self.assertEqual(self.as_(self.instructor).delete(f"/api/people/{self.student.pk}").status_code, 204)
         self.assertEqual(student.get("/api/benches").status_code, 403, "signed out at once")

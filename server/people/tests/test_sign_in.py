@@ -21,7 +21,7 @@ class SigningIn(Room):
     def test_students_by_code_name_and_pin(self) -> None:
         client = Client()
         roster = client.get("/api/join/green4").json()
-        self.assertEqual([one["name"] for one in roster["names"]], ["Sami", "Tova"])
+        self.assertEqual([name["name"] for name in roster["names"]], ["Sami", "Tova"])
         body = {"code": "green4", "person": self.student.pk, "pin": "secret-word"}
         self.assertEqual(client.post("/api/join", body, "application/json").status_code, 200)
 

@@ -14,8 +14,8 @@ class Practising(Room):
         self.assertIn({"slug": "burette-50-b", "label": "Burette 50 mL, class B"}, there["scales"])
         self.assertGreaterEqual(len(there["hunts"]), 12)
         self.assertEqual(there["skills"], [])
-        for one in there["scales"]:
-            self.assertEqual(self.client.get(f"/api/practice/scales/{one['slug']}?seed=1").status_code, 200, one)
+        for drill in there["scales"]:
+            self.assertEqual(self.client.get(f"/api/practice/scales/{drill['slug']}?seed=1").status_code, 200, drill)
 
     def test_a_scale_is_read_judged_and_counted(self) -> None:
         path = "/api/practice/scales/burette-50-b"
@@ -29,11 +29,11 @@ class Practising(Room):
     def test_a_hunt_has_one_right_answer(self) -> None:
         path = "/api/practice/hunts/hydrate"
         suspects = self.client.get(f"{path}?seed=5").json()["suspects"]
-        found = [
-            self.client.post(path, {"seed": 5, "text": one["key"]}, "application/json").json()["right"]
-            for one in suspects
+        rights = [
+            self.client.post(path, {"seed": 5, "text": suspect["key"]}, "application/json").json()["right"]
+            for suspect in suspects
         ]
-        self.assertEqual(found.count(True), 1)
+        self.assertEqual(rights.count(True), 1)
         self.assertEqual(self.client.post(path, {"seed": 5, "text": "x"}, "application/json").status_code, 422)
 
     def test_a_line_is_worked_out(self) -> None:
@@ -60,6 +60,8 @@ class Practising(Room):
             self.as_(who).post("/api/practice/scales/ruler-300", {"seed": 1, "text": text}, "application/json")
         [section] = self.as_(self.assistant).get("/api/practice/class").json()
         self.assertEqual(section["section"], "Group")
-        self.assertEqual([(one["people"], one["tried"], one["right"]) for one in section["skills"]], [(2, 2, 0)])
+        self.assertEqual(
+            [(skill["people"], skill["tried"], skill["right"]) for skill in section["skills"]], [(2, 2, 0)]
+        )
         self.assertNotIn("Sami", str(section))
         self.assertEqual(self.as_(self.stranger).get("/api/practice/class").json(), [])

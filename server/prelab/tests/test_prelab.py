@@ -25,10 +25,10 @@ class BeforeClass(Room):
             self.section, "gas-eudometer", "Ribbon", "Room 2", WHEN, 90, {}, {}, 2, [], prelab=asked
         )
 
-    def answer(self, who: Any, said: dict[str, str], status: int = 200) -> Any:
-        found = self.as_(who).post(f"/api/sessions/{self.gas.pk}/prelab", said, "application/json")
-        self.assertEqual(found.status_code, status, found.content)
-        return found.json()
+    def answer(self, who: Any, body: dict[str, str], status: int = 200) -> Any:
+        answer = self.as_(who).post(f"/api/sessions/{self.gas.pk}/prelab", body, "application/json")
+        self.assertEqual(answer.status_code, status, answer.content)
+        return answer.json()
 
     def opened(self) -> Bench:
         actions.open_session(self.gas)
@@ -43,11 +43,11 @@ class BeforeClass(Room):
             "starts_at": "2026-03-02T09:00:00Z", "prelab": ASKED,
         }  # fmt: skip
         client = self.as_(self.instructor)
-        made = client.post("/api/sessions", body, "application/json")
-        self.assertEqual(made.status_code, 201, made.content)
-        self.assertEqual(made.json()["draft"]["prelab"], ASKED)
+        answer = client.post("/api/sessions", body, "application/json")
+        self.assertEqual(answer.status_code, 201, answer.content)
+        self.assertEqual(answer.json()["draft"]["prelab"], ASKED)
         offered = client.post("/api/foresee", {"method": "gas-eudometer"}, "application/json").json()["before_class"]
-        self.assertIn("plan_line_1", [one["key"] for one in offered])
+        self.assertIn("plan_line_1", [task["key"] for task in offered])
         for wrong in ({"tasks": ["plan_line_77"]}, {"questions": ["x"] * 5}, {"needed": True, "tasks": []}):
             refused = client.post("/api/sessions", {**body, "prelab": wrong}, "application/json")
             self.assertIn(refused.status_code, (400, 422), refused.content)
@@ -112,15 +112,17 @@ class BeforeClass(Room):
         tick = f"step.{step['evaluation']['steps'][0]['key']}"
         self.assertTrue(write(self.as_(self.student), bench, entry(tick, "done"))[0]["kept"], "nor does a step")
         path = f"/api/sessions/{self.gas.pk}/prelab/room"
-        said = {"student": self.student.pk, "let_in": True}
-        room = self.as_(self.assistant).put(path, said, "application/json").json()
-        self.assertEqual([(one["name"], one["let_in"]) for one in room["students"]], [("Sami", True), ("Tova", False)])
+        body = {"student": self.student.pk, "let_in": True}
+        room = self.as_(self.assistant).put(path, body, "application/json").json()
+        self.assertEqual(
+            [(student["name"], student["let_in"]) for student in room["students"]], [("Sami", True), ("Tova", False)]
+        )
         self.assertTrue(self.first_reading(bench)["kept"])
         self.assertIsNone(self.as_(self.student).get(f"/api/benches/{bench.pk}").json()["waits"])
 
     def test_a_bench_whose_team_is_ready_begins(self) -> None:
-        for said in (RIBBON, OXIDE, WORDS):
-            self.answer(self.student, said)
+        for text in (RIBBON, OXIDE, WORDS):
+            self.answer(self.student, text)
         self.assertTrue(self.first_reading(self.opened())["kept"])
 
     def test_who_is_absent_is_not_waited_for(self) -> None:

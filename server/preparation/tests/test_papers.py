@@ -17,8 +17,8 @@ from stock.models import Bottle
 
 class Papers(PrepRoom):
     def file(self, who: Person, name: str, session: Session | None = None) -> tuple[int, bytes]:
-        found = self.as_(who).get(f"/api/sessions/{(session or self.planned).pk}/{name}")
-        return found.status_code, found.content
+        response = self.as_(who).get(f"/api/sessions/{(session or self.planned).pk}/{name}")
+        return response.status_code, response.content
 
     def text(self, who: Person, name: str, session: Session | None = None) -> str:
         status, body = self.file(who, name, session)
@@ -27,32 +27,32 @@ class Papers(PrepRoom):
 
     def test_the_prep_sheet_says_what_is_made_in_which_order(self) -> None:
         Bottle.objects.create(**PELLETS)
-        said = self.text(self.assistant, "prep-sheet.pdf")
+        text = self.text(self.assistant, "prep-sheet.pdf")
         for words in (
             "Sodium hydroxide, 0.1026 mol/L",
             "Fill the 100 mL flask",
             "Danger: burns skin and eyes",
             "Burette 50 mL",
         ):
-            self.assertIn(words, said.replace("\n", " "))
+            self.assertIn(words, text.replace("\n", " "))
 
     def test_labels_with_their_hazard_for_the_stock_and_for_every_bench(self) -> None:
-        one, all_ = self.text(self.assistant, "labels.pdf"), self.text(self.assistant, "labels.pdf?each=1")
-        self.assertEqual((one.count("Sodium hydroxide"), all_.count("Sodium hydroxide")), (1, 3))
-        self.assertIn("Danger: burns skin and eyes", one)
+        stock, all_ = self.text(self.assistant, "labels.pdf"), self.text(self.assistant, "labels.pdf?each=1")
+        self.assertEqual((stock.count("Sodium hydroxide"), all_.count("Sodium hydroxide")), (1, 3))
+        self.assertIn("Danger: burns skin and eyes", stock)
         self.assertIn("bench 2", all_)
 
     def test_a_sheet_for_each_bench_with_blanks(self) -> None:
-        said = self.text(self.assistant, "bench-sheets.pdf")
+        text = self.text(self.assistant, "bench-sheets.pdf")
         for bench in self.planned.benches.all():
-            self.assertIn(f"/benches/{bench.pk}", said)
-        self.assertIn("Burette, end", said)
+            self.assertIn(f"/benches/{bench.pk}", text)
+        self.assertIn("Burette, end", text)
 
     def test_the_crib_is_for_who_may_see_accepted_values(self) -> None:
         """20.00 mL of 0.3519 mol/L of a monoprotic acid, diluted as the plan says, take so much 0.1026 mol/L base."""
-        said = self.text(self.instructor, "crib.pdf")
-        self.assertIn(TRUE, said)
-        self.assertIn("Not for students", said)
+        text = self.text(self.instructor, "crib.pdf")
+        self.assertIn(TRUE, text)
+        self.assertIn("Not for students", text)
         for who in (self.assistant, self.student):
             self.assertEqual(self.file(who, "crib.pdf")[0], 403)
         self.assertEqual(self.file(self.stranger, "crib.pdf")[0], 404)
@@ -79,10 +79,10 @@ class Papers(PrepRoom):
         Session.objects.filter(pk=self.planned.pk).update(title="Acid; base, and\nsalt", room="Room 2")
         status, body = self.file(self.assistant, "session.ics")
         self.assertEqual(status, 200)
-        events = {one.name: one for one in OtherCalendar(body.decode()).events}
+        events = {event.name: event for event in OtherCalendar(body.decode()).events}
         held = events["Acid; base, and\nsalt"]
         self.assertEqual((held.begin.datetime, held.location), (WHEN, "Room 2"))
-        before = next(one for name, one in events.items() if name.startswith("Prepare"))
+        before = next(event for name, event in events.items() if name.startswith("Prepare"))
         self.assertEqual(before.end.datetime, WHEN)
         self.assertIn("Sodium hydroxide", before.description)
 
@@ -90,11 +90,11 @@ class Papers(PrepRoom):
         secret = make_token(self.assistant, "calendar").secret
         Session.objects.filter(pk=self.planned.pk).update(starts_at=WHEN + timedelta(weeks=400))
         client = self.client
-        found = client.get(f"/api/calendar/{secret}.ics")
-        self.assertEqual((found.status_code, found["Content-Type"]), (200, "text/calendar; charset=utf-8"))
-        self.assertEqual(len(OtherCalendar(found.content.decode()).events), 2)
+        response = client.get(f"/api/calendar/{secret}.ics")
+        self.assertEqual((response.status_code, response["Content-Type"]), (200, "text/calendar; charset=utf-8"))
+        self.assertEqual(len(OtherCalendar(response.content.decode()).events), 2)
         self.assertEqual(client.get("/api/calendar/nothing.ics").status_code, 404)
-        self.assertNotIn(TRUE.encode(), found.content)
+        self.assertNotIn(TRUE.encode(), response.content)
         self.assistant.is_active = False
         self.assistant.save()
         self.assertEqual(client.get(f"/api/calendar/{secret}.ics").status_code, 404)

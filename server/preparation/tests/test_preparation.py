@@ -24,16 +24,16 @@ class PrepRoom(Room):
         unhurried(self)
         self.planned = planned(self.section)
 
-    def post(self, who: Person, path: str, **said: Any) -> tuple[int, Any]:
-        found = self.as_(who).post(f"/api/{path}", said, "application/json")
-        return found.status_code, found.json() if found.content else None
+    def post(self, who: Person, path: str, **body: Any) -> tuple[int, Any]:
+        response = self.as_(who).post(f"/api/{path}", body, "application/json")
+        return response.status_code, response.json() if response.content else None
 
     def get(self, who: Person, path: str) -> tuple[int, Any]:
-        found = self.as_(who).get(f"/api/{path}")
-        return found.status_code, found.json()
+        response = self.as_(who).get(f"/api/{path}")
+        return response.status_code, response.json()
 
-    def made(self, who: Person, session: Session | None = None, mass: str = "0.4120", **said: Any) -> tuple[int, Any]:
-        body = {"key": KEY, "measured": {"m_1": mass}, **said}
+    def made(self, who: Person, session: Session | None = None, mass: str = "0.4120", **fields: Any) -> tuple[int, Any]:
+        body = {"key": KEY, "measured": {"m_1": mass}, **fields}
         return self.post(who, f"sessions/{(session or self.planned).pk}/made", **body)
 
     def prepared(self) -> Any:
@@ -64,10 +64,10 @@ class Lists(PrepRoom):
         rates = actions.plan_session(self.section, "rate-temperature", "Rates", "Room 1", WHEN, 120, baths, {}, 8, [])
         lamp = actions.plan_session(self.section, "beer-lambert", "Light", "Room 1", WHEN, 120, {}, {}, 4, [])
         _, told = self.get(self.instructor, f"sessions/{lamp.pk}/preparation")
-        [one] = told["switched_on"]
-        self.assertEqual(one["at"], (WHEN - timedelta(minutes=20)).isoformat())
+        [switch] = told["switched_on"]
+        self.assertEqual(switch["at"], (WHEN - timedelta(minutes=20)).isoformat())
         _, told = self.get(self.instructor, f"sessions/{rates.pk}/preparation")
-        self.assertEqual({one["text"] for one in told["switched_on"]}, {"Bath 1 to 40 °C", "Bath 2 to 60 °C"})
+        self.assertEqual({switch["text"] for switch in told["switched_on"]}, {"Bath 1 to 40 °C", "Bath 2 to 60 °C"})
         key = told["switched_on"][0]["key"]
         self.assertEqual(self.post(self.assistant, f"sessions/{rates.pk}/ready", key=key, ready=True)[0], 200)
         _, told = self.get(self.instructor, f"sessions/{rates.pk}/preparation")
@@ -82,13 +82,13 @@ class Lists(PrepRoom):
             for _ in range(2)
         ]
         _, told = self.get(self.instructor, f"sessions/{rates[0].pk}/preparation")
-        bath = next(one for one in told["pieces"] if one["key"] == "piece:bath")
+        bath = next(piece for piece in told["pieces"] if piece["key"] == "piece:bath")
         self.assertEqual((bath["needed"], bath["there"]), (2, 3))
         self.assertIn("2 by another session at the same time; 3 are there", bath["short"])
 
     def count(self, slug: str, pieces: int) -> int:
-        said = {"pieces": pieces, "place": ""}
-        return self.as_(self.instructor).put(f"/api/stock/pieces/{slug}", said, "application/json").status_code
+        body = {"pieces": pieces, "place": ""}
+        return self.as_(self.instructor).put(f"/api/stock/pieces/{slug}", body, "application/json").status_code
 
     def test_what_sessions_before_it_take_is_not_there_any_more(self) -> None:
         """0.1 L of 0.1 mol/L base with its spare takes some 0.4 g; the bottle holds enough for one of two."""
@@ -105,7 +105,7 @@ class Lists(PrepRoom):
         self.assertIn("sessions before this one take", " ".join(second["recipe"]["looks"]))
         day = soon.astimezone(timezone.get_current_timezone()).date().isoformat()
         week = self.get(self.instructor, f"week?day={day}")[1]["sessions"]
-        self.assertEqual([bool(one["lines"][0]["lacks"]) for one in week], [False, True])
+        self.assertEqual([bool(session["lines"][0]["lacks"]) for session in week], [False, True])
         self.made(self.instructor, mass="0.4120")
         [second] = self.get(self.instructor, f"sessions/{later.pk}/preparation")[1]["solutions"]
         self.assertIn("0.188 g on the shelf", second["recipe"]["lacks"][0])
@@ -114,7 +114,7 @@ class Lists(PrepRoom):
         Bottle.objects.create(**PELLETS)
         plan = {"method": "acid-base-titration", "benches": 8}
         _, told = self.post(self.instructor, "foresee", **plan)
-        self.assertEqual([one["title"] for one in told["recipes"]], ["Sodium hydroxide, 0.1000 mol/L"])
+        self.assertEqual([recipe["title"] for recipe in told["recipes"]], ["Sodium hydroxide, 0.1000 mol/L"])
         self.assertEqual(told["recipes"][0]["lacks"], [])
         self.assertEqual(self.post(self.student, "foresee", **plan)[1]["recipes"], [])
 
@@ -126,11 +126,13 @@ class Lists(PrepRoom):
 
     def test_ticks(self) -> None:
         path = f"sessions/{self.planned.pk}/ready"
-        status, found = self.post(self.assistant, path, key="piece:burette-50-b", ready=True)
-        self.assertEqual((status, [one["ready"] for one in found["pieces"] if "burette" in one["key"]]), (200, [True]))
+        status, told = self.post(self.assistant, path, key="piece:burette-50-b", ready=True)
+        self.assertEqual(
+            (status, [piece["ready"] for piece in told["pieces"] if "burette" in piece["key"]]), (200, [True])
+        )
         self.post(self.assistant, path, key="piece:burette-50-b", ready=True)
-        found = self.post(self.assistant, path, key="piece:burette-50-b", ready=False)[1]
-        self.assertFalse(any(one["ready"] for one in found["pieces"]))
+        told = self.post(self.assistant, path, key="piece:burette-50-b", ready=False)[1]
+        self.assertFalse(any(piece["ready"] for piece in told["pieces"]))
         self.assertEqual(self.post(self.assistant, path, key="piece:unicorn", ready=True)[0], 409)
 
 
@@ -138,21 +140,21 @@ class WrittenBack(PrepRoom):
     def test_what_was_weighed_feeds_the_plan(self) -> None:
         """0.4120 g of 97 % pellets (39.997 g/mol) in 100 mL: 0.09992 mol/L, by hand."""
         Bottle.objects.create(**PELLETS)
-        status, found = self.made(self.assistant, into_plan=True)
-        self.assertEqual(status, 201, found)
+        status, told = self.made(self.assistant, into_plan=True)
+        self.assertEqual(status, 201, told)
         self.planned.refresh_from_db()
         self.assertAlmostEqual(float(self.planned.options["c_t"]), 4.120 * 0.97 / 39.997, delta=0.0001)
         self.assertGreater(float(self.planned.options["c_t.limit"]), 0.0005)  # 1 % of purity
         self.assertEqual(self.planned.revision, 1)
-        self.assertIn("Aldo", found["solutions"][0]["made"]["by"])
-        self.assertEqual(found["solutions"][0]["made"]["measured"], "0.4120 g")
+        self.assertIn("Aldo", told["solutions"][0]["made"]["by"])
+        self.assertEqual(told["solutions"][0]["made"]["measured"], "0.4120 g")
         self.assertEqual(Bottle.objects.get().amount, "499.6 g")
         self.assertIn("made Sodium hydroxide", self.planned.deeds.order_by("-pk")[0].what)
 
     def test_made_again_the_latest_counts_and_the_first_stays(self) -> None:
         self.made(self.instructor, mass="0.4120")
-        found = self.made(self.instructor, mass="0.4210")[1]
-        self.assertEqual(found["solutions"][0]["made"]["measured"], "0.4210 g")
+        told = self.made(self.instructor, mass="0.4210")[1]
+        self.assertEqual(told["solutions"][0]["made"]["measured"], "0.4210 g")
         self.assertEqual(Made.objects.count(), 2)
 
     def test_two_clicks_make_it_once(self) -> None:
@@ -169,10 +171,10 @@ class WrittenBack(PrepRoom):
         self.assertIn("as it stands", how["lead"])
 
     def test_an_open_session_takes_it_from_the_board(self) -> None:
-        status, found = self.made(self.instructor, self.session, into_plan=True)
-        self.assertEqual(status, 201, found)
-        said = self.bench.entries.get(key="c_t").text
-        self.assertRegex(said, r"^0\.\d+ ± 0\.\d+$")
+        status, told = self.made(self.instructor, self.session, into_plan=True)
+        self.assertEqual(status, 201, told)
+        text = self.bench.entries.get(key="c_t").text
+        self.assertRegex(text, r"^0\.\d+ ± 0\.\d+$")
 
     def test_careless_and_hostile_requests(self) -> None:
         for mass, status in (
@@ -187,7 +189,7 @@ class WrittenBack(PrepRoom):
             with self.subTest(mass):
                 self.assertEqual(self.made(self.instructor, mass=mass)[0], status)
         path = f"sessions/{self.planned.pk}/made"
-        for said, status in (
+        for body, status in (
             ({"key": "unicorn", "measured": {}}, 409),
             ({"key": KEY, "measured": {"m_1": "4.1", "A_9": "3"}}, 422),
             ({"key": KEY, "measured": {"m_1": "4.1"}, "bottle": 999_999}, 409),
@@ -195,15 +197,15 @@ class WrittenBack(PrepRoom):
             ({"key": KEY, "measured": ["m_1"]}, 400),
             ({}, 400),
         ):
-            with self.subTest(said):
-                self.assertEqual(self.post(self.instructor, path, **said)[0], status)
+            with self.subTest(body):
+                self.assertEqual(self.post(self.instructor, path, **body)[0], status)
         self.assertEqual(self.made(self.student)[0], 403)
         self.assertEqual(Made.objects.count(), 0)
 
     def test_ten_times_too_much_does_not_become_the_plan_in_silence(self) -> None:
-        status, said = self.made(self.instructor, mass="4.120", into_plan=True)
+        status, told = self.made(self.instructor, mass="4.120", into_plan=True)
         self.assertEqual(status, 409)
-        self.assertIn("comes to 0.999", " ".join(said["problems"]))
+        self.assertIn("comes to 0.999", " ".join(told["problems"]))
         self.planned.refresh_from_db()
         self.assertNotIn("c_t.limit", self.planned.options)
 
@@ -220,9 +222,9 @@ class WrittenBack(PrepRoom):
 
 class Shelf(PrepRoom):
     def test_bottles_are_kept_by_everybody_who_teaches(self) -> None:
-        status, found = self.post(self.assistant, "stock/bottles", **ACID)
-        self.assertEqual((status, found["bottles"][0]["strong"]), (201, "37 %, 1.18 g/mL"))
-        number = found["bottles"][0]["id"]
+        status, told = self.post(self.assistant, "stock/bottles", **ACID)
+        self.assertEqual((status, told["bottles"][0]["strong"]), (201, "37 %, 1.18 g/mL"))
+        number = told["bottles"][0]["id"]
         client = self.as_(self.stranger)
         changed = client.put(f"/api/stock/bottles/{number}", {**ACID, "amount": "1 L"}, "application/json")
         self.assertEqual(changed.json()["bottles"][0]["amount"], "1 L")
@@ -234,28 +236,28 @@ class Shelf(PrepRoom):
 
     def test_pieces_are_counted_against_what_is_held_at_the_same_time(self) -> None:
         count = self.as_(self.instructor).put
-        said = {"pieces": 3, "place": "cupboard 2"}
-        self.assertEqual(count("/api/stock/pieces/burette-50-b", said, "application/json").status_code, 200)
-        self.assertEqual(count("/api/stock/pieces/unicorn", said, "application/json").status_code, 422)
+        body = {"pieces": 3, "place": "cupboard 2"}
+        self.assertEqual(count("/api/stock/pieces/burette-50-b", body, "application/json").status_code, 200)
+        self.assertEqual(count("/api/stock/pieces/unicorn", body, "application/json").status_code, 422)
         self.assertEqual(count("/api/stock/pieces/burette-50-b", {"pieces": -1}, "application/json").status_code, 400)
-        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        [burette] = [piece for piece in self.prepared()["pieces"] if piece["key"] == "piece:burette-50-b"]
         self.assertEqual((burette["needed"], burette["there"]), (2, 3))
         self.assertIn("another session at the same time", burette["short"])  # the open one needs two
         Session.objects.filter(pk=self.session.pk).update(starts_at=WHEN + timedelta(days=1))
-        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        [burette] = [piece for piece in self.prepared()["pieces"] if piece["key"] == "piece:burette-50-b"]
         self.assertEqual(burette["short"], "")
 
     def test_too_few_with_the_cure(self) -> None:
         Session.objects.filter(pk=self.session.pk).update(starts_at=WHEN + timedelta(days=1))
         Counted.objects.create(slug="burette-50-b", pieces=1)
-        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        [burette] = [piece for piece in self.prepared()["pieces"] if piece["key"] == "piece:burette-50-b"]
         self.assertEqual(
             burette["short"],
             "2 needed; 1 are there. They serve 1 benches: let two benches share, or come in two groups.",
         )
         Counted.objects.create(slug="burette-50-a", pieces=1)  # too few as well
         Counted.objects.create(slug="burette-25-a", pieces=12)
-        [burette] = [one for one in self.prepared()["pieces"] if one["key"] == "piece:burette-50-b"]
+        [burette] = [piece for piece in self.prepared()["pieces"] if piece["key"] == "piece:burette-50-b"]
         self.assertIn("Enough are there of: Burette 25 mL, class A", burette["short"])
 
 
@@ -264,9 +266,9 @@ class Turns(PrepRoom):
         super().setUp()
         self.warm = actions.plan_session(self.section, "rate-temperature", "Warm", "1", WHEN, 120, {}, {}, 8, [])
 
-    def solve(self, who: Person, **said: Any) -> tuple[int, Any]:
-        found = self.as_(who).put(f"/api/sessions/{self.warm.pk}/turns", said, "application/json")
-        return found.status_code, found.json()
+    def solve(self, who: Person, **body: Any) -> tuple[int, Any]:
+        response = self.as_(who).put(f"/api/sessions/{self.warm.pk}/turns", body, "application/json")
+        return response.status_code, response.json()
 
     def test_pins_stay_until_the_plan_is_another_one(self) -> None:
         pin = {"bench": 5, "equipment": 0, "value": "70", "piece": 1, "start": 24}
@@ -329,15 +331,15 @@ class OthersPlans(PrepRoom):
 class TheWeek(PrepRoom):
     def test_what_is_over_is_not_bought(self) -> None:
         actions.close_session(self.session)
-        found = self.as_(self.assistant).get(f"/api/week/shopping.csv?day={WHEN:%Y-%m-%d}").content.decode("utf-8-sig")
-        self.assertEqual(found.count("Sodium hydroxide,NaOH"), 1)
+        text = self.as_(self.assistant).get(f"/api/week/shopping.csv?day={WHEN:%Y-%m-%d}").content.decode("utf-8-sig")
+        self.assertEqual(text.count("Sodium hydroxide,NaOH"), 1)
 
     def test_sessions_of_the_week_and_what_they_share(self) -> None:
         status, week = self.get(self.assistant, f"week?day={WHEN:%Y-%m-%d}")
         self.assertEqual(
             (status, week["begins"], week["ends"], len(week["sessions"])), (200, "2026-03-02", "2026-03-08", 2)
         )
-        self.assertEqual([one["title"] for one in week["together"]], ["Sodium hydroxide, 0.1026 mol/L"])
+        self.assertEqual([session["title"] for session in week["together"]], ["Sodium hydroxide, 0.1026 mol/L"])
         self.assertEqual(self.get(self.assistant, "week?day=2026-03-09")[1]["sessions"], [])
         self.assertEqual(self.get(self.stranger, f"week?day={WHEN:%Y-%m-%d}")[1]["sessions"], [])
         self.assertEqual(self.get(self.assistant, "week?day=soon")[0], 400)

@@ -27,9 +27,9 @@ class Simulated(Room):
     def setUp(self) -> None:
         unhurried(self)
 
-    def post(self, who: Person, path: str, **said: Any) -> tuple[int, Any]:
-        found = self.as_(who).post(f"/api/{path}", said, "application/json")
-        return found.status_code, found.json() if found.content else None
+    def post(self, who: Person, path: str, **body: Any) -> tuple[int, Any]:
+        response = self.as_(who).post(f"/api/{path}", body, "application/json")
+        return response.status_code, response.json() if response.content else None
 
     def delete(self, who: Person, session: Session) -> int:
         return self.as_(who).delete(f"/api/sessions/{session.pk}/simulated").status_code
@@ -44,16 +44,16 @@ class MadeUpClass(Simulated):
         return session
 
     def test_its_instructor_makes_one_and_plays_it_bench_by_bench(self) -> None:
-        status, made = self.post(self.instructor, f"sessions/{self.session.pk}/rehearsed", benches=2, minutes=240)
-        self.assertEqual((status, made["card"]["simulated"], len(made["benches"])), (201, "class", 2))
-        for place in made["benches"]:
+        status, told = self.post(self.instructor, f"sessions/{self.session.pk}/rehearsed", benches=2, minutes=240)
+        self.assertEqual((status, told["card"]["simulated"], len(told["benches"])), (201, "class", 2))
+        for place in told["benches"]:
             status, played = self.post(self.instructor, f"benches/{place['id']}/played")
             self.assertEqual(status, 200)
             self.assertGreater(played["written"], 15)
             bench = Bench.objects.get(pk=place["id"])
             self.assertEqual((record(bench).whole, bench.length), (True, played["written"]))
             self.assertEqual(self.post(self.instructor, f"benches/{place['id']}/played"), (200, {"written": 0}))
-        self.assertEqual(self.as_(self.instructor).get(f"/api/sessions/{made['card']['id']}/floor").status_code, 200)
+        self.assertEqual(self.as_(self.instructor).get(f"/api/sessions/{told['card']['id']}/floor").status_code, 200)
 
     def test_what_it_finds_is_what_the_sample_holds(self) -> None:
         """Faults and slips stay with some; the middle bench finds the hidden value within its uncertainty."""
@@ -61,7 +61,7 @@ class MadeUpClass(Simulated):
         self.session.refresh_from_db()
         session = self.rehearsed(benches=9)
         results = [evaluated(bench).results[0] for bench in session.benches.select_related("session", "sample")]
-        middle = median(one.value for one in results)
+        middle = median(result.value for result in results)
         self.assertAlmostEqual(middle, float(TRUE), delta=results[0].expanded)
 
     def test_nothing_is_written_that_is_still_to_come(self) -> None:
@@ -89,11 +89,11 @@ class MadeUpClass(Simulated):
         samples = [{"name": name, "accepted": {"c_s": TRUE}} for name in ("A", "B")]
         session = plan_session(self.section, "acid-base-titration", "Two", "", timezone.now(), 90,
                                {"dilution": "5"}, {}, 1, samples, all_samples=True)  # fmt: skip
-        made = rehearse_class(session, self.instructor, 1, 240)
-        first = made.benches.order_by("turn").first()
+        rehearsed = rehearse_class(session, self.instructor, 1, 240)
+        first = rehearsed.benches.order_by("turn").first()
         assert first is not None
         self.assertEqual(self.post(self.instructor, f"benches/{first.pk}/played")[0], 200)
-        self.assertEqual([bench.length > 10 for bench in made.benches.all()], [True, True])
+        self.assertEqual([bench.length > 10 for bench in rehearsed.benches.all()], [True, True])
 
     def test_made_up_people_are_in_nobodys_section(self) -> None:
         before = set(self.section.roster.values_list("pk", flat=True))
@@ -106,24 +106,24 @@ class MadeUpClass(Simulated):
 
     def test_it_is_no_part_of_the_methods_history(self) -> None:
         session = self.rehearsed()
-        found = self.as_(self.instructor).get("/api/methods/acid-base-titration/history").json()
-        self.assertNotIn(session.pk, [one["id"] for one in found["sessions"]])
+        history = self.as_(self.instructor).get("/api/methods/acid-base-titration/history").json()
+        self.assertNotIn(session.pk, [session["id"] for session in history["sessions"]])
 
     def test_nothing_real_goes_on_with_it(self) -> None:
         """No place of last time, no lesson of last time, no bottle in the stockroom, no later session builds on it."""
-        status, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.student.pk])
-        worked = Session.objects.get(pk=made["card"]["id"])
+        status, told = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.student.pk])
+        worked = Session.objects.get(pk=told["card"]["id"])
         self.post(self.instructor, f"sessions/{worked.pk}/state", action="close")
         self.assertNotEqual(last_held(planned(self.section)), worked)
         later = planned(self.section)
         deal_teams(later, "last")
-        self.assertEqual({one.number for one in later.benches.filter(team__isnull=False)}, {1, 2})
+        self.assertEqual({bench.number for bench in later.benches.filter(team__isnull=False)}, {1, 2})
         self.assertEqual(self.post(self.instructor, f"benches/{worked.benches.get().pk}/store", name="Acid")[0], 409)
         plan = {"section": self.section.pk, "method": "back-titration", "title": "After", "benches": 2,
                 "starts_at": "2026-12-01T09:00:00Z", "follows": worked.pk}  # fmt: skip
-        status, said = self.post(self.instructor, "sessions", **plan)
+        status, later_plan = self.post(self.instructor, "sessions", **plan)
         self.assertEqual(status, 422)
-        self.assertIn("nothing real", said["problems"][0])
+        self.assertIn("nothing real", later_plan["problems"][0])
 
     def test_it_is_closed_and_marked_like_any_other(self) -> None:
         session = self.rehearsed()
@@ -179,17 +179,17 @@ class MadeUpClass(Simulated):
 class Worked(Simulated):
     def test_a_student_who_missed_it_has_a_bench_of_their_own(self) -> None:
         path = f"sessions/{self.session.pk}/worked"
-        status, made = self.post(self.instructor, path, students=[self.neighbour.pk])
-        self.assertEqual((status, made["card"]["simulated"]), (201, "worked"))
-        bench = Bench.objects.get(session=made["card"]["id"])
+        status, told = self.post(self.instructor, path, students=[self.neighbour.pk])
+        self.assertEqual((status, told["card"]["simulated"]), (201, "worked"))
+        bench = Bench.objects.get(session=told["card"]["id"])
         self.assertEqual(list(bench.team.all()), [self.neighbour])
         self.assertEqual(self.as_(self.neighbour).get(f"/api/benches/{bench.pk}").status_code, 200)
         self.assertEqual(self.as_(self.student).get(f"/api/benches/{bench.pk}").status_code, 404)
         self.assertEqual(self.post(self.instructor, path, students=[self.stranger.pk])[0], 422)
 
     def test_what_a_student_wrote_is_not_thrown_away(self) -> None:
-        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
-        session = Session.objects.get(pk=made["card"]["id"])
+        _, told = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
+        session = Session.objects.get(pk=told["card"]["id"])
         write(self.as_(self.neighbour), session.benches.get(), entry("V_s", "20.00"))
         self.assertEqual(self.delete(self.instructor, session), 409)
 
@@ -198,17 +198,17 @@ class Worked(Simulated):
         path = f"sessions/{self.session.pk}/worked"
         waits = {}
         for pace in (1, 10):
-            _, made = self.post(self.instructor, path, pace=pace)
-            told = self.as_(self.instructor).get(f"/api/benches/{made['benches'][0]['id']}").json()
-            step = next(one for one in told["evaluation"]["steps"] if one["key"] == "run")
+            _, answer = self.post(self.instructor, path, pace=pace)
+            told = self.as_(self.instructor).get(f"/api/benches/{answer['benches'][0]['id']}").json()
+            step = next(step for step in told["evaluation"]["steps"] if step["key"] == "run")
             waits[pace] = (step["wait_seconds"], "10 times as fast" in step["wait_label"])
         self.assertEqual(waits, {1: (30, False), 10: (3, True)})
         for wrong in (0, 7, -1, 10**9, "fast"):
             self.assertEqual(self.post(self.instructor, path, pace=wrong)[0], 400)
 
     def test_a_dry_run_is_the_instructors_alone(self) -> None:
-        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked")
-        session = Session.objects.get(pk=made["card"]["id"])
+        _, told = self.post(self.instructor, f"sessions/{self.session.pk}/worked")
+        session = Session.objects.get(pk=told["card"]["id"])
         self.assertFalse(session.benches.filter(team__isnull=False).exists())
         kept = write(self.as_(self.instructor), session.benches.get(), entry("V_s", "20.00"))
         self.assertTrue(kept[0]["kept"])
@@ -220,8 +220,8 @@ class OnTheScreen(Simulated):
 
     def setUp(self) -> None:
         super().setUp()
-        _, made = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
-        self.bench = Bench.objects.get(session=made["card"]["id"])
+        _, told = self.post(self.instructor, f"sessions/{self.session.pk}/worked", students=[self.neighbour.pk])
+        self.bench = Bench.objects.get(session=told["card"]["id"])
         write(self.as_(self.neighbour), self.bench, entry("step.labels", "done"))
 
     def act(self, number: object, do: str, who: Person | None = None, **wanted: Any) -> tuple[int, Any]:
@@ -231,10 +231,10 @@ class OnTheScreen(Simulated):
         return self.as_(self.neighbour).get(f"/api/benches/{self.bench.pk}/worked", wanted).json()
 
     def test_one_thing_after_the_other(self) -> None:
-        self.assertEqual([one["key"] for one in self.seen()["view"]["controls"]], ["fill"])
+        self.assertEqual([control["key"] for control in self.seen()["view"]["controls"]], ["fill"])
         status, after = self.act(1, "fill")
         self.assertEqual((status, after["done"]), (200, 1))
-        self.assertIn("waste", [one["key"] for one in after["view"]["controls"]])
+        self.assertIn("waste", [control["key"] for control in after["view"]["controls"]])
         self.assertEqual(self.seen(), after)
 
     def test_it_is_the_same_bench_in_another_process(self) -> None:

@@ -29,4 +29,4 @@ def figures(value: float) -> str:
 @register.filter
 def made_in(reading: ReadingOut, trial: TrialOut) -> ReadingOut | None:
     """The same reading in another trial, if it was made there."""
-    return next((one for one in trial.readings if (one.key, one.index) == (reading.key, reading.index)), None)
+    return next((taken for taken in trial.readings if (taken.key, taken.index) == (reading.key, reading.index)), None)

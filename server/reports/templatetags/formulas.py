@@ -23,11 +23,11 @@ def on_paper(formula: str) -> SafeString:
 
 @lru_cache(maxsize=4096)
 def _set(formula: str) -> str:
-    return "".join(_plain(one) for one in fromstring(f"<math>{formula}</math>"))
+    return "".join(_plain(element) for element in fromstring(f"<math>{formula}</math>"))
 
 
 def _plain(node: Element, kept: bool = False) -> str:
-    inside = escape(node.text or "") + "".join(_plain(one, node.tag in _BY_PLACE) for one in node)
+    inside = escape(node.text or "") + "".join(_plain(element, node.tag in _BY_PLACE) for element in node)
     if node.tag in _PLAIN and not kept:
         sign = node.tag == "mo" and inside not in "()"
         return f"{_THIN}{inside}{_THIN}" if sign else inside

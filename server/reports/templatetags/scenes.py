@@ -29,12 +29,12 @@ _PATH = (
 @register.simple_tag
 def move_svg(move: MoveDrawn, scene: SceneDrawn) -> SafeString:
     """``move`` as it is seen on the screen, in greys."""
-    paths = format_html_join("", _PATH, ((one.path, _FILLS[one.fill], *_PENS[one.pen]) for one in move.shapes))
+    paths = format_html_join("", _PATH, ((shape.path, _FILLS[shape.fill], *_PENS[shape.pen]) for shape in move.shapes))
     words = format_html_join(
         "", '<text x="{}" y="{}" font-size="{}" text-anchor="{}" font-weight="{}">{}</text>',
         (
-            (one.x, one.y, one.size, one.anchor, 700 if one.word in ("accent", "warn") else 400, one.text)
-            for one in move.words
+            (word.x, word.y, word.size, word.anchor, 700 if word.word in ("accent", "warn") else 400, word.text)
+            for word in move.words
         ),
     )  # fmt: skip
     size = (scene.width, scene.height)

@@ -53,7 +53,7 @@ class Archive(Room):
         self.assertEqual(signed_in(self.student).get(address).status_code, 403)
         self.assertEqual(signed_in(self.stranger).get(address).status_code, 404)
         book = PdfReader(io.BytesIO(signed_in(self.instructor).get(address).content))
-        titles = [one.title for one in book.outline if not isinstance(one, list)]
+        titles = [item.title for item in book.outline if not isinstance(item, list)]
         self.assertEqual(titles, ["Bench 1, Bottle", "Bench 2, Bottle"])
         self.assertIn("Tova", "".join(page.extract_text() for page in book.pages))
 

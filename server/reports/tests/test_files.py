@@ -89,7 +89,7 @@ class Files(Room):
     def test_pdf_holds_result_worked_lines_correction_and_budget(self) -> None:
         pages = PdfReader(io.BytesIO(self.file("report.pdf"))).pages
         text = " ".join(page.extract_text() for page in pages)
-        for said in (
+        for phrase in (
             "Bottles",
             "0.1106",
             "21.57",
@@ -98,8 +98,8 @@ class Files(Room):
             "The burette.",
             "as they were sealed, from the first",
         ):
-            with self.subTest(said):
-                self.assertIn(said, text)
+            with self.subTest(phrase):
+                self.assertIn(phrase, text)
 
     def test_what_a_calibrated_instrument_was_goes_with_the_file(self) -> None:
         own = {"base": "pipette-20-a", "name": "Pipette 7", "source": "weighed",

@@ -19,7 +19,7 @@ class Form(Room):
         answer = self.as_(self.assistant).get(address)
         self.assertEqual(answer["Content-Type"], "application/pdf")
         text = " ".join(" ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages).split())
-        for said in (
+        for phrase in (
             "Burette, start, mL to 0.01 mL",
             "Trial 2",
             "The colour held for 30 s",
@@ -28,17 +28,17 @@ class Form(Room):
             "Rinse and fill a burette",
             "lowest point",
         ):
-            self.assertIn(said, text)
+            self.assertIn(phrase, text)
         self.assertIn(method("acid-base-titration").questions[0][:30], text)
         self.assertNotIn(TRUE, text)
         self.assertEqual(self.as_(self.student).get(address).status_code, 403)
         self.assertEqual(self.as_(self.stranger).get(address).status_code, 404)
 
     def test_every_reading_of_every_method_has_its_blank(self) -> None:
-        for slug, found in methods().items():
-            bound = bind(found, Sheet(found.example.options, found.example.instruments))
+        for slug, declared in methods().items():
+            bound = bind(declared, Sheet(declared.example.options, declared.example.instruments))
             form = blank_form(bound)
             blanks = [*form.once, *form.each, *(column for series in form.series for column in series.columns)]
             with self.subTest(slug):
-                self.assertEqual({one.label for one in blanks}, {bound.worded(part.label) for part in bound.parts})
+                self.assertEqual({blank.label for blank in blanks}, {bound.worded(part.label) for part in bound.parts})
                 self.assertNotIn("{", str(form))

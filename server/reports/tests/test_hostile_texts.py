@@ -37,8 +37,8 @@ class Spreadsheets(Room):
         titrate(client, self.bench, ("0.24", "21.78"), ("0.10", "21.64"))
         report = report_of(self.bench, self.instructor)
         first = replace(report.evaluation.results[0], label="=cmd|x", unit="@SUM(1)", value=-1.5)
-        said = results_csv(replace(report, evaluation=replace(report.evaluation, results=[first])))
-        row = list(csv.reader(io.StringIO(said)))[1]
+        text = results_csv(replace(report, evaluation=replace(report.evaluation, results=[first])))
+        row = list(csv.reader(io.StringIO(text)))[1]
         self.assertIn("'=cmd|x", row)
         self.assertIn("'@SUM(1)", row)
         self.assertIn("-1.5", row)  # a number stays a number

@@ -38,7 +38,7 @@ class OfAStudent(Room):
         for other in (self.neighbour.pk, self.instructor.pk, 10**20, "x", "", f" {self.student.pk}"):
             self.assertEqual(client.get(f"{self.address}?student={other}").status_code, 404, other)
         each = client.get(f"/api/benches/{self.bench.pk}/report").json()["each"]
-        self.assertEqual([one["name"] for one in each], ["Sami"])
+        self.assertEqual([report["name"] for report in each], ["Sami"])
 
     def test_their_work_before_class_is_in_it_and_nobody_elses(self) -> None:
         asked = {"tasks": ["plan_line_1"], "questions": ["Why hydrogen?"]}

@@ -38,7 +38,7 @@ class Behind(Room):
         [(bench, text)] = self.late()
         self.assertEqual(bench, self.other_bench.number)
         self.assertIn("10 of the session", text)
-        need = next(one for one in self.floor()["needs"] if one["what"] == "may not finish")
+        need = next(need for need in self.floor()["needs"] if need["what"] == "may not finish")
         write(self.as_(self.instructor), self.other_bench, entry("seen", need["id"]))
         self.assertEqual(self.late(), [])
 

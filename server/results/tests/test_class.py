@@ -2,14 +2,11 @@
 
 from typing import Any
 
-from django.db import connection
-from django.test.utils import CaptureQueriesContext
-
 from chromata_core.methods.registry import method
 from chromata_core.sheet.example import example_sheet
 from labs import actions
 from labs.models import Bench, Session
-from labs.tests.room import TRUE, WHEN, Room, entry, person, signed_in, titrate, write
+from labs.tests.room import TRUE, WHEN, Room, entry, person, queries_of, signed_in, titrate, write
 from people.models import Person, Role, Section
 
 TITRES = (("0.22", "18.47"), ("1.05", "19.36")), (("0.22", "18.57"), ("1.05", "19.46"))
@@ -30,10 +27,10 @@ class TheClass(Room):
 
     def test_every_bench_beside_the_accepted_value(self) -> None:
         page = self.page()
-        [result] = [one for one in page["results"] if one["key"] == "c_s"]
-        self.assertEqual([one["bench"] for one in result["comparison"]["products"][0]["results"]], [1, 2])
+        [result] = [result for result in page["results"] if result["key"] == "c_s"]
+        self.assertEqual([result["bench"] for result in result["comparison"]["products"][0]["results"]], [1, 2])
         self.assertAlmostEqual(result["comparison"]["products"][0]["accepted"], float(TRUE))
-        self.assertEqual([one["number"] for one in page["benches"]], [1, 2])
+        self.assertEqual([bench["number"] for bench in page["benches"]], [1, 2])
 
     def test_who_may_see_what(self) -> None:
         address = f"/api/sessions/{self.session.pk}/class"
@@ -45,12 +42,12 @@ class TheClass(Room):
         ):
             self.assertNotIn(TRUE.encode(), hidden.content)
         projected = self.page(projector="true")
-        self.assertEqual([one["team"] for one in projected["benches"]], [[], []])
+        self.assertEqual([bench["team"] for bench in projected["benches"]], [[], []])
         self.assertNotEqual(self.page()["benches"][0]["team"], [])
 
     def test_a_bench_is_left_out_with_a_reason_and_counts_again(self) -> None:
         left = self.leave_out("Their pipette was a 25 mL one.").json()
-        product = next(one for one in left["results"] if one["key"] == "c_s")["comparison"]["products"][0]
+        product = next(result for result in left["results"] if result["key"] == "c_s")["comparison"]["products"][0]
         self.assertEqual((product["n"], len(product["results"])), (1, 2))
         self.assertEqual(left["benches"][0]["left_out"], "Their pipette was a 25 mL one.")
         self.assertIn("left bench 1 out of the class", self.session.deeds.order_by("-pk")[0].what)
@@ -63,7 +60,7 @@ class TheClass(Room):
 
     def test_slips_of_the_class_are_named_to_who_teaches_alone(self) -> None:
         write(signed_in(self.student), self.bench, entry("own.V_mean", "18.92"))
-        [cause] = [one for one in self.page()["causes"] if one["kind"] == "own"]
+        [cause] = [cause for cause in self.page()["causes"] if cause["kind"] == "own"]
         self.assertEqual(cause["benches"], [1])
         mine = signed_in(self.student).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["own"][0]
         self.assertEqual((mine["says"], mine["away"]), ("", None))
@@ -82,9 +79,9 @@ class TheClass(Room):
             late = bench.team.filter(section=other).exists()
             titrate(signed_in(self.instructor), bench, *TITRES[late])
         page = signed_in(self.instructor).get(f"/api/sessions/{session.pk}/class").json()
-        said = next(one for one in page["results"] if one["key"] == "c_s")["sections"]
-        self.assertIn("Evening lies above Group", said)
-        self.assertEqual([one["sections"] for one in self.page()["results"] if one["key"] == "c_s"], [""])
+        sections = next(result for result in page["results"] if result["key"] == "c_s")["sections"]
+        self.assertIn("Evening lies above Group", sections)
+        self.assertEqual([result["sections"] for result in self.page()["results"] if result["key"] == "c_s"], [""])
 
     def test_one_line_for_those_that_work_alike(self) -> None:
         """A line through two different cells says nothing of either."""
@@ -100,10 +97,10 @@ class TheClass(Room):
         session = actions.plan_session(self.section, "nernst", "Cells", "1", WHEN, 90, {}, {}, 4, samples)
         actions.open_session(session)
         for bench in session.benches.all():
-            entries = [entry(one.key, one.text, one.trial, index=one.index) for one in given]
+            entries = [entry(row.key, row.text, row.trial, index=row.index) for row in given]
             write(signed_in(self.instructor), bench, *entries)
         page = signed_in(self.instructor).get(f"/api/sessions/{session.pk}/class").json()
-        return [(one["of"], len(one["chart"]["lines"][0]["points"])) for one in page["pooled"]]
+        return [(row["of"], len(row["chart"]["lines"][0]["points"])) for row in page["pooled"]]
 
     def test_a_session_without_results_has_a_page(self) -> None:
         session = actions.plan_session(self.section, "hydrate", "Salt", "1", WHEN, 90, {}, {}, 2, [])
@@ -112,9 +109,7 @@ class TheClass(Room):
 
     def test_it_asks_no_more_for_more_benches(self) -> None:
         def asked(session: Session) -> int:
-            with CaptureQueriesContext(connection) as queries:
-                signed_in(self.instructor).get(f"/api/sessions/{session.pk}/class")
-            return len(queries)
+            return len(queries_of(signed_in(self.instructor), f"/api/sessions/{session.pk}/class"))
 
         few = asked(self.session)
         options = {"c_t": "0.1026", "rough_trial": "no"}

@@ -32,20 +32,22 @@ class OverTheYears(Room):
     def seen(self, who: Any = None) -> Any:
         answer = self.as_(who or self.instructor).get(PATH)
         self.assertEqual(answer.status_code, 200, answer.content)
-        return next((one for one in answer.json()["results"] if one["key"] == "c_s"), None)
+        return next((result for result in answer.json()["results"] if result["key"] == "c_s"), None)
 
     def test_each_year_with_its_mean_and_the_last_beside_those_before(self) -> None:
         """20.00 mL are 0.1026 mol/L; 19.60 and 19.64 mL 1.9 % less."""
         self.held(0, "20.00", "20.02", "19.98")
         self.held(1, "20.01", "19.99", "20.00")
         last = self.held(2, "19.60", "19.64", "19.62")
-        found = self.seen()["found"]
-        self.assertEqual([one["mean"] for one in found["times"]], ["0.1026 mol/L", "0.1026 mol/L", "0.1007 mol/L"])
-        self.assertEqual([one["n"] for one in found["times"]], [3, 3, 3])
-        self.assertEqual(found["times"][2]["away"], "−1.9 %")
-        self.assertIn("lower than chance", found["sentence"])
+        over_time = self.seen()["found"]
+        self.assertEqual(
+            [time["mean"] for time in over_time["times"]], ["0.1026 mol/L", "0.1026 mol/L", "0.1007 mol/L"]
+        )
+        self.assertEqual([time["n"] for time in over_time["times"]], [3, 3, 3])
+        self.assertEqual(over_time["times"][2]["away"], "−1.9 %")
+        self.assertIn("lower than chance", over_time["sentence"])
         self.assertEqual(self.seen()["sessions"][-1], last.pk)
-        self.assertIn("rough", found["chart"]["sentence"])
+        self.assertIn("rough", over_time["chart"]["sentence"])
 
     def test_what_is_left_out_does_not_count(self) -> None:
         session = self.held(0, "20.00", "20.00", "15.00")
@@ -65,8 +67,8 @@ class OverTheYears(Room):
     def test_where_trials_are_planned_each_of_them_has_its_history(self) -> None:
         actions.close_session(filled(self.section, "volumetric-calibration").session)
         answer = self.as_(self.instructor).get("/api/methods/volumetric-calibration/history").json()
-        self.assertGreater(len({one["trial"] for one in answer["results"]}), 1)
-        self.assertTrue(all(one["found"]["times"] for one in answer["results"]))
+        self.assertGreater(len({result["trial"] for result in answer["results"]}), 1)
+        self.assertTrue(all(result["found"]["times"] for result in answer["results"]))
 
     def test_a_class_that_worked_in_another_unit_is_turned_into_the_first_one_s(self) -> None:
         """Both classes burnt alike: 1 kcal is 4.184 kJ; what is shown must not jump by that."""
@@ -74,7 +76,7 @@ class OverTheYears(Room):
             actions.close_session(filled(self.section, "food-calorimetry", {"energies": unit}).session)
         answer = self.as_(self.instructor).get("/api/methods/food-calorimetry/history").json()
         for result in answer["results"]:
-            means = {one["mean"] for one in result["found"]["times"]}
+            means = {time["mean"] for time in result["found"]["times"]}
             self.assertEqual(len(means), 1, result["label"])
 
 
@@ -94,7 +96,7 @@ class Drift(Room):
             Calibration.objects.create(
                 owner=self.instructor, name="Blue", base="pipette-20-a", points=points, source=""
             )
-        found = self.as_(self.instructor).get("/api/stock").json()["over_time"]
-        self.assertEqual([one["name"] for one in found], ["Acid", "Blue, set to 20"])
-        self.assertIn("4 times, in the middle 0.1002 mol/L", found[0]["chart"]["sentence"])
+        charts = self.as_(self.instructor).get("/api/stock").json()["over_time"]
+        self.assertEqual([chart["name"] for chart in charts], ["Acid", "Blue, set to 20"])
+        self.assertIn("4 times, in the middle 0.1002 mol/L", charts[0]["chart"]["sentence"])
         self.assertEqual(self.as_(self.stranger).get("/api/stock").json()["over_time"], [])

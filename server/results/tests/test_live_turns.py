@@ -64,7 +64,7 @@ class LiveTurns(Room):
         bench = self.rates.benches.get(number=3)
         told = self.as_(self.instructor).get(f"/api/benches/{bench.pk}").json()["targets"]
         begins = timezone.localtime(self.rates.starts_at)
-        self.assertEqual([one["label"] for one in told[:2]], ["Bath 1, 40 °C", "Bath 1, 60 °C"])
+        self.assertEqual([turn["label"] for turn in told[:2]], ["Bath 1, 40 °C", "Bath 1, 60 °C"])
         self.assertGreaterEqual(told[0]["text"], f"{begins:%H:%M}")
         self.assertLess(told[0]["text"], told[1]["text"])
 

@@ -56,7 +56,7 @@ class OwnWorkFirst(Room):
         seen = self.view(bench)["evaluation"]
         self.assertEqual(seen["results"], [])
         self.assertEqual(
-            [one["sentence"] for one in seen["own"]],
+            [answer["sentence"] for answer in seen["own"]],
             ["Your readings give the same.", "Not yet. What differs was done in this line."],
         )
         write(client, bench, entry("own.c_s", "93.8 mmol/L"))
@@ -112,6 +112,6 @@ class OwnWorkFirst(Room):
             entry("own.c_s", "1,2e-3 mol/L"), entry("own.c_s", "3.4·10^-2"), entry("own.c_s", "about 5"),
             entry("own.c_s", "mol"), entry("own.c_s", "5 kg"), entry("own.c_s", "0", 1), entry("own.nothing", "1"),
         )  # fmt: skip
-        self.assertEqual([one["kept"] for one in kept], [True, True, False, False, False, False, False])
+        self.assertEqual([entry["kept"] for entry in kept], [True, True, False, False, False, False, False])
         self.assertIn("not one number", kept[2]["problem"])
         self.assertTrue(json.dumps(self.view(bench)))

@@ -5,13 +5,9 @@ Bench 1 finds 0.1026 · 18.28 / 20.00 = 0.093776 mol/L in the first part, bench 
 
 from typing import Any
 
-from django.db import connection
-from django.test import Client
-from django.test.utils import CaptureQueriesContext
-
 from labs import actions
 from labs.models import Bench, Session
-from labs.tests.room import Room, entry, signed_in, titrate, write
+from labs.tests.room import Room, entry, queries_of, signed_in, titrate, write
 
 OWN = {"c_t": {"key": "c_s", "trial": None, "of": "bench"}}
 OF_CLASS = {"c_t": {"key": "c_s", "trial": None, "of": "class"}}
@@ -57,13 +53,13 @@ class Parts(Room):
     def test_what_a_bench_finds_it_goes_on_with(self) -> None:
         there, here = self.opened()
         told = self.state(here)["evaluation"]
-        self.assertIn("c_t-awaited", [one["code"] for one in told["findings"]])
+        self.assertIn("c_t-awaited", [finding["code"] for finding in told["findings"]])
         self.assertEqual(told["handed"][0]["why"], "“Concentration of the sample” is not found yet")
         self.assertAlmostEqual(self.value(here), 0.1 * 17.44 / 20, 9)
         titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
         told = self.state(here)["evaluation"]
         self.assertTrue(told["handed"][0]["text"].startswith("0.09378 ± "))
-        self.assertNotIn("c_t-awaited", [one["code"] for one in told["findings"]])
+        self.assertNotIn("c_t-awaited", [finding["code"] for finding in told["findings"]])
         self.assertAlmostEqual(self.value(here), 0.09378 * 17.44 / 20, 9)
         labels = [line["label"] for line in told["results"][0]["budget"]]
         self.assertIn("“Standardise”, bench 1", labels)
@@ -121,7 +117,7 @@ class Parts(Room):
         places = {"places": [{"person": self.student.pk, "bench": 2}, {"person": self.neighbour.pk, "bench": 1}]}
         self.as_(self.instructor).put(f"/api/sessions/{self.first.pk}/teams", places, "application/json")
         second = self.second()
-        numbers = {one.team.get().pk: one.number for one in second.benches.all()}
+        numbers = {bench.team.get().pk: bench.number for bench in second.benches.all()}
         self.assertEqual(numbers, {self.student.pk: 2, self.neighbour.pk: 1})
 
     def test_a_student_goes_from_part_to_part_at_their_own_bench_alone(self) -> None:
@@ -138,23 +134,23 @@ class Parts(Room):
         there, here = self.opened()
         titrate(signed_in(self.instructor), there, *FIRST_TRIALS)
         for path in ("", "/report", "/files/data.json"):
-            found = signed_in(self.student).get(f"/api/benches/{here.pk}{path}").content
-            self.assertNotIn(b"0.0937", found, path)
+            content = signed_in(self.student).get(f"/api/benches/{here.pk}{path}").content
+            self.assertNotIn(b"0.0937", content, path)
         self.assertEqual(self.state(here)["evaluation"]["handed"][0]["why"], "work it out there first")
         write(signed_in(self.student), there, entry("own.c_s", "0.0938"))
         self.assertAlmostEqual(self.value(here), 0.09378 * 17.44 / 20, 9)
 
     def test_what_cannot_be_is_refused_with_a_sentence(self) -> None:
         gone = {"c_t": {"key": "gone", "of": "bench"}}
-        for more, said in (
+        for more, sentence in (
             ({"takes": gone}, "finds nothing that could stand for “c_t”"),
             ({"takes": {"c_t": {"key": "c_s", "trial": 3, "of": "bench"}}}, "finds nothing"),
             ({"follows": 10**6}, "Choose one of your own sessions"),
             ({"takes": {"c_t": {"key": "c_s", "of": "nobody"}}}, "nobody"),
         ):
             answer = self.ask("Use it", {}, **{"follows": self.first.pk, "takes": OWN, **more})
-            self.assertIn(answer.status_code, (400, 422), said)
-            self.assertIn(said, answer.content.decode())
+            self.assertIn(answer.status_code, (400, 422), sentence)
+            self.assertIn(sentence, answer.content.decode())
         section = {"name": "Theirs", "term": "Spring"}
         theirs = signed_in(self.stranger).post("/api/sections", section, "application/json").json()["line"]["id"]
         answer = self.ask("Use it", {}, self.stranger, follows=self.first.pk, takes=OWN, section=theirs)
@@ -196,25 +192,18 @@ class Parts(Room):
         self.opened()
         floor = f"/api/sessions/{self.first.followed_by.get().pk}/floor"
         client = signed_in(self.instructor)
-        two = self.queries_of(client, floor)
+        two = queries_of(client, floor)
         self.first.refresh_from_db()
         many = self.plan("Many", FIRST, benches=12)
         wide = self.plan("Wide", {"rough_trial": "no"}, follows=many.pk, takes=OWN, benches=12)
         for session in (many, wide):
             actions.open_session(session)
-        self.assertLessEqual(self.queries_of(client, f"/api/sessions/{wide.pk}/floor"), two)
-
-    def queries_of(self, client: Client, address: str) -> int:
-        """How many queries ``address`` costs when it is asked again; counted before another request clears the log."""
-        client.get(address)
-        with CaptureQueriesContext(connection) as asked:
-            client.get(address)
-        return len(asked)
+        self.assertLessEqual(len(queries_of(client, f"/api/sessions/{wide.pk}/floor")), len(two))
 
     def test_what_could_be_taken_is_told_to_who_plans_alone(self) -> None:
         address, asked = f"/api/sessions/{self.first.pk}/takings", {"method": "ion-exchange-titration"}
         told = self.as_(self.instructor).post(address, asked, "application/json").json()
-        self.assertEqual([(one["option"], one["offered"][0]["key"]) for one in told], [("c_t", "c_s")])
+        self.assertEqual([(offer["option"], offer["offered"][0]["key"]) for offer in told], [("c_t", "c_s")])
         for who, code in ((self.assistant, 403), (self.student, 403), (self.stranger, 404)):
             self.assertEqual(self.as_(who).post(address, asked, "application/json").status_code, code)
         wrong = self.as_(self.instructor).post(

@@ -18,11 +18,11 @@ class SamplesHere(Room):
         return self.as_(self.instructor).post("/api/sessions", body, "application/json")
 
     def opened(self, **changes: Any) -> Session:
-        found = Session.objects.get(pk=self.plan(**changes).json()["card"]["id"])
-        answer = self.act(found, "open")
+        session = Session.objects.get(pk=self.plan(**changes).json()["card"]["id"])
+        answer = self.act(session, "open")
         self.assertEqual(answer.status_code, 200, answer.content)
-        found.refresh_from_db()
-        return found
+        session.refresh_from_db()
+        return session
 
     def act(self, session: Session, action: str) -> Any:
         return self.as_(self.instructor).post(
@@ -37,7 +37,7 @@ class SamplesHere(Room):
 
     def test_each_place_has_a_record_for_each_sample_and_one_team(self) -> None:
         plan = self.plan().json()
-        self.assertEqual([(one["number"], one["sample"]) for one in plan["benches"]],
+        self.assertEqual([(bench["number"], bench["sample"]) for bench in plan["benches"]],
                          [(1, "Kettle A, Kettle B"), (2, "Kettle A, Kettle B")])  # fmt: skip
         self.assertEqual((plan["card"]["benches"], plan["card"]["students"]), (2, 2))
         session = Session.objects.get(pk=plan["card"]["id"])
@@ -66,9 +66,9 @@ class SamplesHere(Room):
         self.assertEqual(self.view(first)["beside"], [])
         titrate(signed_in(self.student), second, ("0.00", "11.20"), ("0.00", "11.21"))
         seen = self.view(first)
-        self.assertEqual([one["label"] for one in seen["samples"]], ["Kettle A", "Kettle B"])
+        self.assertEqual([sample["label"] for sample in seen["samples"]], ["Kettle A", "Kettle B"])
         [beside] = seen["beside"]
-        [pair] = [one for one in beside["pairs"] if one["key"] == "c_s"]
+        [pair] = [pair for pair in beside["pairs"] if pair["key"] == "c_s"]
         self.assertEqual(beside["sample"], "Kettle B")
         self.assertTrue(pair["own"].startswith("0.11496"), pair)
         self.assertIn("100 % more than Kettle B: further apart than both are known to", pair["sentence"])
@@ -84,10 +84,10 @@ class SamplesHere(Room):
         write(signed_in(self.student), second, entry("V_s", "20.00"))
         write(signed_in(self.student), second, entry("call", "Help"))
         floor = self.as_(self.instructor).get(f"/api/sessions/{session.pk}/floor").json()
-        self.assertEqual([one["number"] for one in floor["benches"]], [1, 2])
+        self.assertEqual([bench["number"] for bench in floor["benches"]], [1, 2])
         tile = floor["benches"][first.number - 1]
         self.assertEqual((tile["id"], tile["sample"], tile["call"]), (second.pk, "Kettle B", "Help"))
-        self.assertEqual([one["bench"] for one in tile["samples"]], [first.pk, second.pk])
+        self.assertEqual([sample["bench"] for sample in tile["samples"]], [first.pk, second.pk])
 
     def test_samples_are_chosen_for_otherwise(self) -> None:
         """Two salts at a bench, each with its own molar mass; what does not fit is refused with a sentence."""
@@ -117,9 +117,9 @@ class SamplesHere(Room):
             vinegar, lemon = self.mine(session)
             for bench in (vinegar, lemon):
                 titrate(signed_in(self.student), bench, ("0.00", "20.00"), ("0.00", "20.00"))
-            found = [self.view(bench)["evaluation"]["results"][0]["value"] for bench in (vinegar, lemon)]
-            self.assertAlmostEqual(found[0], 0.1026, 6)
-            self.assertAlmostEqual(found[1], 0.1026 / 3, 6)
+            values = [self.view(bench)["evaluation"]["results"][0]["value"] for bench in (vinegar, lemon)]
+            self.assertAlmostEqual(values[0], 0.1026, 6)
+            self.assertAlmostEqual(values[1], 0.1026 / 3, 6)
         # what was chosen for all by hand stays
         session = self.opened(options={"c_t": "0.1026", "z_s": "2"}, samples=[{"name": "Vinegar"}, citric])
         self.assertEqual([bench.options["z_s"] for bench in self.mine(session)], ["2", "2"])
@@ -132,13 +132,13 @@ class SamplesHere(Room):
     def test_what_cannot_be_is_refused_and_leaves_nothing(self) -> None:
         before = Session.objects.count(), Sample.objects.count()
         many = [{"name": f"S{n}"} for n in range(12)]
-        for changes, said in (
+        for changes, sentence in (
             ({"samples": [{"name": "A"}, {"name": " a "}]}, "Two samples are called"),
             ({"samples": many, "benches": 48}, "576 records"),
         ):
             answer = self.plan(**changes)
             self.assertEqual(answer.status_code, 422)
-            self.assertIn(said, answer.json()["problems"][0])
+            self.assertIn(sentence, answer.json()["problems"][0])
         self.assertEqual((Session.objects.count(), Sample.objects.count()), before)
 
     def test_a_bench_of_others_stays_closed(self) -> None:
@@ -153,7 +153,7 @@ class SamplesHere(Room):
         written = write(
             signed_in(self.student), first, entry("V_flask", "10", None), entry("V_std", "2.0", None, index=1)
         )
-        self.assertTrue(all(one["kept"] for one in written), written)
+        self.assertTrue(all(entry["kept"] for entry in written), written)
         offered = self.view(second)["read_before"]
         self.assertEqual([(o["key"], o["index"], o["text"], o["sample"]) for o in offered],
                          [("V_flask", None, "10", "Kettle B"), ("V_std", 1, "2.0", "Kettle B")])  # fmt: skip

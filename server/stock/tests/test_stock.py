@@ -44,10 +44,10 @@ class Stock(Room):
 
     def test_a_standardised_titrant_carries_its_uncertainty(self) -> None:
         bench = filled(self.section, "standardisation")
-        found = evaluated(bench).results[0]
+        result = evaluated(bench).results[0]
         solution = self.store(bench, "Acid, jug 2").json()["solutions"][0]
-        self.assertAlmostEqual(float(solution["concentration"]), found.value, places=5)
-        self.assertAlmostEqual(float(solution["limit"]), found.expanded, places=5)
+        self.assertAlmostEqual(float(solution["concentration"]), result.value, places=5)
+        self.assertAlmostEqual(float(solution["limit"]), result.expanded, places=5)
         options = {"c_t": solution["concentration"], "c_t.limit": solution["limit"]}
         titration = method("acid-base-titration")
         given = example_sheet(titration).given

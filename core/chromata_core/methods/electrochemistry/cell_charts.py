@@ -51,37 +51,37 @@ class LadderOfHalfCells(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """As soon as the measured pairs connect all metals; the last metal stands at its standard value."""
-        found = rungs(at, self.reading)
-        if found is None:
+        ladder = rungs(at, self.reading)
+        if ladder is None:
             return None
         foot = metal_potential(pairs_of(at)[-1].minus)
-        order = sorted(found.potentials, key=found.potentials.__getitem__, reverse=True)
-        shown = {metal: found.potentials[metal] + foot for metal in order}
-        said = ", ".join(f"{metal} {plain(shown[metal], 3)}" for metal in order)
-        fit = f" The pairs fit it within {plain(found.s, 3)} V." if len(found.residuals) >= len(order) else ""
+        order = sorted(ladder.potentials, key=ladder.potentials.__getitem__, reverse=True)
+        shown = {metal: ladder.potentials[metal] + foot for metal in order}
+        sentence = ", ".join(f"{metal} {plain(shown[metal], 3)}" for metal in order)
+        fit = f" The pairs fit it within {plain(ladder.s, 3)} V." if len(ladder.residuals) >= len(order) else ""
         return Chart(
-            self.key, self.title, "", "V against the standard hydrogen electrode", f"From above: {said} V.{fit}",
+            self.key, self.title, "", "V against the standard hydrogen electrode", f"From above: {sentence} V.{fit}",
             [ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
             [], [], ticks=[(1.0, "measured here"), (2.0, "standard values")],
         )  # fmt: skip
 
     def statistics(self, at: Context) -> list[Statistic]:
         """Every half-cell against the one at the foot, and what is left over where more pairs than needed were read."""
-        found = rungs(at, self.reading)
-        if found is None:
+        ladder = rungs(at, self.reading)
+        if ladder is None:
             return []
         foot = pairs_of(at)[-1].minus
-        spare = len(found.residuals) - len(found.potentials) + 1
-        rising = sorted(found.potentials.items(), key=lambda rung: -rung[1])
+        spare = len(ladder.residuals) - len(ladder.potentials) + 1
+        rising = sorted(ladder.potentials.items(), key=lambda rung: -rung[1])
         told = [
-            with_u(self.title, f"{metal} against {foot}", volts, found.u[metal], "V")
+            with_u(self.title, f"{metal} against {foot}", volts, ladder.u[metal], "V")
             if spare
             else Statistic(self.title, f"{metal} against {foot}", volts, "V", f"{plain(volts, 3)} V")
             for metal, volts in rising
             if metal != foot
         ]
         if spare:
-            told.append(without_u(self.title, "Residual standard deviation", found.s, "V"))
+            told.append(without_u(self.title, "Residual standard deviation", ladder.s, "V"))
             told.append(Statistic(self.title, "Degrees of freedom", float(spare), "", str(spare)))
         return told
 
@@ -96,13 +96,13 @@ class PairResiduals(Draws):
 
     def draw(self, at: Context) -> Chart | None:
         """Where more pairs were measured than the ladder needs."""
-        found = rungs(at, self.reading)
-        if found is None or len(found.residuals) < len(found.potentials):
+        ladder = rungs(at, self.reading)
+        if ladder is None or len(ladder.residuals) < len(ladder.potentials):
             return None
-        left = [(float(n), value) for n, value in enumerate(found.residuals.values(), 1)]
-        (plus, minus), off = max(found.residuals.items(), key=lambda item: abs(item[1]))
+        left = [(float(n), value) for n, value in enumerate(ladder.residuals.values(), 1)]
+        (plus, minus), off = max(ladder.residuals.items(), key=lambda item: abs(item[1]))
         return Chart(
             self.key, self.title, "", "measured − ladder, V", f"The largest is {plain(off, 3)} V, {plus}–{minus}.",
             [ChartLine("Residual", "bars", left)], [ChartMark("ladder", y=0.0)], [],
-            ticks=[(float(n), f"{a}–{b}") for n, (a, b) in enumerate(found.residuals, 1)],
+            ticks=[(float(n), f"{a}–{b}") for n, (a, b) in enumerate(ladder.residuals, 1)],
         )  # fmt: skip

@@ -64,13 +64,13 @@ class BadContact(Looks):
 
     def look(self, at: Context) -> Iterator[Finding]:
         """At most one finding: a single contact stands out, two hide each other."""
-        found = rungs(at, self.reading)
-        if found is None or found.suspect is None:
+        ladder = rungs(at, self.reading)
+        if ladder is None or ladder.suspect is None:
             return
-        plus, minus = found.suspect
+        plus, minus = ladder.suspect
         pairs = enumerate(pairs_of(at), 1)
-        trial = at.last_try(next(n for n, pair in pairs if (pair.plus, pair.minus) == found.suspect))
-        off = found.residuals[found.suspect]
+        trial = at.last_try(next(n for n, pair in pairs if (pair.plus, pair.minus) == ladder.suspect))
+        off = ladder.residuals[ladder.suspect]
         yield Finding(
             "bad-contact", "repeat", f"{METALS[plus].capitalize()}–{METALS[minus]} disagrees with all the other pairs.",
             f"The path through the others leads elsewhere; it stands {plain(off, 3)} V off the ladder.",

@@ -52,19 +52,19 @@ class GateOpen(Looks):
         assert isinstance(reading, Series)
         gate = at.reading(reading.beside)
         assert isinstance(gate, Series) and isinstance(gate.until, ComesOut)
-        made, value = at.bound.series(self.last, None), at.value(gate.until.quantity, None)
-        if not made or value is None:
+        readings, value = at.bound.series(self.last, None), at.value(gate.until.quantity, None)
+        if not readings or value is None:
             return
-        said = at.said(gate.until.quantity, value)
+        amount = at.said(gate.until.quantity, value)
         if gate.until.good(at, None):
-            yield Finding("gate", "keep", f"{said}: as predicted. Go on.", "", "", self.last, None, len(made))
+            yield Finding("gate", "keep", f"{amount}: as predicted. Go on.", "", "", self.last, None, len(readings))
             return
         over = gate.until.met(at, gate.key, None)
         do = "The plan goes on: say in the conclusion that it never came out." if over else self.do
         yield Finding(
-            "gate", "look" if over else "repeat", f"{said} of what was predicted.",
+            "gate", "look" if over else "repeat", f"{amount} of what was predicted.",
             f"{self.why} {at.number(gate.until.low)} to {at.number(gate.until.high)} % is asked for.", do,
-            self.last, None, len(made), word="Show me the joints, and the clamp.",
+            self.last, None, len(readings), word="Show me the joints, and the clamp.",
         )  # fmt: skip
 
 
@@ -83,26 +83,26 @@ class Between(Draws):
     def draw(self, at: Context) -> Chart | None:
         """From the first trial whose amount is known; each is drawn on the scale of its own two ends."""
         amount, share = at.quantity(self.amount), at.quantity(self.share)
-        found = []
+        points = []
         for trial in at.trials(valid=False):
             values = [at.value(key, trial) for key in (self.amount, self.low, self.high)]
             n, low, high = (value or 0.0 for value in values)
             if None not in values and high > low:
-                found.append((trial, n, low, high))
-        if not found:
+                points.append((trial, n, low, high))
+        if not points:
             return None
         lines = [
             ChartLine(at.trial_name(t).capitalize(), "dots", [(n, 100 * (n - low) / (high - low))])
-            for t, n, low, high in found
+            for t, n, low, high in points
         ]
-        trial, n, low, high = found[-1]
+        trial, n, low, high = points[-1]
         inside = "inside" if low <= n <= high else "outside"
-        said = (
+        sentence = (
             f"{at.trial_name(trial).capitalize()}: {at.said(self.amount, n)}, {inside} the {at.said(self.low, low)} to "
             f"{at.said(self.high, high)} that {self.mixture} of this mass can give."
         )
         ends = ChartLine("Mixtures", "path", [(low, 0.0), (high, 100.0)])
         return Chart(
-            self.key, self.title, axis(amount.label, amount.unit), axis(share.label, share.unit), said, [ends, *lines],
+            self.key, self.title, axis(amount.label, amount.unit), axis(share.label, share.unit), sentence, [ends, *lines],
             [ChartMark("least", x=low), ChartMark("most", x=high)], [ChartArea("possible", (low, high), (0.0, 100.0))],
         )  # fmt: skip

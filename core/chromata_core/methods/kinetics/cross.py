@@ -47,7 +47,7 @@ WASTE = "Sulfur is filtered off or collected; the liquid is neutral salt once th
 
 def runs(trial: int, *rows: tuple[str, str, str]) -> tuple[tuple[str, int, int | None, str], ...]:
     """The runs of one trial of an example: both temperatures and the time."""
-    made: list[tuple[str, int, int | None, str]] = [("clear", trial, None, "clear")]
+    readings: list[tuple[str, int, int | None, str]] = [("clear", trial, None, "clear")]
     for index, row in enumerate(rows, 1):
-        made += [(key, trial, index, text) for key, text in zip(("T_a", "T_b", "t"), row, strict=True)]
-    return tuple(made)
+        readings += [(key, trial, index, text) for key, text in zip(("T_a", "T_b", "t"), row, strict=True)]
+    return tuple(readings)

@@ -29,13 +29,13 @@ class RepeatsAgree(Ends):
 
     def met(self, at: Context, key: str, trial: int | None) -> bool:
         """Whether two agree, or the last run that is asked for was made."""
-        made = [float(typed.value) for typed in at.bound.series(self.of, trial)]
-        return len(made) >= at.number(self.most) or self.agree(at, made)
+        times = [float(typed.value) for typed in at.bound.series(self.of, trial)]
+        return len(times) >= at.number(self.most) or self.agree(at, times)
 
-    def agree(self, at: Context, made: list[float]) -> bool:
+    def agree(self, at: Context, times: list[float]) -> bool:
         """Whether two neighbours in size differ by no more than that share of their mean."""
         near = float(at.number(self.within)) / 200
-        ordered = sorted(made)
+        ordered = sorted(times)
         return any(b - a <= near * (a + b) for a, b in pairwise(ordered))
 
 
@@ -51,14 +51,14 @@ class Repeats(Looks):
         assert isinstance(base, Series) and isinstance(base.until, RepeatsAgree)
         rule = base.until
         for trial in at.trials():
-            made = at.bound.series(rule.of, trial)
-            if len(made) < 2 or rule.agree(at, [float(typed.value) for typed in made]):
+            readings = at.bound.series(rule.of, trial)
+            if len(readings) < 2 or rule.agree(at, [float(typed.value) for typed in readings]):
                 continue
-            over = len(made) >= at.number(rule.most)
+            over = len(readings) >= at.number(rule.most)
             yield Finding(
                 "repeats-apart", "look" if over else "repeat",
-                f"{made[-2].text} and {made[-1].text} are too far apart.",
+                f"{readings[-2].text} and {readings[-1].text} are too far apart.",
                 f"Two runs of the same kind must lie within {at.number(rule.within)} %.",
-                "Say so in the conclusion." if over else "Make another run.", rule.of, trial, len(made),
+                "Say so in the conclusion." if over else "Make another run.", rule.of, trial, len(readings),
                 word="Were both tubes at the same temperature? Once more.",
             )  # fmt: skip

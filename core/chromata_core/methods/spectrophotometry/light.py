@@ -282,11 +282,14 @@ FAULTS = (
 
 def standards(*points: tuple[str, str]) -> tuple[tuple[str, None, int | None, str], ...]:
     """The line of an example, (stock in mL, absorbance), under both scales."""
-    made: list[tuple[str, None, int | None, str]] = [("zero", None, None, "zero"), ("V_flask", None, None, "10.00")]
-    made += [(key, None, None, text) for key, text in both("match", "0.004")]
+    readings: list[tuple[str, None, int | None, str]] = [("zero", None, None, "zero"), ("V_flask", None, None, "10.00")]
+    readings += [(key, None, None, text) for key, text in both("match", "0.004")]
     for index, (volume, absorbance) in enumerate(points, 1):
-        made += [("V_std", None, index, volume), *((key, None, index, text) for key, text in both("std", absorbance))]
-    return tuple(made)
+        readings += [
+            ("V_std", None, index, volume),
+            *((key, None, index, text) for key, text in both("std", absorbance)),
+        ]
+    return tuple(readings)
 
 
 def read(trial: int, index: int, absorbance: str) -> tuple[tuple[str, int, int, str], ...]:

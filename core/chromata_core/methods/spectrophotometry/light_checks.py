@@ -78,8 +78,8 @@ class BlankStale(Looks):
 
 
 def _first(at: Context, keys: tuple[str, ...]) -> tuple[Place, float] | None:
-    made = [(place, time) for place, time in at.bound.times.items() if place.key in keys]
-    return min(made, key=lambda pair: pair[1], default=None)
+    stamps = [(place, time) for place, time in at.bound.times.items() if place.key in keys]
+    return min(stamps, key=lambda pair: pair[1], default=None)
 
 
 @dataclass(frozen=True, slots=True)
@@ -217,33 +217,33 @@ class OffTheLine(Looks):
             return
         given = bool(self.top) and at.reading(reading.until.standards) is None
         for trial in at.trials():
-            made = at.bound.series(self.signal, trial)
+            readings = at.bound.series(self.signal, trial)
             values, known = at.listed(self.absorbances, trial), at.listed(self.standards, None)
-            if not made or len(values) < len(made) or not (known or given):
+            if not readings or len(values) < len(readings) or not (known or given):
                 continue
             low, high = (-inf, float(at.number(self.top))) if given else (min(known), max(known))
             outside = [not low <= value <= high for value in values]
             if outside[-1] and not given:
-                yield self._outside(at, trial, len(made), values[-1])
+                yield self._outside(at, trial, len(readings), values[-1])
             elif any(outside[:-1]) and not outside[-1] and at.typed(self.diluted, trial) is None:
                 yield Finding(
                     "dilution-unwritten", "stop", "It was read again and lies inside, but no dilution is written.",
                     "The result is that of the diluted solution.", "Write how much was taken and made up to.",
-                    self.signal, trial, len(made), word="How much of it did you take, and into which flask?",
+                    self.signal, trial, len(readings), word="How much of it did you take, and into which flask?",
                 )  # fmt: skip
 
     def _outside(self, at: Context, trial: int, index: int, value: float) -> Finding:
         xs, ys = at.listed(self.concentrations, None), at.listed(self.standards, None)
-        said = with_figures(value, 3)
+        text = with_figures(value, 3)
         if value < min(ys):
             return Finding(
-                "below-line", "repeat", f"{said} is below the weakest standard, {with_figures(min(ys), 3)}.",
+                "below-line", "repeat", f"{text} is below the weakest standard, {with_figures(min(ys), 3)}.",
                 "There the line was not measured.", "Make a weaker standard, or take more of the sample.",
                 self.signal, trial, index, word="Is this the right cuvette?",
             )  # fmt: skip
         factor = self._factor(xs, ys, value)
         return Finding(
-            "above-line", "repeat", f"{said} is above the strongest standard, {with_figures(max(ys), 3)}.",
+            "above-line", "repeat", f"{text} is above the strongest standard, {with_figures(max(ys), 3)}.",
             "There the line was not measured.",
             f"Dilute 1 in {factor}: write how much you take and what it is made up to, then read again.",
             self.signal, trial, index, word=f"Dilute it 1 in {factor} and read again.",
@@ -253,7 +253,7 @@ class OffTheLine(Looks):
     def _factor(xs: list[float], ys: list[float], value: float) -> int:
         pairs = list(zip(xs, ys, strict=False))
         try:
-            found = line([x for x, _ in pairs], [y for _, y in pairs])
-            return dilution((value - found.intercept) / found.slope, max(xs))
+            fitted = line([x for x, _ in pairs], [y for _, y in pairs])
+            return dilution((value - fitted.intercept) / fitted.slope, max(xs))
         except (CurveError, ZeroDivisionError):
             return dilution(value, max(ys)) if max(ys) > 0 else 2

@@ -152,7 +152,7 @@ METHOD = Method(
     ),
     shared=(
         Shared("Hood", "hoods", "hood_places", "hood_minutes", used_in=("dissolve",), kind="hood", meanwhile="Make the standards while the piece dissolves."),
-        *(replace(one, follows="Hood") for one in light.SHARED),
+        *(replace(shared, follows="Hood") for shared in light.SHARED),
     ),
     waste=cautions.COPPER_WASTE,
 )  # fmt: skip

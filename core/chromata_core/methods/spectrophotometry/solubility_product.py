@@ -131,7 +131,7 @@ METHOD = Method(
     ),
     supplies=(*light.supplies("Stock of {ion} in the plan's concentration", "{stock}"), Supply("Washed solid", "1", "", "trial", note=cautions.CHROMATE)),
     shared=(
-        *(replace(one, follows="Centrifuge") for one in light.SHARED),
+        *(replace(shared, follows="Centrifuge") for shared in light.SHARED),
         Shared("Centrifuge", "spinners", "spin_places", "spin_minutes", after="solid_minutes", used_in=("wash", "shake"), kind="centrifuge",
                meanwhile="Make the standards; weigh the tubes that will stand opposite each other.", when=_SPUN),
     ),

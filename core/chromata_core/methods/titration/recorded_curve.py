@@ -142,11 +142,11 @@ class TitrationCurve(Draws):
         trial, volumes, values = curves[-1]
         end = at.value(self.end, trial, "mL")
         marks = [ChartMark("end point", x=end)] if end is not None else []
-        said = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
+        sentence = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
         slope = self._slope(volumes, values)
         return Chart(
             self.key, self.title, "Burette, mL", axis(signal.label, signal.unit),
-            f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {said}",
+            f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {sentence}",
             [ChartLine(signal.label, "line", list(zip(volumes, values, strict=True))), *slope], marks, [],
             right_label=f"Slope, {signal.unit or 'pH'}/mL" if slope else "",
         )  # fmt: skip
@@ -154,10 +154,10 @@ class TitrationCurve(Draws):
     @staticmethod
     def _slope(volumes: list[float], values: list[float]) -> list[ChartLine]:
         try:
-            found = derivatives(volumes, values)
+            derived = derivatives(volumes, values)
         except CurveError:
             return []
-        points = list(zip(found.volumes[:, 0].tolist(), found.first[:, 0].tolist(), strict=True))
+        points = list(zip(derived.volumes[:, 0].tolist(), derived.first[:, 0].tolist(), strict=True))
         return [ChartLine("Slope", "bars", points, right=True)]
 
 

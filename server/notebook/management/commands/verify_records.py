@@ -24,7 +24,9 @@ class Command(BaseCommand):
                 self.stdout.write(f"{bench.session.title}, {bench} (id {bench.pk}): {check.sentence}")
         broken = sum(not check.whole for _, check in checks)
         entries, photos = (sum(getattr(check, name) for _, check in checks) for name in ("entries", "photos"))
-        said = f"{len(checks)} records with {entries} entries and {photos} photos were verified; {broken} do not hold."
+        sentence = (
+            f"{len(checks)} records with {entries} entries and {photos} photos were verified; {broken} do not hold."
+        )
         if broken:
-            raise CommandError(said)
-        self.stdout.write(said)
+            raise CommandError(sentence)
+        self.stdout.write(sentence)
