@@ -25,9 +25,9 @@ export function useDepartment() {
     queryKey: ['department'],
     staleTime: 60_000,
     queryFn: async () => {
-      const found = await said(api.GET('/api/department'));
-      standIn(found.time_zone);
-      return found;
+      const department = await said(api.GET('/api/department'));
+      standIn(department.time_zone);
+      return department;
     },
   });
 }
@@ -120,7 +120,7 @@ export function useTakings(
   earlier: number | null,
   { method, options }: Pick<Shapes['PlanRequest'], 'method'> & { options: Record<string, string> },
 ) {
-  const found = useQuery({
+  const takings = useQuery({
     queryKey: ['takings', earlier, method, options],
     enabled: earlier !== null && method !== '',
     retry: false,
@@ -133,7 +133,7 @@ export function useTakings(
         }),
       ),
   });
-  return earlier === null ? [] : (found.data ?? []);
+  return earlier === null ? [] : (takings.data ?? []);
 }
 
 /** The room, asked for every 1.5 s; the server answers 304 while nothing has changed. */
@@ -361,7 +361,7 @@ export function useWriteAt(sessionId: number) {
           body: { entries },
         }),
       );
-      const refused = kept.find((one) => !one.kept);
+      const refused = kept.find((answer) => !answer.kept);
       if (refused) throw new Refusal([refused.problem], 409);
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['floor', sessionId] }),

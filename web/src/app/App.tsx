@@ -119,8 +119,8 @@ function MyBench() {
   return (
     <Loaded of={benches}>
       {([first, ...others]) =>
-        first?.open && others.some((one) => one.open && one.simulated) ? (
-          <WhichBench benches={[first, ...others].filter((one) => one.open)} />
+        first?.open && others.some((other) => other.open && other.simulated) ? (
+          <WhichBench benches={[first, ...others].filter((bench) => bench.open)} />
         ) : first?.open ? (
           <Navigate to={`/benches/${first.id}`} replace />
         ) : (
@@ -142,9 +142,9 @@ function WhichBench({ benches }: { benches: Shapes['BenchPlace'][] }) {
     <Page>
       <h1>Which bench?</h1>
       <Box sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}>
-        {benches.map((one) => (
-          <Button key={one.id} component={Link} to={`/benches/${one.id}`} variant="outlined" size="large">
-            {one.title}, bench {one.number}
+        {benches.map((bench) => (
+          <Button key={bench.id} component={Link} to={`/benches/${bench.id}`} variant="outlined" size="large">
+            {bench.title}, bench {bench.number}
           </Button>
         ))}
       </Box>

@@ -46,7 +46,7 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
   const [sure, setSure] = useState(false);
   const phone = useMediaQuery('(max-width: 699px)');
   const places = PLACES[me.role ?? 'student'];
-  const unsent = useWaiting().data?.find((one) => one.id === me.id)?.count ?? 0;
+  const unsent = useWaiting().data?.find((sender) => sender.id === me.id)?.count ?? 0;
   const leave = async () => {
     if (unsent > 0 && !sure) {
       setSure(true);

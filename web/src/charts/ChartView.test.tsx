@@ -34,21 +34,25 @@ describe('a chart', () => {
   it('says in words what is seen, and names every line', () => {
     show(<ChartView chart={CHART} colour="#246" />);
     expect(screen.getByText('It rises by 5 K.')).toBeTruthy();
-    expect(screen.getAllByRole('listitem').map((one) => one.textContent)).toEqual(['Read', 'Second', 'Line']);
+    expect(screen.getAllByRole('listitem').map((item) => item.textContent)).toEqual([
+      'Read',
+      'Second',
+      'Line',
+    ]);
   });
 
   it('is read with the arrow keys, point by point from left to right', async () => {
     show(<ChartView chart={CHART} colour="#246" />);
     screen.getByRole('img').focus();
-    const said = () => screen.getByRole('status').textContent;
+    const status = () => screen.getByRole('status').textContent;
     await userEvent.keyboard('{ArrowRight}');
-    expect(said()).toBe('Read: t, s 60; T, °C 20');
+    expect(status()).toBe('Read: t, s 60; T, °C 20');
     await userEvent.keyboard('{ArrowRight}');
-    expect(said()).toBe('Second: t, s 120; T, °C 20');
+    expect(status()).toBe('Second: t, s 120; T, °C 20');
     await userEvent.keyboard('{End}{ArrowRight}');
-    expect(said()).toBe('Read: t, s 200; T, °C 20');
+    expect(status()).toBe('Read: t, s 200; T, °C 20');
     await userEvent.keyboard('{Home}{ArrowLeft}');
-    expect(said()).toBe('Read: t, s 60; T, °C 20');
+    expect(status()).toBe('Read: t, s 60; T, °C 20');
   });
 
   it('is read by pointer where it stands on the screen', () => {
@@ -61,7 +65,7 @@ describe('a chart', () => {
 
   it('points at what is near enough and at nothing else; a drawn line is no reading', () => {
     const spots = spotsOf(PLOT);
-    expect(spots.map((one) => one.at[0])).toEqual([60, 120, 200]);
+    expect(spots.map((spot) => spot.at[0])).toEqual([60, 120, 200]);
     expect(nearest(spots, 190, 104)).toBe(2);
     expect(nearest(spots, 300, 20)).toBeNull();
   });

@@ -66,10 +66,10 @@ function Pointed({ chart, plot, colour }: { chart: Chart; plot: Shapes['Plot']; 
 
 /** A piece of a line, to stand before its name. */
 function sample(line: Line): Line {
-  const one = line.style === 'bars' || line.style === 'dots';
+  const marked = line.style === 'bars' || line.style === 'dots';
   return {
     ...line,
-    points: one ? [[15, line.style === 'bars' ? 3 : 7]] : [[6, 7], [26, 7]], // prettier-ignore
+    points: marked ? [[15, line.style === 'bars' ? 3 : 7]] : [[6, 7], [26, 7]], // prettier-ignore
     size: Math.min(line.size, 3.6),
     foot: 12,
   };

@@ -62,7 +62,9 @@ export function Lanes({ timetable, colour, begins, onMove, now }: Props) {
                   <TurnBlock
                     key={`${turn.start} ${turn.value}`}
                     {...{ lane, turn, minutes, colour }}
-                    pieces={lanes.filter((one) => one.equipment === lane.equipment && one.piece >= 0).length}
+                    pieces={
+                      lanes.filter((other) => other.equipment === lane.equipment && other.piece >= 0).length
+                    }
                     onMove={turn.benches.length > 0 && lane.piece >= 0 ? onMove : undefined}
                   />
                 ))}

@@ -43,10 +43,10 @@ export function SquareView({ chart, square, colour, waiting = [], onChoose }: Pr
                 {head}
               </th>
               {heads.map((other, column) => {
-                const cell = cells.find((one) => one.row === row && one.column === column);
+                const cell = cells.find((cell) => cell.row === row && cell.column === column);
                 if (!cell) return <td key={other} style={{ ...frame, background: ink.ground }} />;
                 if (cell.expected) return <Expected key={other} cell={cell} />;
-                const unsent = waiting.find((one) => one.trial === cell.trial)?.text ?? '';
+                const unsent = waiting.find((draft) => draft.trial === cell.trial)?.text ?? '';
                 return <Measured key={other} {...{ cell, colour, unsent, small, onChoose }} />;
               })}
             </tr>
@@ -65,7 +65,7 @@ type MeasuredProps = { cell: Cell; unsent: string; small: boolean } & Pick<Props
 function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
   const state = STATES[cell.level];
   const wrong = cell.level !== 'keep';
-  const said = cell.shown ? (
+  const element = cell.shown ? (
     <>
       <Box sx={{ fontSize: small ? 14 : 16.5, textDecoration: cell.void ? 'line-through' : 'none' }}>
         <Figure text={cell.shown.text} doubtful={cell.shown.doubtful} />
@@ -106,10 +106,10 @@ function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
             '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
           }}
         >
-          {said}
+          {element}
         </Box>
       ) : (
-        said
+        element
       )}
     </td>
   );

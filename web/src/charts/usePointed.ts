@@ -25,13 +25,13 @@ export const spotsOf = (plot: Plot): Spot[] =>
 
 /** The spot nearest to a place of the page, within a finger's width of it. */
 export function nearest(spots: Spot[], x: number, y: number, reach = 40): number | null {
-  let found: number | null = null;
+  let closest: number | null = null;
   let least = reach ** 2;
   spots.forEach(({ at }, place) => {
     const distance = (at[0] - x) ** 2 + (at[1] - y) ** 2;
-    if (distance < least) [found, least] = [place, distance];
+    if (distance < least) [closest, least] = [place, distance];
   });
-  return found;
+  return closest;
 }
 
 const STEPS: Record<string, (now: number | null, last: number) => number> = {

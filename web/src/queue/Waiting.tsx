@@ -8,19 +8,19 @@ export function useWaiting() {
     queryKey: ['waiting here'],
     refetchInterval: 4000,
     queryFn: async () => {
-      const found = new Map<string, { id: number; count: number }>();
+      const senders = new Map<string, { id: number; count: number }>();
       for (const { author } of await everything()) {
         if (!author) continue;
-        found.set(author.name, { id: author.id, count: (found.get(author.name)?.count ?? 0) + 1 });
+        senders.set(author.name, { id: author.id, count: (senders.get(author.name)?.count ?? 0) + 1 });
       }
-      return [...found].map(([name, of]) => ({ name, ...of }));
+      return [...senders].map(([name, of]) => ({ name, ...of }));
     },
   });
 }
 
 /** Says whose entries still wait on this device; they are sent when that person signs in here again. */
 export function WaitingOfOthers({ me }: { me?: number }) {
-  const waiting = useWaiting().data?.filter((one) => one.id !== me) ?? [];
+  const waiting = useWaiting().data?.filter((sender) => sender.id !== me) ?? [];
   return waiting.map(({ name, count }) => (
     <VerdictLine key={name} level="look" lead="Kept on this device.">
       {count === 1 ? 'One entry' : `${count} entries`} of {name} {count === 1 ? 'was' : 'were'} not sent yet.

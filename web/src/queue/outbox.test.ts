@@ -19,7 +19,7 @@ const draft = (id: number, length = 0): Draft => ({
 describe('a batch', () => {
   it('holds at most two hundred entries, in order', () => {
     const drafts = Array.from({ length: 250 }, (_, at) => draft(at));
-    expect(batch(drafts).map((one) => one.id)).toEqual(drafts.slice(0, 200).map((one) => one.id));
+    expect(batch(drafts).map((entry) => entry.id)).toEqual(drafts.slice(0, 200).map((draft) => draft.id));
   });
 
   it('ends before a request gets too long, but never holds nothing', () => {
@@ -38,15 +38,15 @@ describe('sending', () => {
       ...kept(entries.slice(0, 2)),
       { id: 'something else', kept: true, problem: '' },
     ]);
-    expect(answers.map((one) => one.id)).toEqual(['1', '2']);
+    expect(answers.map((answer) => answer.id)).toEqual(['1', '2']);
   });
 
   it('keeps the one that cannot be read, and sends the others', async () => {
     const { answers, unread } = await sent(drafts, async (entries) => {
-      if (entries.some((one) => one.id === '2')) throw new Refusal(['Not readable.'], 400);
+      if (entries.some((entry) => entry.id === '2')) throw new Refusal(['Not readable.'], 400);
       return kept(entries);
     });
-    expect(answers.map((one) => one.id)).toEqual(['1', '3']);
+    expect(answers.map((answer) => answer.id)).toEqual(['1', '3']);
     expect(unread).toEqual([{ id: '2', problem: 'Not readable.' }]);
   });
 

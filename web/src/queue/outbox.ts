@@ -43,7 +43,7 @@ export async function send(
 }
 
 const ready = async (bench: number, author: Author) =>
-  (await of(bench, author)).filter((one) => !one.held).map((one) => one.draft);
+  (await of(bench, author)).filter((kept) => !kept.held).map((kept) => kept.draft);
 
 const post = (bench: number, author: Author, entries: Draft[]) =>
   said(
@@ -76,9 +76,9 @@ export async function sent(drafts: Draft[], post: (entries: Draft[]) => Promise<
   }
   const all: Sent = { answers: [], unread: [] };
   for (const draft of drafts) {
-    const one = await sent([draft], post);
-    all.answers.push(...one.answers);
-    all.unread.push(...one.unread);
+    const reply = await sent([draft], post);
+    all.answers.push(...reply.answers);
+    all.unread.push(...reply.unread);
   }
   return all;
 }

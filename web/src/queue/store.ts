@@ -44,7 +44,7 @@ export async function everything(): Promise<Kept[]> {
 /** What one person wrote at a bench. (Entries from before authors were kept count as theirs.) */
 export async function of(bench: number, author: Author): Promise<Kept[]> {
   return (await everything()).filter(
-    (one) => one.bench === bench && (one.author?.id ?? author.id) === author.id,
+    (kept) => kept.bench === bench && (kept.author?.id ?? author.id) === author.id,
   );
 }
 

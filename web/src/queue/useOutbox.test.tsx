@@ -30,7 +30,7 @@ const seen: string[] = [];
 
 function Bench({ entries }: { entries: { id: string }[] }) {
   const outbox = useOutbox(7, { id: 1, name: 'Sami' });
-  const there = [...entries, ...outbox.pending].some((one) => one.id === 'a');
+  const there = [...entries, ...outbox.pending].some((entry) => entry.id === 'a');
   seen.push(there ? 'written' : 'open');
   return (
     <>

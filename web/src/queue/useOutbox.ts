@@ -41,9 +41,9 @@ export function useOutbox(bench: number, author: Author): Outbox {
 
   const show = useCallback(async () => {
     const here = await of(bench, { id, name });
-    const ready = here.filter((one) => !one.held).map((one) => one.draft);
+    const ready = here.filter((kept) => !kept.held).map((kept) => kept.draft);
     setUnsent(ready.length);
-    setHeld(here.filter((one) => one.held));
+    setHeld(here.filter((kept) => kept.held));
     setPending([...acknowledged.current, ...ready]);
     return ready;
   }, [bench, id, name]);

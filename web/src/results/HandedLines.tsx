@@ -7,19 +7,23 @@ export function HandedLines({ handed }: { handed: Shapes['HandedOut'][] }) {
   if (handed.length === 0) return null;
   return (
     <Box component="section" aria-label="Found before" sx={{ display: 'grid', gap: 0.5, fontSize: 14 }}>
-      {handed.map((one, place) => (
-        <Box key={one.key}>
+      {handed.map((handing, place) => (
+        <Box key={handing.key}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
-            <span>{one.label}</span>
+            <span>{handing.label}</span>
             <span
-              style={{ fontFamily: FIGURES, whiteSpace: 'nowrap', color: one.why ? ink.inkSoft : ink.ink }}
+              style={{
+                fontFamily: FIGURES,
+                whiteSpace: 'nowrap',
+                color: handing.why ? ink.inkSoft : ink.ink,
+              }}
             >
-              {one.text}
+              {handing.text}
             </span>
           </Box>
-          {handed[place + 1]?.origin !== one.origin && (
+          {handed[place + 1]?.origin !== handing.origin && (
             <Box sx={{ color: ink.inkSoft }}>
-              {one.why ? `planned; ${one.origin}: ${one.why}` : one.origin}
+              {handing.why ? `planned; ${handing.origin}: ${handing.why}` : handing.origin}
             </Box>
           )}
         </Box>

@@ -5,10 +5,12 @@ import { FIGURES, ink } from '../identity/tokens';
 
 /** From what was measured back to the sample: the readings and quantities of one trial, one after the other. */
 export function PathBack({ evaluation, colour }: { evaluation: Shapes['Evaluation']; colour: string }) {
-  const trial = evaluation.trials.findLast((one) => one.quantities.some((q) => q.key === evaluation.path[0]));
+  const trial = evaluation.trials.findLast((trial) =>
+    trial.quantities.some((q) => q.key === evaluation.path[0]),
+  );
   if (!trial) return null;
   const known = [...trial.readings, ...trial.quantities];
-  const stations = evaluation.path.flatMap((key) => known.findLast((one) => one.key === key) ?? []);
+  const stations = evaluation.path.flatMap((key) => known.findLast((station) => station.key === key) ?? []);
   if (stations.length < 2) return null;
   return (
     <Box>

@@ -16,10 +16,10 @@ const name = { ...cell, textAlign: 'left', paddingLeft: 0, fontWeight: 400 } as 
 export function TrialResults({ results }: { results: Result[] }) {
   const own = results.filter((result) => result.trial !== null);
   if (own.length === 0) return null;
-  const rows = own.filter((one, place) => own.findIndex((other) => other.key === one.key) === place);
+  const rows = own.filter((answer, place) => own.findIndex((other) => other.key === answer.key) === place);
   const trials = [...new Set(own.map((result) => result.trial_name))];
   const at = (row: Result, trial: string) =>
-    own.find((one) => one.key === row.key && one.trial_name === trial);
+    own.find((answer) => answer.key === row.key && answer.trial_name === trial);
   const named = (row: Result) => `${row.label}${row.unit && `, ${row.unit}`}`;
   // Of many trials each has a line of its own, so that none runs off the page.
   const down = trials.length > 3 && rows.length < trials.length;

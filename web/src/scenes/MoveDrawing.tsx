@@ -18,33 +18,33 @@ export const MoveDrawing = memo(function MoveDrawing({ move, width, height, colo
       viewBox={`0 0 ${width} ${height}`}
       width="100%"
       role="img"
-      aria-label={move.words.map((one) => one.text).join(' ') || move.text}
+      aria-label={move.words.map((word) => word.text).join(' ') || move.text}
       style={{ display: 'block' }}
     >
-      {move.shapes.map((one, place) => (
+      {move.shapes.map((shape, place) => (
         <path
           key={place}
-          d={one.path}
-          fill={fill[one.fill]}
-          stroke={pen[one.pen].stroke}
-          strokeWidth={pen[one.pen].width}
-          strokeDasharray={pen[one.pen].dash}
+          d={shape.path}
+          fill={fill[shape.fill]}
+          stroke={pen[shape.pen].stroke}
+          strokeWidth={pen[shape.pen].width}
+          strokeDasharray={pen[shape.pen].dash}
           strokeLinejoin="round"
           strokeLinecap="round"
         />
       ))}
-      {move.words.map((one, place) => (
+      {move.words.map((label, place) => (
         <text
           key={place}
-          x={one.x}
-          y={one.y}
-          textAnchor={one.anchor as 'start' | 'middle' | 'end'}
-          fontSize={one.size}
-          fontFamily={one.word === 'figure' ? FIGURES : TEXT}
-          fontWeight={word[one.word].weight}
-          fill={word[one.word].fill}
+          x={label.x}
+          y={label.y}
+          textAnchor={label.anchor as 'start' | 'middle' | 'end'}
+          fontSize={label.size}
+          fontFamily={label.word === 'figure' ? FIGURES : TEXT}
+          fontWeight={word[label.word].weight}
+          fill={word[label.word].fill}
         >
-          {one.text}
+          {label.text}
         </text>
       ))}
     </svg>

@@ -18,14 +18,14 @@ export function PartLinks({ parts, here, to }: Props) {
       aria-label="Parts"
       sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', fontSize: 14 }}
     >
-      {parts.map((one, place) =>
-        one.id === here ? (
-          <b key={one.id} aria-current="page">
-            {place + 1} · {one.title}
+      {parts.map((part, place) =>
+        part.id === here ? (
+          <b key={part.id} aria-current="page">
+            {place + 1} · {part.title}
           </b>
         ) : (
-          <Link key={one.id} to={to(one.id)}>
-            {place + 1} · {one.title}
+          <Link key={part.id} to={to(part.id)}>
+            {place + 1} · {part.title}
           </Link>
         ),
       )}

@@ -13,14 +13,14 @@ interface Picture {
 export function Pictures({ bench, pictures }: { bench: number; pictures: Picture[] }) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-      {pictures.map((one) => {
-        const url = `/api/benches/${bench}/photos/${one.photo}`;
+      {pictures.map((picture) => {
+        const url = `/api/benches/${bench}/photos/${picture.photo}`;
         return (
-          <Box component="figure" key={`${one.photo}${one.at}`} sx={{ m: 0, width: 168 }}>
+          <Box component="figure" key={`${picture.photo}${picture.at}`} sx={{ m: 0, width: 168 }}>
             <a href={url} target="_blank" rel="noreferrer">
               <img
                 src={url}
-                alt={one.text}
+                alt={picture.text}
                 style={{
                   width: '100%',
                   height: 118,
@@ -32,7 +32,7 @@ export function Pictures({ bench, pictures }: { bench: number; pictures: Picture
               />
             </a>
             <Box component="figcaption" sx={{ fontSize: 13, color: ink.inkSoft, mt: 0.5 }}>
-              {one.text}. {one.author}, {clock(one.at)}
+              {picture.text}. {picture.author}, {clock(picture.at)}
             </Box>
           </Box>
         );

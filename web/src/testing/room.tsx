@@ -19,10 +19,10 @@ export function serve(answers: Record<string, unknown>): Asked[] {
     const path = new URL(request.url).pathname;
     const text = request.method === 'GET' ? '' : await request.clone().text();
     asked.push({ method: request.method, path, body: text ? JSON.parse(text) : undefined });
-    const found = answers[`${request.method} ${path}`];
-    if (found === undefined) throw new TypeError('no network');
+    const served = answers[`${request.method} ${path}`];
+    if (served === undefined) throw new TypeError('no network');
     const answer =
-      typeof found === 'function' ? (found as (body: unknown) => unknown)(asked.at(-1)?.body) : found;
+      typeof served === 'function' ? (served as (body: unknown) => unknown)(asked.at(-1)?.body) : served;
     const refused = typeof answer === 'object' && answer !== null && 'problems' in answer;
     return new Response(JSON.stringify(answer), {
       status: refused ? 422 : 200,

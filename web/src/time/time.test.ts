@@ -13,8 +13,8 @@ describe('how long ago', () => {
     [60, '1 h ago'],
     [47 * 60, '47 h ago'],
     [6 * 1440, '6 days ago'],
-  ])('%f minutes', (minutes, said) => {
-    expect(ago(before(minutes), NOW)).toBe(said);
+  ])('%f minutes', (minutes, text) => {
+    expect(ago(before(minutes), NOW)).toBe(text);
   });
 
   it('takes a clock that is ahead as now', () => {
@@ -30,8 +30,8 @@ describe('a countdown', () => {
     [61, '1:01'],
     [0, '0:00'],
     [-5, '−0:05'],
-  ])('%f s', (seconds, said) => {
-    expect(countdown(seconds)).toBe(said);
+  ])('%f s', (seconds, text) => {
+    expect(countdown(seconds)).toBe(text);
   });
 });
 

@@ -4,14 +4,14 @@ import { Scene } from '../../scenes/Scene';
 import { stepOf, type Bench, type Task } from './hand';
 
 const photoInstead = (bench: Bench, step: string) =>
-  bench.remarks.some((one) => one.step === step && one.instead);
+  bench.remarks.some((remark) => remark.step === step && remark.instead);
 
 /** The drawing of the step in hand: open where nothing is read off an instrument and it is done for the first time. */
 export function HowItIsDone({ bench, task, colour }: { bench: Bench; task: Task; colour: string }) {
   const step = stepOf(bench, task);
   if (!step?.scene || photoInstead(bench, step.key)) return null;
   const done = bench.evaluation.steps.some(
-    (one) => one.scene === step.scene && one.trial !== step.trial && one.state === 'done',
+    (earlier) => earlier.scene === step.scene && earlier.trial !== step.trial && earlier.state === 'done',
   );
   const reads = task.kind === 'reading' || task.kind === 'bottle';
   if (done || reads)

@@ -155,11 +155,11 @@ const fade = keyframes`to { opacity: 0; }`;
 
 /** What the instructor adds to this step. */
 function RemarksHere({ bench, task }: Pick<Props, 'bench' | 'task'>) {
-  const here = bench.remarks.filter((one) => one.step === task.step);
-  return here.map((one) => (
-    <Box key={one.id} sx={{ borderLeft: `4px solid ${ink.link}`, pl: 1.5, maxWidth: 560 }}>
-      {one.text} <span style={{ color: ink.inkSoft }}>{one.author}</span>
-      <RemarkPhoto bench={bench.id} remark={one} />
+  const here = bench.remarks.filter((remark) => remark.step === task.step);
+  return here.map((remark) => (
+    <Box key={remark.id} sx={{ borderLeft: `4px solid ${ink.link}`, pl: 1.5, maxWidth: 560 }}>
+      {remark.text} <span style={{ color: ink.inkSoft }}>{remark.author}</span>
+      <RemarkPhoto bench={bench.id} remark={remark} />
     </Box>
   ));
 }
@@ -169,12 +169,12 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
   const step = stepOf(bench, task);
   if (!step) return null;
   const spare = bench.evaluation.tasks.filter(
-    (one) =>
-      one.optional &&
-      one.step === task.step &&
-      one.trial === task.trial &&
-      !sameSlot(one, task) &&
-      !standing(bench, one),
+    (other) =>
+      other.optional &&
+      other.step === task.step &&
+      other.trial === task.trial &&
+      !sameSlot(other, task) &&
+      !standing(bench, other),
   );
   const here = bench.parts.find((part) => part.key === task.key);
   const curve = bench.parts.find((part) => part.logged && [task.key, here?.beside].includes(part.key));
@@ -196,9 +196,9 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
       )}
       {step.photo && <TakePhoto of={step.photo} label="Take a photo of it" onTake={onPhoto} />}
       {curve && <LoggedCurve bench={bench.id} series={curve} trial={task.trial} />}
-      {spare.map((one) => (
-        <Button key={one.key} onClick={() => onChoose(one)} sx={{ justifySelf: 'start', px: 1 }}>
-          If needed: {one.title.toLowerCase()}
+      {spare.map((extra) => (
+        <Button key={extra.key} onClick={() => onChoose(extra)} sx={{ justifySelf: 'start', px: 1 }}>
+          If needed: {extra.title.toLowerCase()}
         </Button>
       ))}
       {step.cautions.map((caution) => (

@@ -31,9 +31,9 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
   // Of results that every trial has, the newest is the one to look at.
   const first = evaluation.results.findLast((result) => result.key === evaluation.results[0]?.key);
   const others = evaluation.results.filter((result) => result !== first && result.trial === null);
-  const drawn = evaluation.charts.find((one) => one.square);
+  const drawn = evaluation.charts.find((chart) => chart.square);
   const square = drawn?.square;
-  const [chart, ...charts] = evaluation.charts.filter((one) => one !== drawn);
+  const [chart, ...charts] = evaluation.charts.filter((chart) => chart !== drawn);
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       {drawn && square && (
@@ -87,8 +87,8 @@ export function Ledger({ bench, pending, colour, onChoose }: Props) {
           <Box sx={{ fontSize: 13.5, color: ink.inkSoft, mt: 1 }}>{first.advice}</Box>
         </Box>
       )}
-      {charts.map((one) => (
-        <ChartView key={one.key} chart={one} colour={colour} />
+      {charts.map((chart) => (
+        <ChartView key={chart.key} chart={chart} colour={colour} />
       ))}
       {bench.comparison && <OtherProduct comparison={bench.comparison} />}
     </Box>

@@ -19,8 +19,8 @@ export function PairedReadings(props: LedgerProps) {
 function Pair({ bench, pending, onChoose, first }: LedgerProps & { first: Shapes['PartOut'] }) {
   const [all, setAll] = useState(false);
   const keys = [first, ...bench.parts.filter((part) => part.beside === first.key)];
-  const begun = bench.evaluation.trials.findLast((one) =>
-    one.readings.some((made) => made.key === first.key),
+  const begun = bench.evaluation.trials.findLast((trial) =>
+    trial.readings.some((reading) => reading.key === first.key),
   );
   const waits = pending.filter((draft) => draft.key === first.key);
   const trial = first.scope === 'bench' ? null : (begun?.number ?? waits[0]?.trial ?? null);
@@ -28,9 +28,9 @@ function Pair({ bench, pending, onChoose, first }: LedgerProps & { first: Shapes
   const rows = Math.max(
     0,
     ...[
-      ...readings.filter((made) => made.key === first.key),
+      ...readings.filter((reading) => reading.key === first.key),
       ...waits.filter((d) => (d.trial ?? null) === trial),
-    ].map((made) => made.index ?? 0),
+    ].map((entry) => entry.index ?? 0),
   );
   if (rows === 0) return null;
   const from = all ? 1 : Math.max(1, rows - LATEST + 1);
@@ -51,12 +51,12 @@ function Pair({ bench, pending, onChoose, first }: LedgerProps & { first: Shapes
               <th scope="row">{index}</th>
               {keys.map((part) => {
                 const slot = { key: part.key, trial, index };
-                const made = readings.find((one) => sameSlot(one, slot));
+                const reading = readings.find((candidate) => sameSlot(candidate, slot));
                 const waiting = pending.find((draft) => sameSlot(asSlot(draft), slot));
                 return (
                   <td key={part.key}>
-                    {made ? (
-                      <Value reading={made} bench={bench} onChoose={onChoose} />
+                    {reading ? (
+                      <Value reading={reading} bench={bench} onChoose={onChoose} />
                     ) : (
                       waiting && <Waiting text={waiting.text} />
                     )}

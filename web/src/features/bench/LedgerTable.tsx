@@ -45,12 +45,14 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
   const parts = bench.parts.filter(
     (part) => part.scope === 'bench' && part.kind !== 'observation' && !inTurn(part, bench),
   );
-  const bottles = bench.evaluation.bench.filter((one) => !bench.parts.some((part) => part.key === one.key));
+  const bottles = bench.evaluation.bench.filter(
+    (reading) => !bench.parts.some((part) => part.key === reading.key),
+  );
   return [...bottles.map(({ key, label, shown }) => ({ key, label, unit: shown.unit })), ...parts].map(
     (part) => {
-      const made = bench.evaluation.bench.filter((one) => one.key === part.key);
+      const readings = bench.evaluation.bench.filter((reading) => reading.key === part.key);
       const waiting = pending.filter((draft) => draft.key === part.key);
-      if (made.length + waiting.length === 0) return null;
+      if (readings.length + waiting.length === 0) return null;
       return (
         <Box key={part.key} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
           <span>
@@ -58,7 +60,7 @@ export function BenchReadings({ bench, pending, onChoose }: LedgerProps) {
             <FromTheBoard bench={bench} line={part.key} />
           </span>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', columnGap: 1.5 }}>
-            {made.map((reading) => (
+            {readings.map((reading) => (
               <Value key={reading.index ?? ''} reading={reading} bench={bench} onChoose={onChoose} />
             ))}
             {waiting.map((draft) => (
@@ -175,7 +177,9 @@ function Head({ bench, trials }: { bench: Bench; trials: Column[] }) {
 
 /** The reading of one trial, or what was written here and is not sent yet. */
 function Made({ bench, pending, onChoose, row, trial }: LedgerProps & { row: Place; trial: Column }) {
-  const reading = trial.trial?.readings.find((one) => one.key === row.key && one.index === row.index);
+  const reading = trial.trial?.readings.find(
+    (reading) => reading.key === row.key && reading.index === row.index,
+  );
   if (reading) return <Value reading={reading} bench={bench} onChoose={onChoose} />;
   const waits = pending.find((draft) => sameSlot(asSlot(draft), { ...row, trial: trial.number }));
   return waits ? <Waiting text={waits.text} /> : null;
@@ -190,10 +194,10 @@ function Computed({ quantity, trials }: { quantity: Shapes['QuantityOut']; trial
         {shown.unit ? `, ${shown.unit}` : ''}
       </th>
       {trials.map((trial) => {
-        const found = trial.trial?.quantities.find((one) => one.key === key);
+        const quantity = trial.trial?.quantities.find((candidate) => candidate.key === key);
         return (
           <td key={trial.number} style={{ fontSize: 15.5, opacity: opacity(trial) }}>
-            {found && <Figure text={found.shown.text} />}
+            {quantity && <Figure text={quantity.shown.text} />}
           </td>
         );
       })}
@@ -210,12 +214,12 @@ interface Place {
 /** One row for a reading; for a series one for each weighing so far. */
 function places(part: Shapes['PartOut'], bench: Bench): Place[] {
   const name = nameOf(part);
-  const made = bench.evaluation.trials
+  const readings = bench.evaluation.trials
     .flatMap((trial) => trial.readings)
-    .filter((one) => one.key === part.key);
+    .filter((reading) => reading.key === part.key);
   if (part.kind !== 'series')
-    return part.optional && made.length === 0 ? [] : [{ key: part.key, index: null, label: name }];
-  const most = Math.max(1, ...made.map((one) => one.index ?? 0));
+    return part.optional && readings.length === 0 ? [] : [{ key: part.key, index: null, label: name }];
+  const most = Math.max(1, ...readings.map((reading) => reading.index ?? 0));
   return Array.from({ length: most }, (_, at) => ({
     key: part.key,
     index: at + 1,
@@ -232,7 +236,7 @@ export function Value({
   bench: Bench;
   onChoose: LedgerProps['onChoose'];
 }) {
-  const entry = bench.entries.find((one) => sameSlot(one, reading));
+  const entry = bench.entries.find((entry) => sameSlot(entry, reading));
   const colour = reading.level === 'keep' ? 'inherit' : STATES[reading.level].colour;
   const Shape = STATES[reading.level].Icon;
   return (

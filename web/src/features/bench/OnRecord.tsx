@@ -22,16 +22,16 @@ export function Expected({ bench }: { bench: Bench }) {
       <Box component="h3" sx={{ fontSize: 13, color: ink.inkSoft, m: 0 }}>
         From the plan
       </Box>
-      {bench.targets.map((one) => (
+      {bench.targets.map((target) => (
         <Box
-          key={one.label}
+          key={target.label}
           sx={{ fontSize: 14, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5 }}
         >
-          <span>{one.label}</span>
+          <span>{target.label}</span>
           <Box component="span" sx={{ fontFamily: FIGURES, fontWeight: 700, whiteSpace: 'nowrap' }}>
-            {one.text}
+            {target.text}
           </Box>
-          {one.why && <span style={{ color: ink.inkSoft, gridColumn: '1 / -1' }}>{one.why}</span>}
+          {target.why && <span style={{ color: ink.inkSoft, gridColumn: '1 / -1' }}>{target.why}</span>}
         </Box>
       ))}
     </Box>
@@ -53,8 +53,8 @@ export function BesideOthers({ bench }: { bench: Bench }) {
 
 /** What is on the record besides readings: notes and pictures. */
 export function OnRecord({ bench, pending, open, onPhoto }: Props) {
-  const notes = bench.talk.filter((one) => one.kind === 'note');
-  const photos = bench.talk.filter((one) => one.photo);
+  const notes = bench.talk.filter((line) => line.kind === 'note');
+  const photos = bench.talk.filter((line) => line.photo);
   const waiting = pending.filter((draft) => draft.key === 'photo').length;
   return (
     <Box component="section" sx={{ mt: 2.5, display: 'grid', gap: 1 }}>

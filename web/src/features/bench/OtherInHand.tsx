@@ -34,13 +34,13 @@ export function ObservationInHand({
   const part = partOf(bench, task.key);
   const asks = Boolean(part?.asks);
   const usual = Boolean(part?.usual);
-  const choices = (part?.choices ?? []).map((one, place) => ({
-    ...one,
-    label: task.labels[place] ?? one.label,
+  const choices = (part?.choices ?? []).map((choice, place) => ({
+    ...choice,
+    label: task.labels[place] ?? choice.label,
   }));
   // Some things are looked at until they are as they should be: looking again is no correction.
   const again = before && !task.done;
-  const judged = bench.evaluation.findings.find((one) => sameSlot(one, task));
+  const judged = bench.evaluation.findings.find((finding) => sameSlot(finding, task));
   const why = again ? (asks ? 'Thought again' : 'Looked again') : reason.trim();
   const labelOf = (key: string) => choices.find((choice) => choice.key === key)?.label;
   const keys = useChoiceKeys(usual && (!before || Boolean(again)));
@@ -134,7 +134,7 @@ export function AnswerInHand({
 
 /** Nothing is left to do. */
 export function FinishedInHand({ bench }: { bench: Bench }) {
-  const next = bench.samples.find((one) => one.bench !== bench.id && one.progress < 1);
+  const next = bench.samples.find((sample) => sample.bench !== bench.id && sample.progress < 1);
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 560, justifyItems: 'start' }}>
       <VerdictLine level="keep" lead="Everything is written.">

@@ -12,7 +12,7 @@ interface TabOf {
 
 /** What else stands at this place, each with a record of its own: parts of one piece of work, and samples. */
 export function PlaceTabs({ bench, colour }: { bench: Bench; colour: string }) {
-  const parts = bench.together.map((one, n) => ({ bench: one.bench, label: `${n + 1} · ${one.title}` }));
+  const parts = bench.together.map((part, n) => ({ bench: part.bench, label: `${n + 1} · ${part.title}` }));
   return (
     <>
       <Tabs name="Parts" tabs={parts} here={bench.id} colour={colour} />
@@ -37,8 +37,8 @@ function Tabs({ name, tabs, here, colour }: { name: string; tabs: TabOf[]; here:
         borderBottom: `1px solid ${ink.ruleSoft}`,
       }}
     >
-      {tabs.map((one) => (
-        <Tab key={one.bench} tab={one} here={one.bench === here} colour={colour} />
+      {tabs.map((tab) => (
+        <Tab key={tab.bench} tab={tab} here={tab.bench === here} colour={colour} />
       ))}
     </Box>
   );

@@ -28,7 +28,7 @@ interface Props extends ReadingProps {
 export function Worksheet(props: Props) {
   const { bench, task } = props;
   const step = stepOf(bench, task);
-  const lines = bench.evaluation.tasks.filter((one) => one.kind === 'own' && step && isOf(step, one));
+  const lines = bench.evaluation.tasks.filter((task) => task.kind === 'own' && step && isOf(step, task));
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: `1px solid ${ink.ruleSoft}` }}>
       {lines.map((line, at) => (

@@ -31,7 +31,7 @@ describe('the next half hour', () => {
     ];
     const ahead = halfHour(steps, [], NOW);
     expect(ahead[0]?.meanwhile).toBe('weigh, portion 2');
-    expect(ahead.map(({ step: one, from }) => [named(one), from])).toEqual([
+    expect(ahead.map(({ step: place, from }) => [named(place), from])).toEqual([
       ['boil, portion 1', 0],
       ['run, portion 1', 12],
       ['boil, portion 2', 17],

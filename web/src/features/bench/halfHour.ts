@@ -15,7 +15,7 @@ export const SPAN = 30;
 
 /** What this bench has before it, as long as it usually takes: nothing here is a deadline. */
 export function halfHour(steps: Step[], pending: Draft[], now: number): Ahead[] {
-  const found: Ahead[] = [];
+  const aheads: Ahead[] = [];
   const early = new Set<Step>();
   let from = 0;
   for (const step of steps) {
@@ -28,7 +28,7 @@ export function halfHour(steps: Step[], pending: Draft[], now: number): Ahead[] 
     // once its wait runs, the hands are free
     const hands = wait > 0 && begun(step, pending) !== null ? 0 : step.minutes;
     if (hands + wait > 0)
-      found.push({
+      aheads.push({
         step,
         from,
         hands,
@@ -38,7 +38,7 @@ export function halfHour(steps: Step[], pending: Draft[], now: number): Ahead[] 
     // an early step is begun so that other work fills its wait
     from += hands + (step.early ? 0 : Math.max(wait, inIt?.minutes ?? 0));
   }
-  return found;
+  return aheads;
 }
 
 /** Minutes that its wait still takes. */
@@ -50,7 +50,8 @@ function waitOf(step: Step, pending: Draft[], now: number): number {
 
 const meanwhileOf = (steps: Step[], { meanwhile, trial }: Step) =>
   steps.find(
-    (one) => meanwhile && one.key === meanwhile && one.trial === (trial ?? 0) + 1 && one.state === 'ahead',
+    (step) =>
+      meanwhile && step.key === meanwhile && step.trial === (trial ?? 0) + 1 && step.state === 'ahead',
   );
 
 /** “Weigh a portion, trial 2”. */

@@ -37,7 +37,7 @@ const draft = (key: string, trial: number | null = 1, written_at = '2026-03-02T1
 const FINISHED: Task = { ...task('', true, null), kind: 'finished' };
 
 function bench(tasks: Task[], extra: object = {}): Bench {
-  const hand = tasks.find((one) => !one.done) ?? FINISHED;
+  const hand = tasks.find((task) => !task.done) ?? FINISHED;
   return { evaluation: { tasks, hand, findings: [], ...extra } } as unknown as Bench;
 }
 
@@ -103,7 +103,7 @@ describe('the task in hand', () => {
     waiting.push({ ...draft('step.heat'), index: 2 }, { ...draft('m_heated'), index: 2 });
     const third = { key: 'step.heat', index: 3, title: 'Heat, round 3' };
     expect(taskInHand(room, null, waiting)).toMatchObject(third);
-    const known = [heat(1), weigh(1), heat(2)].map((one) => ({ ...one, done: true }));
+    const known = [heat(1), weigh(1), heat(2)].map((task) => ({ ...task, done: true }));
     const there = bench([...known, weigh(2), task('lid', false)]);
     expect(taskInHand(there, null, [{ ...draft('m_heated'), index: 2 }])).toMatchObject(third);
   });
@@ -120,11 +120,11 @@ describe('the task in hand', () => {
       { key: 'E', beside: 'V' },
     ];
     const room = { ...bench([...pair, task('own', false)]), parts } as unknown as Bench;
-    const at = (...made: [string, number][]) => {
+    const at = (...trials: [string, number][]) => {
       const next = taskInHand(
         room,
         null,
-        made.map(([key, index]) => ({ ...draft(key), index })),
+        trials.map(([key, index]) => ({ ...draft(key), index })),
       );
       return `${next.key}${next.index}`;
     };
@@ -135,7 +135,7 @@ describe('the task in hand', () => {
   });
 
   it('ends when everything is written', () => {
-    expect(taskInHand(bench(tasks.map((one) => ({ ...one, done: true }))), null, []).kind).toBe('finished');
+    expect(taskInHand(bench(tasks.map((task) => ({ ...task, done: true }))), null, []).kind).toBe('finished');
   });
 });
 

@@ -75,7 +75,7 @@ export const asSlot = (draft: Draft): Slot => ({
 /** What is offered to be written: the next of equal steps, or what was read for another sample and is the same for all. */
 export function offerOf(bench: Bench, task: Task): { text: string; why: string } | undefined {
   if (task.offer) return { text: task.offer, why: 'One step on' };
-  const before = bench.read_before.find((one) => sameSlot({ ...one, trial: null }, task));
+  const before = bench.read_before.find((reading) => sameSlot({ ...reading, trial: null }, task));
   return before && !standing(bench, task) ? { text: before.text, why: `As for ${before.sample}` } : undefined;
 }
 
@@ -90,7 +90,7 @@ export const toolOf = (bench: Bench, key: string) =>
 /** What was written, as one says it: a choice by its words, a reading with its unit, nothing for what is ticked off. */
 export function saidAs(bench: Bench, task: Task, text: string): string {
   const part = partOf(bench, task.key);
-  const place = part?.choices.findIndex((one) => one.key === text) ?? -1;
+  const place = part?.choices.findIndex((choice) => choice.key === text) ?? -1;
   const choice = part?.choices[place];
   if (choice) return task.labels[place] ?? choice.label;
   return task.kind === 'reading' ? `${text} ${part?.unit ?? ''}`.trim() : task.kind === 'own' ? text : '';
@@ -100,13 +100,13 @@ export type Step = Shapes['StepOut'];
 
 /** What is said of a line that was worked out, once the server has said it. */
 export const ownAnswer = (bench: Bench, slot: Slot) =>
-  bench.evaluation.own.find((one) => slot.key === ownKey(one.key) && slot.trial === one.trial);
+  bench.evaluation.own.find((answer) => slot.key === ownKey(answer.key) && slot.trial === answer.trial);
 
 /** The next line of a worksheet that was answered and does not agree yet: who mends one goes on to it. */
 export function lineToMend(bench: Bench, task: Task): Task | undefined {
-  const lines = bench.evaluation.tasks.filter((one) => one.kind === 'own' && one.step === task.step);
-  const after = lines.slice(lines.findIndex((one) => sameSlot(one, task)) + 1);
-  return task.done ? after.find((one) => ownAnswer(bench, one)?.agrees === false) : undefined;
+  const lines = bench.evaluation.tasks.filter((line) => line.kind === 'own' && line.step === task.step);
+  const after = lines.slice(lines.findIndex((line) => sameSlot(line, task)) + 1);
+  return task.done ? after.find((line) => ownAnswer(bench, line)?.agrees === false) : undefined;
 }
 
 /** Where what is done in rounds stands: the first round has no number. */

@@ -33,42 +33,44 @@ const bench = {
   evaluation: { tasks: [task('start'), task('end'), { ...task('end'), trial: 2 }] },
 } as unknown as Bench;
 
-const said = (text: string, key = 'V', trial = 3, pending: Partial<Draft>[] = []) => {
+const judgement = (text: string, key = 'V', trial = 3, pending: Partial<Draft>[] = []) => {
   const verdict = judgedHere(bench, { key, trial, index: null }, text, pending as Draft[]);
   return verdict && `${verdict.level} ${verdict.text}`;
 };
 
 describe('without network', () => {
   it('knows what the instrument shows', () => {
-    expect(said('21.78')).toMatch(/^keep/);
-    expect(said('21,78')).toMatch(/^keep/);
-    expect(said('21.8')).toMatch(/^look It is read to 2 decimals/);
-    expect(said('21')).toMatch(/^look It is read to 2 decimals/);
-    expect(said('21.785')).toMatch(/^look It shows 2 decimals, not 3/);
-    expect(said('55.00')).toBe('look Burette 50 mL goes from 0 to 50 mL.');
-    expect(said('-1.00')).toMatch(/goes from 0 to 50/);
+    expect(judgement('21.78')).toMatch(/^keep/);
+    expect(judgement('21,78')).toMatch(/^keep/);
+    expect(judgement('21.8')).toMatch(/^look It is read to 2 decimals/);
+    expect(judgement('21')).toMatch(/^look It is read to 2 decimals/);
+    expect(judgement('21.785')).toMatch(/^look It shows 2 decimals, not 3/);
+    expect(judgement('55.00')).toBe('look Burette 50 mL goes from 0 to 50 mL.');
+    expect(judgement('-1.00')).toMatch(/goes from 0 to 50/);
   });
 
   it('says nothing of what only the server can read', () => {
-    for (const text of ['', 'much', '21.78 mL', '1e1', '.', '2.1.7']) expect(said(text)).toBeNull();
-    expect(said('21.78', 'other')).toBeNull();
+    for (const text of ['', 'much', '21.78 mL', '1e1', '.', '2.1.7']) expect(judgement(text)).toBeNull();
+    expect(judgement('21.78', 'other')).toBeNull();
   });
 
   it('knows which way a delivery runs, from what is on the record or waits', () => {
-    expect(said('19.40', 'end', 2)).toBe('look The end is not above the start.');
-    expect(said('20.00', 'end', 2)).toBe('look The end is not above the start.');
-    expect(said('41.30', 'end', 2)).toMatch(/^keep/);
-    expect(said('41.30', 'end', 2, [{ key: 'start', trial: 2, text: '45,10' }])).toMatch(/^look The end/);
+    expect(judgement('19.40', 'end', 2)).toBe('look The end is not above the start.');
+    expect(judgement('20.00', 'end', 2)).toBe('look The end is not above the start.');
+    expect(judgement('41.30', 'end', 2)).toMatch(/^keep/);
+    expect(judgement('41.30', 'end', 2, [{ key: 'start', trial: 2, text: '45,10' }])).toMatch(
+      /^look The end/,
+    );
     const refilled = [
       { key: 'stop', trial: 2, text: '49.00' },
       { key: 'refilled', trial: 2, text: '1.00' },
     ];
-    expect(said('3.20', 'end', 2, refilled)).toMatch(/^keep/);
+    expect(judgement('3.20', 'end', 2, refilled)).toMatch(/^keep/);
   });
 
   it('knows what comes first in the step', () => {
-    expect(said('21.78', 'end', 1)).toBe('look Before it comes: Burette, start.');
-    expect(said('0.24', 'start', 1)).toMatch(/^keep/);
-    expect(said('21.78', 'end', 1, [{ key: 'start', trial: 1, text: '0.24' }])).toMatch(/^keep/);
+    expect(judgement('21.78', 'end', 1)).toBe('look Before it comes: Burette, start.');
+    expect(judgement('0.24', 'start', 1)).toMatch(/^keep/);
+    expect(judgement('21.78', 'end', 1, [{ key: 'start', trial: 1, text: '0.24' }])).toMatch(/^keep/);
   });
 });

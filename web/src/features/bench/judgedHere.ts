@@ -13,7 +13,7 @@ export function judgedHere(bench: Bench, slot: Slot, text: string, pending: Draf
     asShown(tool, value, plain(text)) ??
     wrongWay(bench, slot, value, pending) ??
     outOfOrder(bench, slot, pending) ??
-    said('keep', 'Keep.', 'Judged in full once the network is back.')
+    judged('keep', 'Keep.', 'Judged in full once the network is back.')
   );
 }
 
@@ -34,8 +34,8 @@ function wrongWay(bench: Bench, slot: Slot, value: number, pending: Draft[]): Ve
       key === slot.key ? value : written(bench, { ...slot, key }, pending),
     );
     const sum = all.reduce<number | null>(
-      (total, one, place) =>
-        total === null || one === null ? null : total + (place < plus.length ? one : -one),
+      (total, figure, place) =>
+        total === null || figure === null ? null : total + (place < plus.length ? figure : -figure),
       0,
     );
     if (sum !== null && sum <= 0) return look(sentence);
@@ -73,7 +73,7 @@ const plain = (text: string) => text.trim().replace(',', '.').replace('−', '-'
 
 const number = (text: string) => (/^[+-]?\d+(\.\d*)?$/.test(plain(text)) ? Number(plain(text)) : null);
 
-const said = (level: Verdict['level'], lead: string, text: string): Verdict => ({
+const judged = (level: Verdict['level'], lead: string, text: string): Verdict => ({
   level,
   lead,
   text,
@@ -81,6 +81,6 @@ const said = (level: Verdict['level'], lead: string, text: string): Verdict => (
   refused: false,
 });
 
-const look = (text: string) => said('look', 'Look again.', text);
+const look = (text: string) => judged('look', 'Look again.', text);
 
 const places = (count: number) => (count === 1 ? '1 decimal' : `${count} decimals`);

@@ -68,7 +68,7 @@ export function useAtBench(bench: Bench, me: Author) {
     kept,
     leaveChoice: chosen ? () => setChosen(null) : undefined,
     chooseStep: (step: Step) => {
-      const first = bench.evaluation.tasks.find((one) => isOf(step, one));
+      const first = bench.evaluation.tasks.find((task) => isOf(step, task));
       if (first) choose(first);
     },
     beginWait: ({ key, trial, turn }: Step) =>

@@ -79,4 +79,4 @@ const signOf = (task: Task, tool: Shapes['Instrument'] | undefined): '-' | '±' 
 
 /** The unit of an own answer, or of what stands on a bottle. */
 const unitWithoutTool = (bench: Bench, task: Task) =>
-  task.unit || (bench.evaluation.bench.find((one) => one.key === task.key)?.shown.unit ?? '');
+  task.unit || (bench.evaluation.bench.find((quantity) => quantity.key === task.key)?.shown.unit ?? '');

@@ -25,12 +25,12 @@ import { OneResult } from './OneResult';
 /** A class after its session. */
 export function ClassPage() {
   const [projector, setProjector] = useState(false);
-  const found = useClass(Number(useParams().session), projector);
+  const page = useClass(Number(useParams().session), projector);
   return (
     <Page wide>
-      <Loaded of={found}>
+      <Loaded of={page}>
         {(data) => (
-          <TheClass found={data} projector={projector} onProjector={() => setProjector(!projector)} />
+          <TheClass page={data} projector={projector} onProjector={() => setProjector(!projector)} />
         )}
       </Loaded>
     </Page>
@@ -38,13 +38,13 @@ export function ClassPage() {
 }
 
 interface Props {
-  found: Shapes['ClassPage'];
+  page: Shapes['ClassPage'];
   projector: boolean;
   onProjector: () => void;
 }
 
-function TheClass({ found, projector, onProjector }: Props) {
-  const { session, results, causes, pooled } = found;
+function TheClass({ page, projector, onProjector }: Props) {
+  const { session, results, causes, pooled } = page;
   const [chosen, setChosen] = useState<number | null>(null);
   const mine = useMe().data?.role === 'instructor';
   const colour = accent(session.family);
@@ -58,19 +58,21 @@ function TheClass({ found, projector, onProjector }: Props) {
         below={
           <>
             <Simulated how={session.simulated} />{' '}
-            {dotted(session.section, session.room, day(session.starts_at), state(found))}
+            {dotted(session.section, session.room, day(session.starts_at), state(page))}
             {!projector && (
               <>
                 {' · '}
                 <Link to={`/methods/${session.method}/history`}>over the years</Link>
               </>
             )}
-            <PartLinks parts={found.together} here={session.id} to={(id) => `/sessions/${id}/class`} />
+            <PartLinks parts={page.together} here={session.id} to={(id) => `/sessions/${id}/class`} />
           </>
         }
         actions={
           <>
-            {!projector && <AllReports session={session.id} benches={found.benches.map((one) => one.id)} />}
+            {!projector && (
+              <AllReports session={session.id} benches={page.benches.map((bench) => bench.id)} />
+            )}
             <Actions {...{ session, projector, onProjector, mine }} />
           </>
         }
@@ -104,23 +106,23 @@ function TheClass({ found, projector, onProjector }: Props) {
         <Box sx={{ display: 'grid', gap: 3 }}>
           {causes.length > 0 && (
             <Sheet title="What made it so">
-              <Causes causes={causes} of={count(found)} colour={colour} numbered={!projector} />
+              <Causes causes={causes} of={count(page)} colour={colour} numbered={!projector} />
             </Sheet>
           )}
-          {!projector && mine && <Marks session={found.session} />}
-          {!projector && <Counting {...{ found, chosen, mine }} onChoose={setChosen} />}
+          {!projector && mine && <Marks session={page.session} />}
+          {!projector && <Counting {...{ page, chosen, mine }} onChoose={setChosen} />}
         </Box>
       </Columns>
     </Box>
   );
 }
 
-const count = (found: Shapes['ClassPage']) => new Set(found.benches.map((one) => one.number)).size;
+const count = (page: Shapes['ClassPage']) => new Set(page.benches.map((bench) => bench.number)).size;
 
-const state = (found: Shapes['ClassPage']) => {
-  const { session } = found;
+const state = (page: Shapes['ClassPage']) => {
+  const { session } = page;
   const released = session.released ? 'results released' : 'results not released';
-  return `${count(found)} benches at work, ${session.state}, ${released}`;
+  return `${count(page)} benches at work, ${session.state}, ${released}`;
 };
 
 interface ActionProps {

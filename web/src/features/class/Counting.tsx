@@ -14,7 +14,7 @@ import { VerdictLine } from '../../identity/Verdict';
 type Bench = Shapes['ClassBench'];
 
 interface Props {
-  found: Shapes['ClassPage'];
+  page: Shapes['ClassPage'];
   /** The number of the bench that was chosen in the picture. */
   chosen: number | null;
   onChoose: (bench: number | null) => void;
@@ -22,9 +22,9 @@ interface Props {
 }
 
 /** One bench looked at more closely, and whether it counts. */
-export function Counting({ found, chosen, onChoose, mine }: Props) {
-  const out = found.benches.filter((one) => one.left_out);
-  const here = found.benches.filter((one) => one.number === chosen);
+export function Counting({ page, chosen, onChoose, mine }: Props) {
+  const out = page.benches.filter((bench) => bench.left_out);
+  const here = page.benches.filter((bench) => bench.number === chosen);
   return (
     <Sheet title="Bench by bench">
       <TextField
@@ -35,21 +35,21 @@ export function Counting({ found, chosen, onChoose, mine }: Props) {
         onChange={(event) => onChoose(Number(event.target.value))}
         sx={{ my: 1 }}
       >
-        {[...new Map(found.benches.map((one) => [one.number, one])).values()].map((one) => (
-          <MenuItem key={one.number} value={one.number}>
-            {dotted(`Bench ${one.number}`, one.team.join(', '))}
+        {[...new Map(page.benches.map((bench) => [bench.number, bench])).values()].map((bench) => (
+          <MenuItem key={bench.number} value={bench.number}>
+            {dotted(`Bench ${bench.number}`, bench.team.join(', '))}
           </MenuItem>
         ))}
       </TextField>
-      {here.map((one) => (
-        <OneRecord key={one.id} bench={one} session={found.session.id} mine={mine} />
+      {here.map((bench) => (
+        <OneRecord key={bench.id} bench={bench} session={page.session.id} mine={mine} />
       ))}
       {out.length > 0 && (
         <Box sx={{ mt: 1 }}>
           <b>Do not count</b>
-          {out.map((one) => (
-            <Box key={one.id} sx={{ fontSize: 14 }}>
-              {dotted(`Bench ${one.number}`, one.sample)}: {one.left_out}
+          {out.map((bench) => (
+            <Box key={bench.id} sx={{ fontSize: 14 }}>
+              {dotted(`Bench ${bench.number}`, bench.sample)}: {bench.left_out}
             </Box>
           ))}
         </Box>

@@ -16,7 +16,7 @@ interface Props {
 export function OneResult({ result, colour, projector, onChoose }: Props) {
   const { comparison, faults } = result;
   const { label, unit, products, sentence } = comparison;
-  const counted = products.reduce((sum, one) => sum + one.n, 0);
+  const counted = products.reduce((sum, product) => sum + product.n, 0);
   return (
     <Sheet
       title={`${label}${result.trial_name ? `, ${result.trial_name.toLowerCase()}` : ''}${unit ? `, ${unit}` : ''}`}
@@ -49,9 +49,11 @@ function Key({ products }: { products: Shapes['Product'][] }) {
   const signs = [
     'Dots are benches with their 95 % intervals',
     'the triangle is their mean',
-    products.some((one) => one.accepted !== null) && 'the dashed line the accepted value',
-    products.some((one) => one.suspects.length > 0) && 'a ring stands apart from the others and counts',
-    products.some((one) => one.results.some((result) => result.left_out)) && 'a dashed ring does not count',
+    products.some((product) => product.accepted !== null) && 'the dashed line the accepted value',
+    products.some((product) => product.suspects.length > 0) &&
+      'a ring stands apart from the others and counts',
+    products.some((product) => product.results.some((result) => result.left_out)) &&
+      'a dashed ring does not count',
   ].filter(Boolean);
   return <Box sx={{ color: ink.inkSoft, fontSize: 13 }}>{signs.join(', ')}.</Box>;
 }

@@ -20,7 +20,7 @@ export function DeskPage() {
 
 function AtHand({ calculators }: { calculators: Shapes['CalculatorOut'][] }) {
   const [search, setSearch] = useSearchParams();
-  const chosen = calculators.find((one) => one.key === search.get('at')) ?? calculators[0];
+  const chosen = calculators.find((calculator) => calculator.key === search.get('at')) ?? calculators[0];
   return (
     <Box
       sx={{
@@ -36,22 +36,22 @@ function AtHand({ calculators }: { calculators: Shapes['CalculatorOut'][] }) {
         aria-label="Calculators"
         sx={{ display: 'flex', flexDirection: { xs: 'row', md: 'column' }, flexWrap: 'wrap', gap: 0.5 }}
       >
-        {calculators.map((one) => (
+        {calculators.map((calculator) => (
           <Button
-            key={one.key}
-            onClick={() => setSearch({ at: one.key })}
-            aria-current={one === chosen}
+            key={calculator.key}
+            onClick={() => setSearch({ at: calculator.key })}
+            aria-current={calculator === chosen}
             sx={{
               justifyContent: 'flex-start',
               textAlign: 'left',
               color: ink.ink,
-              ...(one === chosen && {
+              ...(calculator === chosen && {
                 bgcolor: ink.liquid,
                 boxShadow: `inset 4px 0 0 ${accent('solutions')}`,
               }),
             }}
           >
-            {one.title}
+            {calculator.title}
           </Button>
         ))}
       </Box>

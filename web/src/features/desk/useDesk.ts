@@ -9,13 +9,13 @@ export const useDesk = () =>
 /** What is worked from the fields, a moment after the last key. */
 export function useWorkedOut(key: string, fields: Record<string, string>) {
   const settled = useSettled(fields, 200);
-  const found = useQuery({
+  const answer = useQuery({
     queryKey: ['desk', key, settled],
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () => said(api.POST('/api/desk/{key}', { params: { path: { key } }, body: { said: settled } })),
   });
-  return { ...found, stale: JSON.stringify(settled) !== JSON.stringify(fields) || found.isPlaceholderData };
+  return { ...answer, stale: JSON.stringify(settled) !== JSON.stringify(fields) || answer.isPlaceholderData };
 }
 
 export interface Kept {
@@ -31,8 +31,8 @@ const MOST = 6;
 /** Results that were put aside for a plan, the latest first. */
 export function keptOnDesk(): Kept[] {
   try {
-    const found: unknown = JSON.parse(window.localStorage.getItem(PLACE) ?? '[]');
-    return Array.isArray(found) ? (found as Kept[]) : [];
+    const parsed: unknown = JSON.parse(window.localStorage.getItem(PLACE) ?? '[]');
+    return Array.isArray(parsed) ? (parsed as Kept[]) : [];
   } catch {
     return []; // a device that keeps nothing, or something else under that name
   }
@@ -41,7 +41,7 @@ export function keptOnDesk(): Kept[] {
 /** Puts a result aside, so that a plan can take it over. */
 export function keepOnDesk(title: string, worked: Shapes['WorkedOut']) {
   const { value, limit, unit } = worked;
-  const one = { name: `Desk: ${title.toLowerCase()}, ${value} ${unit}`.trim(), value, limit, unit };
-  const kept = [one, ...keptOnDesk().filter((other) => other.name !== one.name)].slice(0, MOST);
+  const worth = { name: `Desk: ${title.toLowerCase()}, ${value} ${unit}`.trim(), value, limit, unit };
+  const kept = [worth, ...keptOnDesk().filter((other) => other.name !== worth.name)].slice(0, MOST);
   window.localStorage.setItem(PLACE, JSON.stringify(kept));
 }

@@ -10,7 +10,7 @@ export function CopyAndChange({ card }: { card: Shapes['MethodCard'] }) {
   const mine = useExperiments(true);
   const go = useNavigate();
   const open = (slug: string) => void go(`/experiments/${slug}`);
-  const own = mine.data?.some((one) => one.slug === card.slug);
+  const own = mine.data?.some((taken) => taken.slug === card.slug);
   return (
     <>
       <Button component="a" href={`/api/methods/${card.slug}/file`} download>

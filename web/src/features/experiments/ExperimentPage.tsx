@@ -55,11 +55,11 @@ function Editor({ page, vocabulary, instruments }: Props) {
   const [search, setSearch] = useSearchParams();
   const chapter = search.get('chapter') ?? 'what';
   const setChapter = (key: string) => setSearch({ chapter: key }, { replace: true });
-  const method = vocabulary.find((one) => one.name === 'method');
-  const open = CHAPTERS.find((one) => one.key === chapter);
+  const method = vocabulary.find((record) => record.name === 'method');
+  const open = CHAPTERS.find((shown) => shown.key === chapter);
   const typeset = (key: string) => {
-    const found = page.page?.quantities.find((one) => one.key === key);
-    return found ? `${found.symbol}<mo>=</mo>${found.formula}` : '';
+    const quantity = page.page?.quantities.find((candidate) => candidate.key === key);
+    return quantity ? `${quantity.symbol}<mo>=</mo>${quantity.formula}` : '';
   };
   return (
     <WorkshopContext value={{ draft, vocabulary, instruments, typeset, Fields: RecordFields }}>
@@ -106,15 +106,15 @@ function Contents({ chapter, onChapter, draft }: ContentsProps) {
     fields.reduce((sum, name) => sum + entries(draft[name]).length, 0);
   return (
     <Box component="nav" aria-label="Chapters" sx={{ display: 'flex', flexDirection: 'column' }}>
-      {[...CHAPTERS, ...LAST].map((one) => {
-        const count = 'fields' in one && one.key !== 'what' ? counted(one.fields) : 0;
+      {[...CHAPTERS, ...LAST].map((part) => {
+        const count = 'fields' in part && part.key !== 'what' ? counted(part.fields) : 0;
         return (
           <Box
-            key={one.key}
+            key={part.key}
             component="button"
             type="button"
-            aria-current={one.key === chapter ? 'page' : undefined}
-            onClick={() => onChapter(one.key)}
+            aria-current={part.key === chapter ? 'page' : undefined}
+            onClick={() => onChapter(part.key)}
             sx={{
               all: 'unset',
               boxSizing: 'border-box',
@@ -124,14 +124,14 @@ function Contents({ chapter, onChapter, draft }: ContentsProps) {
               alignItems: 'center',
               justifyContent: 'space-between',
               px: 1.5,
-              borderLeft: `4px solid ${one.key === chapter ? accent(text(draft.family)) : ink.ruleSoft}`,
-              fontWeight: one.key === chapter ? 700 : 400,
-              bgcolor: one.key === chapter ? ink.sheet : 'transparent',
+              borderLeft: `4px solid ${part.key === chapter ? accent(text(draft.family)) : ink.ruleSoft}`,
+              fontWeight: part.key === chapter ? 700 : 400,
+              bgcolor: part.key === chapter ? ink.sheet : 'transparent',
               '&:hover': { bgcolor: ink.sheet },
               '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
             }}
           >
-            {one.title}
+            {part.title}
             {count > 0 && (
               <Box component="span" sx={{ color: ink.inkSoft, fontSize: 13.5, fontWeight: 400 }}>
                 {count}

@@ -108,10 +108,10 @@ describe('the editor of an experiment', () => {
     });
     await userEvent.click(folded('whenever'));
     await userEvent.click(screen.getByRole('button', { name: 'Move up' }));
-    expect((draft().checks as Entry[]).map((one) => one.kind)).toEqual(['whenever', 'seen']);
+    expect((draft().checks as Entry[]).map((entry) => entry.kind)).toEqual(['whenever', 'seen']);
     await userEvent.click(folded('seen'));
     await userEvent.click(screen.getByRole('button', { name: 'Remove' }));
-    expect((draft().checks as Entry[]).map((one) => one.kind)).toEqual(['whenever']);
+    expect((draft().checks as Entry[]).map((entry) => entry.kind)).toEqual(['whenever']);
   });
 
   it('shows what it does not understand, and loses none of it', async () => {

@@ -125,16 +125,18 @@ function OneOf({
   put: (next: string) => void;
 }) {
   // What is written stays, even where it names nothing any more: the problem is told, nothing is lost.
-  const known = choices.some((one) => one.key === chosen) || chosen === '';
+  const known = choices.some((choice) => choice.key === chosen) || chosen === '';
   const all = known ? choices : [{ key: chosen, label: `${chosen} (not there)` }, ...choices];
   return (
     <TextField select label={field.label} value={chosen} onChange={({ target }) => put(target.value)}>
-      {!choices.some((one) => one.key === '') && (!field.required || chosen === '') && (
+      {!choices.some((choice) => choice.key === '') && (!field.required || chosen === '') && (
         <MenuItem value="">–</MenuItem>
       )}
-      {all.map((one) => (
-        <MenuItem key={one.key} value={one.key}>
-          {one.label === one.key || field.kind === 'choice' ? one.label : `${one.label} · ${one.key}`}
+      {all.map((named) => (
+        <MenuItem key={named.key} value={named.key}>
+          {named.label === named.key || field.kind === 'choice'
+            ? named.label
+            : `${named.label} · ${named.key}`}
         </MenuItem>
       ))}
     </TextField>
@@ -152,13 +154,13 @@ function Several({
   chosen: string[];
   onChange: (value: unknown) => void;
 }) {
-  const labels = new Map(choices.map((one) => [one.key, one.label]));
+  const labels = new Map(choices.map((choice) => [choice.key, choice.label]));
   return (
     <Autocomplete
       multiple
       freeSolo
       size="small"
-      options={choices.map((one) => one.key)}
+      options={choices.map((choice) => choice.key)}
       getOptionLabel={(key) => labels.get(key) ?? key}
       value={chosen}
       onChange={(_, next) => onChange(next)}

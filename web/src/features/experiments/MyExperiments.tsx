@@ -52,8 +52,8 @@ export function MyExperiments() {
             </Box>
           ) : (
             <Box sx={{ display: 'grid', gap: 1 }}>
-              {all.map((one) => (
-                <Line key={one.slug} card={one} />
+              {all.map((own) => (
+                <Line key={own.slug} card={own} />
               ))}
             </Box>
           )

@@ -25,13 +25,13 @@ export function PairsInput({ field, value, onChange }: Props) {
           ? ['role']
           : [];
   const known = partsOf(draft, kinds);
-  const rows = pairs(value).map(([name, one]) => [name, text(one)] as const);
+  const rows = pairs(value).map(([name, content]) => [name, text(content)] as const);
   const put = (next: (readonly [string, string])[]) =>
     onChange(next.length === 0 && !field.required ? undefined : Object.fromEntries(next));
   return (
     <Box>
       <Box sx={{ fontSize: 13.5, fontWeight: 700, mb: 0.75 }}>{field.label}</Box>
-      {rows.map(([name, said], at) => {
+      {rows.map(([name, content], at) => {
         const change = (to: readonly [string, string]) =>
           put(rows.map((old, place) => (place === at ? to : old)));
         return (
@@ -49,18 +49,18 @@ export function PairsInput({ field, value, onChange }: Props) {
               select={kinds.length > 0}
               label="Of"
               value={name}
-              onChange={({ target }) => change([target.value, said])}
+              onChange={({ target }) => change([target.value, content])}
             >
-              {!known.some((one) => one.key === name) && <MenuItem value={name}>{name || '–'}</MenuItem>}
-              {known.map((one) => (
-                <MenuItem key={one.key} value={one.key}>
-                  {one.label}
+              {!known.some((named) => named.key === name) && <MenuItem value={name}>{name || '–'}</MenuItem>}
+              {known.map((named) => (
+                <MenuItem key={named.key} value={named.key}>
+                  {named.label}
                 </MenuItem>
               ))}
             </TextField>
             <TextField
               label={field.name === 'changes' ? 'Becomes' : 'Is'}
-              value={said}
+              value={content}
               onChange={({ target }) => change([name, target.value])}
               slotProps={{ htmlInput: { style: { fontFamily: FIGURES } } }}
             />

@@ -132,7 +132,7 @@ function Other({ page }: { page: Props['page'] }) {
           onClick={() => discard.mutate(undefined, { onSuccess: () => void go('/methods') })}
           disabled={discard.isPending}
         >
-          {page.versions.some((one) => one.ready) ? 'Throw this draft away' : 'Throw it away'}
+          {page.versions.some((version) => version.ready) ? 'Throw this draft away' : 'Throw it away'}
         </Button>
       )}
       {(page.ready || withdrawn) && (

@@ -13,14 +13,18 @@ export function RecordFields({ record, entry, onChange, only }: FieldsProps) {
   const { typeset } = useWorkshop();
   // Settled when the record is opened: a field must not move while somebody writes in it.
   const [atOnce] = useState(() =>
-    record.fields.filter((field) => field.often || entry[field.name] !== undefined).map((one) => one.name),
+    record.fields
+      .filter((field) => field.often || entry[field.name] !== undefined)
+      .map((field) => field.name),
   );
   const named = (names: readonly string[]) =>
     names.flatMap((name) => record.fields.filter((field) => field.name === name));
   const fields = named(only ?? atOnce);
   const more = only ? [] : record.fields.filter((field) => !atOnce.includes(field.name));
   const put = (name: string) => (value: unknown) =>
-    onChange(Object.fromEntries(pairs({ ...entry, [name]: value }).filter(([, one]) => one !== undefined)));
+    onChange(
+      Object.fromEntries(pairs({ ...entry, [name]: value }).filter(([, content]) => content !== undefined)),
+    );
   const strange = pairs(entry).filter(
     ([name]) => name !== 'kind' && !record.fields.some((field) => field.name === name),
   );

@@ -23,8 +23,8 @@ export function RecordList({ field, value, onChange }: Props) {
   const [use = ''] = field.of;
   const kinds =
     field.kind === 'word'
-      ? workshop.vocabulary.filter((one) => one.use === use)
-      : workshop.vocabulary.filter((one) => one.name === use);
+      ? workshop.vocabulary.filter((record) => record.use === use)
+      : workshop.vocabulary.filter((record) => record.name === use);
   const put = (at: number, entry: Entry) => onChange(all.map((old, place) => (place === at ? entry : old)));
   const move = (at: number, by: number) => {
     const order = [...all];

@@ -16,7 +16,7 @@ export const rowsIn = (value: unknown): Row[] =>
 export function RowsTable({ rows, onChange }: Props) {
   const { draft } = useWorkshop();
   const all = rowsIn(rows);
-  const parts = new Map(entries(draft.readings).map((one) => [text(one.key), one]));
+  const parts = new Map(entries(draft.readings).map((entry) => [text(entry.key), entry]));
   const put = (at: number, typed: string) =>
     onChange(all.map(([key, trial, index, old], place) => [key, trial, index, place === at ? typed : old]));
   if (all.length === 0)

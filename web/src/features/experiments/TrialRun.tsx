@@ -27,7 +27,9 @@ function useRun({ page, work }: Props) {
     void work
       .flush()
       .then(() => run.mutateAsync(body))
-      .then((found) => setRows(found.readings.map((one) => [one.key, one.trial, one.index, one.text])))
+      .then((example) =>
+        setRows(example.readings.map((reading) => [reading.key, reading.trial, reading.index, reading.text])),
+      )
       .catch(() => undefined); // told by ``problem``
   return {
     rows,
@@ -43,8 +45,8 @@ function useRun({ page, work }: Props) {
       go({
         fault: '',
         readings: rows
-          .filter(([, , , said]) => said.trim() !== '')
-          .map(([key, trial, index, said]) => ({ key, trial, index, text: said })),
+          .filter(([, , , typed]) => typed.trim() !== '')
+          .map(([key, trial, index, typed]) => ({ key, trial, index, text: typed })),
       }),
   };
 }
@@ -111,9 +113,9 @@ function Simulate({ faults, hasExample, busy, onRun }: SimulateProps) {
           sx={{ width: 240 }}
         >
           <MenuItem value="">None</MenuItem>
-          {faults.map((one) => (
-            <MenuItem key={text(one.key)} value={text(one.key)}>
-              {nameOf(one)}
+          {faults.map((fault) => (
+            <MenuItem key={text(fault.key)} value={text(fault.key)}>
+              {nameOf(fault)}
             </MenuItem>
           ))}
         </TextField>
@@ -144,18 +146,18 @@ function Outcome({ run, colour }: { run: Shapes['TrialRun']; colour: string }) {
           </VerdictLine>
         )}
         {results
-          .filter((one) => one.trial === null)
-          .map((one) => (
-            <ResultCard key={one.key} result={one} colour={colour} />
+          .filter((result) => result.trial === null)
+          .map((result) => (
+            <ResultCard key={result.key} result={result} colour={colour} />
           ))}
         <TrialResults results={results} />
-        {findings.map((one) => (
+        {findings.map((finding) => (
           <VerdictLine
-            key={`${one.code}${one.trial ?? ''}${one.index ?? ''}`}
-            level={one.level}
-            lead={one.what}
+            key={`${finding.code}${finding.trial ?? ''}${finding.index ?? ''}`}
+            level={finding.level}
+            lead={finding.what}
           >
-            {one.why} {one.do}
+            {finding.why} {finding.do}
           </VerdictLine>
         ))}
       </Box>

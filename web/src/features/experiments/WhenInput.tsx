@@ -35,9 +35,9 @@ export function WhenInput({ value, onChange }: Props) {
               value={option}
               onChange={({ target }) => change([target.value, []])}
             >
-              {options.map((one) => (
-                <MenuItem key={one.key} value={one.key}>
-                  {one.label}
+              {options.map((option) => (
+                <MenuItem key={option.key} value={option.key}>
+                  {option.label}
                 </MenuItem>
               ))}
             </TextField>
@@ -48,9 +48,9 @@ export function WhenInput({ value, onChange }: Props) {
               slotProps={{ select: { multiple: true } }}
               onChange={({ target }) => change([option, target.value])}
             >
-              {choicesOf(draft, option).map((one) => (
-                <MenuItem key={one.key} value={one.key}>
-                  {one.label}
+              {choicesOf(draft, option).map((named) => (
+                <MenuItem key={named.key} value={named.key}>
+                  {named.label}
                 </MenuItem>
               ))}
             </TextField>

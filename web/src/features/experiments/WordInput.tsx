@@ -19,7 +19,7 @@ const isEntry = (value: unknown): value is Entry => typeof value === 'object' &&
 /** A rule or guide: its kind, and what that kind asks for. */
 export function WordInput({ field, value, onChange }: Props) {
   const workshop = useWorkshop();
-  const kinds = workshop.vocabulary.filter((one) => one.use === field.of[0]);
+  const kinds = workshop.vocabulary.filter((record) => record.use === field.of[0]);
   const entry = isEntry(value) ? value : {};
   const record = recordOf(workshop, text(entry.kind));
   return (

@@ -7,7 +7,9 @@ export interface Named {
 }
 
 export const entries = (value: unknown): Entry[] =>
-  Array.isArray(value) ? value.filter((one): one is Entry => typeof one === 'object' && one !== null) : [];
+  Array.isArray(value)
+    ? value.filter((item): item is Entry => typeof item === 'object' && item !== null)
+    : [];
 export const text = (value: unknown): string =>
   typeof value === 'string' || typeof value === 'number' ? String(value) : '';
 export const texts = (value: unknown): string[] => (Array.isArray(value) ? value.map(text) : []);
@@ -26,20 +28,22 @@ export function partsOf(draft: Entry, kinds: string[]): Named[] {
     step: entries(draft.steps),
     ...ofKind(entries(draft.readings), ['reading', 'series', 'observation'], ''),
     ...ofKind(entries(draft.options), ['number', 'choice'], '-option'),
-    list: entries(draft.options).filter((one) => one.kind === 'list-option' || one.kind === 'pairs-option'),
+    list: entries(draft.options).filter(
+      (entry) => entry.kind === 'list-option' || entry.kind === 'pairs-option',
+    ),
   };
-  const found = kinds.flatMap((kind) => all[kind] ?? []);
-  const named = found.map((one) => ({ key: text(one.key), label: nameOf(one) }));
+  const entrys = kinds.flatMap((kind) => all[kind] ?? []);
+  const named = entrys.map((entry) => ({ key: text(entry.key), label: nameOf(entry) }));
   return named.filter(({ key }, at) => key !== '' && named.findIndex((other) => other.key === key) === at);
 }
 
 const ofKind = (all: Entry[], kinds: string[], behind: string) =>
-  Object.fromEntries(kinds.map((kind) => [kind, all.filter((one) => one.kind === `${kind}${behind}`)]));
+  Object.fromEntries(kinds.map((kind) => [kind, all.filter((entry) => entry.kind === `${kind}${behind}`)]));
 
 /** The choices of an option with choices. */
 export function choicesOf(draft: Entry, option: string): Named[] {
-  const found = entries(draft.options).find((one) => one.key === option);
-  return entries(found?.choices).map((one) => ({ key: text(one.key), label: nameOf(one) }));
+  const entry = entries(draft.options).find((declared) => declared.key === option);
+  return entries(entry?.choices).map((choice) => ({ key: text(choice.key), label: nameOf(choice) }));
 }
 
 export type Row = [string, number | null, number | null, string];
@@ -50,9 +54,9 @@ export function rowsToType(draft: Entry): Row[] {
   const trials = Array.from({ length: Math.max(1, least) }, (_, at) => at + 1);
   const readings = entries(draft.readings);
   return [
-    ...readings.filter((one) => one.scope === 'bench').flatMap((one) => rowsOf(one, null)),
+    ...readings.filter((reading) => reading.scope === 'bench').flatMap((reading) => rowsOf(reading, null)),
     ...trials.flatMap((trial) =>
-      readings.filter((one) => one.scope !== 'bench').flatMap((one) => rowsOf(one, trial)),
+      readings.filter((reading) => reading.scope !== 'bench').flatMap((reading) => rowsOf(reading, trial)),
     ),
   ];
 }
@@ -60,7 +64,7 @@ export function rowsToType(draft: Entry): Row[] {
 function rowsOf(reading: Entry, trial: number | null): Row[] {
   if (reading.optional === true) return [];
   const voids = texts(reading.voids);
-  const seen = entries(reading.choices).find((one) => !voids.includes(text(one.key)));
+  const seen = entries(reading.choices).find((entry) => !voids.includes(text(entry.key)));
   const places = reading.kind === 'series' ? [1, 2, 3] : [null];
   return places.map((index) => [text(reading.key), trial, index, seen ? text(seen.key) : '']);
 }

@@ -34,8 +34,8 @@ const WORKSHOP: Workshop = {
   typeset: () => '',
   Fields: () => null,
 };
-const keys = (entry: Record<string, unknown>, one: Field) =>
-  offered(WORKSHOP, entry, one)?.map(({ key }) => key);
+const keys = (entry: Record<string, unknown>, field: Field) =>
+  offered(WORKSHOP, entry, field)?.map(({ key }) => key);
 
 describe('what a field offers', () => {
   it('names the parts of the draft, and choices in words', () => {

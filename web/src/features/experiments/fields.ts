@@ -36,19 +36,22 @@ export const WorkshopContext = createContext<Workshop>({
 export const useWorkshop = () => useContext(WorkshopContext);
 
 export const recordOf = (workshop: Workshop, name: string) =>
-  workshop.vocabulary.find((one) => one.name === name);
+  workshop.vocabulary.find((record) => record.name === name);
 
 /** What a text may be, where the draft itself or the stockroom says so; null where anything may be written. */
 export function offered(workshop: Workshop, entry: Entry, field: Field): Named[] | null {
   const { draft, instruments } = workshop;
   if (field.kind === 'name') return partsOf(draft, field.of);
   if (field.kind === 'choice') return field.of.map((key, at) => ({ key, label: field.words[at] ?? key }));
-  const own = entries(entry.choices).map((one) => ({ key: text(one.key), label: nameOf(one) }));
+  const own = entries(entry.choices).map((entry) => ({ key: text(entry.key), label: nameOf(entry) }));
   switch (field.name) {
     case 'reads':
       return [...partsOf(draft, ['reading', 'series', 'observation']), ...answers(draft)];
     case 'kinds':
-      return [...new Set(instruments.map((one) => one.kind))].map((kind) => ({ key: kind, label: kind }));
+      return [...new Set(instruments.map((instrument) => instrument.kind))].map((kind) => ({
+        key: kind,
+        label: kind,
+      }));
     case 'voids':
     case 'until':
       return own;
@@ -64,22 +67,25 @@ export function offered(workshop: Workshop, entry: Entry, field: Field): Named[]
 const fitting = (instruments: Shapes['Instrument'][], entry: Entry): Named[] => {
   const kinds = Array.isArray(entry.kinds) ? entry.kinds : [];
   return instruments
-    .filter((one) => kinds.includes(one.kind) && !one.slug.startsWith('own-'))
-    .map((one) => ({ key: one.slug, label: one.short }));
+    .filter((instrument) => kinds.includes(instrument.kind) && !instrument.slug.startsWith('own-'))
+    .map((instrument) => ({ key: instrument.slug, label: instrument.short }));
 };
 
 const choicesIn = (draft: Entry, observation: string): Named[] =>
-  entries(entries(draft.readings).find((one) => one.key === observation)?.choices).map((one) => ({
-    key: text(one.key),
-    label: nameOf(one),
+  entries(entries(draft.readings).find((entry) => entry.key === observation)?.choices).map((entry) => ({
+    key: text(entry.key),
+    label: nameOf(entry),
   }));
 
 /** What a step may ask for besides readings: own results and closing questions. */
 function answers(draft: Entry): Named[] {
-  const results = entries(draft.quantities).filter((one) => one.result === true);
+  const results = entries(draft.quantities).filter((entry) => entry.result === true);
   const questions = Array.isArray(draft.questions) ? draft.questions : [];
   return [
-    ...results.map((one) => ({ key: ownKey(text(one.key)), label: `Own ${nameOf(one).toLowerCase()}` })),
+    ...results.map((result) => ({
+      key: ownKey(text(result.key)),
+      label: `Own ${nameOf(result).toLowerCase()}`,
+    })),
     ...questions.map((_, at) => ({ key: answerKey(at + 1), label: `Closing question ${at + 1}` })),
   ];
 }

@@ -13,10 +13,10 @@ const need = (more: Partial<Shapes['Need']>): Shapes['Need'] => ({
 const floorOf = (...needs: Shapes['Need'][]) =>
   ({ session: { id: 9, state: 'open' }, needs }) as unknown as Shapes['Floor'];
 const NOW = Date.parse('2026-03-02T12:03:00Z');
-const said = (asked: ReturnType<typeof serve>) =>
+const answered = (asked: ReturnType<typeof serve>) =>
   asked
-    .filter((one) => one.method === 'POST')
-    .map((one) => (one.body as { entries: { key: string; text: string; trial?: number }[] }).entries);
+    .filter((asked) => asked.method === 'POST')
+    .map((asked) => (asked.body as { entries: { key: string; text: string; trial?: number }[] }).entries);
 const WRITTEN = { 'POST /api/benches/63/entries': { kept: [], bench: {} } };
 
 describe('who needs the instructor', () => {
@@ -33,7 +33,7 @@ describe('who needs the instructor', () => {
     const asked = serve(WRITTEN);
     show(<Needs floor={floorOf(need({}))} now={NOW} />);
     await userEvent.click(screen.getByRole('button', { name: 'I’m on it' }));
-    await waitFor(() => expect(said(asked)[0]).toMatchObject([{ key: 'seen', text: 'n1' }]));
+    await waitFor(() => expect(answered(asked)[0]).toMatchObject([{ key: 'seen', text: 'n1' }]));
   });
 
   it('voids a trial for the very reason that was told, and marks the need seen', async () => {
@@ -41,7 +41,7 @@ describe('who needs the instructor', () => {
     show(<Needs floor={floorOf(need({}))} now={NOW} />);
     await userEvent.click(screen.getByRole('button', { name: 'Void trial 2' }));
     await waitFor(() =>
-      expect(said(asked)[0]).toMatchObject([
+      expect(answered(asked)[0]).toMatchObject([
         { key: 'void', text: 'The end reading is below the start.', trial: 2 },
         { key: 'seen', text: 'n1' },
       ]),
@@ -57,7 +57,7 @@ describe('who needs the instructor', () => {
     await userEvent.type(screen.getByRole('textbox', { name: 'Message to the bench' }), 'Two minutes');
     await userEvent.click(screen.getByRole('button', { name: 'Send' }));
     await waitFor(() =>
-      expect(said(asked)[0]).toMatchObject([{ key: 'message', text: 'Two minutes' }, { key: 'seen' }]),
+      expect(answered(asked)[0]).toMatchObject([{ key: 'message', text: 'Two minutes' }, { key: 'seen' }]),
     );
   });
 

@@ -20,8 +20,8 @@ export function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
   const levels = [...new Set(floor.needs.map((need) => need.level))];
   const shown = floor.needs.filter((need) => only === null || !levels.includes(only) || need.level === only);
   const answering = (need: Shapes['Need']): Answering => {
-    const say = (...said: Words[]) =>
-      write.mutate({ bench: need.bench_id, said: [...said, { key: 'seen', text: need.id }] });
+    const say = (...wordss: Words[]) =>
+      write.mutate({ bench: need.bench_id, said: [...wordss, { key: 'seen', text: need.id }] });
     const { trial } = need;
     const voidable = trial !== null && need.level === 'stop';
     return {

@@ -9,10 +9,10 @@ describe('the places of a room', () => {
       { bench: 2, row: 1, column: 1 },
       { bench: 1, row: 1, column: 3 },
     ];
-    const found = placesOf(benches, { text: '2 . 1', columns: 3, places });
-    expect(found.get(1)).toEqual({ row: 1, column: 3 });
-    expect([3, 4, 5].map((number) => found.get(number)?.row)).toEqual([2, 2, 2]);
-    expect(new Set([...found.values()].map(({ row, column }) => `${row}/${column}`)).size).toBe(5);
+    const placed = placesOf(benches, { text: '2 . 1', columns: 3, places });
+    expect(placed.get(1)).toEqual({ row: 1, column: 3 });
+    expect([3, 4, 5].map((number) => placed.get(number)?.row)).toEqual([2, 2, 2]);
+    expect(new Set([...placed.values()].map(({ row, column }) => `${row}/${column}`)).size).toBe(5);
   });
 
   it('are the grid’s own where nothing was said', () => {

@@ -15,7 +15,8 @@ export function RoomGrid({ floor, now, large }: { floor: Shapes['Floor']; now: n
   const placed = placesOf(benches, arrangement);
   const common = { colour: accent(session.family), large, closed: session.state === 'closed' };
   const samples =
-    new Set(benches.map((one) => one.sample)).size > 1 && benches.every((one) => one.samples.length === 0);
+    new Set(benches.map((bench) => bench.sample)).size > 1 &&
+    benches.every((bench) => bench.samples.length === 0);
   return (
     <Box
       sx={{
@@ -59,11 +60,11 @@ export function placesOf(
   { columns, places }: Shapes['Arrangement'],
 ): Map<number, Place> {
   if (columns === 0) return new Map();
-  const found = new Map<number, Place>(places.map(({ bench, row, column }) => [bench, { row, column }]));
-  const last = Math.max(...places.map((one) => one.row), 0);
-  const rest = benches.filter((one) => !found.has(one.number));
+  const placed = new Map<number, Place>(places.map(({ bench, row, column }) => [bench, { row, column }]));
+  const last = Math.max(...places.map((place) => place.row), 0);
+  const rest = benches.filter((bench) => !placed.has(bench.number));
   rest.forEach(({ number }, at) =>
-    found.set(number, { row: last + 1 + Math.floor(at / columns), column: 1 + (at % columns) }),
+    placed.set(number, { row: last + 1 + Math.floor(at / columns), column: 1 + (at % columns) }),
   );
-  return found;
+  return placed;
 }

@@ -139,18 +139,18 @@ function Trials({ bench }: { bench: Bench }) {
 /** How far a place is with each of its samples; the tile tells of the one in hand. */
 function Samples({ bench }: { bench: Bench }) {
   const inHand = { color: ink.ink, fontWeight: 700 };
-  return bench.samples.map((one) => (
+  return bench.samples.map((sample) => (
     <Box
-      key={one.bench}
+      key={sample.bench}
       sx={{
         display: 'flex',
         justifyContent: 'space-between',
         gap: 1,
-        ...(one.bench === bench.id && inHand),
+        ...(sample.bench === bench.id && inHand),
       }}
     >
-      <span>{one.label}</span>
-      <span style={{ fontFamily: FIGURES }}>{Math.round(one.progress * 100)} %</span>
+      <span>{sample.label}</span>
+      <span style={{ fontFamily: FIGURES }}>{Math.round(sample.progress * 100)} %</span>
     </Box>
   ));
 }

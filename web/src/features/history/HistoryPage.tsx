@@ -22,7 +22,7 @@ export function HistoryPage() {
   const history = useHistory(useParams().slug ?? '');
   return (
     <Page wide>
-      <Loaded of={history}>{(found) => <History of={found} />}</Loaded>
+      <Loaded of={history}>{(page) => <History of={page} />}</Loaded>
     </Page>
   );
 }
@@ -101,11 +101,11 @@ function Result({ result, sessions, colour }: Props) {
 function Watch({ lessons }: { lessons: Shapes['Lesson'][] }) {
   return (
     <Sheet title="To watch next time">
-      {lessons.map((one) => (
-        <Box key={one.what} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.5 }}>
-          <span>{one.what}</span>
+      {lessons.map((lesson) => (
+        <Box key={lesson.what} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.5 }}>
+          <span>{lesson.what}</span>
           <Box component="span" sx={{ color: ink.inkSoft, whiteSpace: 'nowrap' }}>
-            {one.benches} of {one.of} benches
+            {lesson.benches} of {lesson.of} benches
           </Box>
         </Box>
       ))}

@@ -12,7 +12,7 @@ interface Props {
 /** Each class with its mean, spread and how far it was from what is accepted, the latest first. */
 export function OverTimeTable({ result, sessions }: Props) {
   const rows = result.found.times.map((time, place) => ({ time, session: result.sessions[place] })).reverse();
-  const title = (id: number | undefined) => sessions.find((one) => one.id === id)?.title ?? '';
+  const title = (id: number | undefined) => sessions.find((session) => session.id === id)?.title ?? '';
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Box component="table" sx={TABLE}>

@@ -21,9 +21,9 @@ export function ChoicesPage() {
             component="dl"
             sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, px: 2.5, m: 0 }}
           >
-            {all.map((one) => (
+            {all.map((choice) => (
               <Box
-                key={one.topic}
+                key={choice.topic}
                 sx={{
                   display: 'grid',
                   gridTemplateColumns: { xs: '1fr', md: '220px 1fr' },
@@ -33,10 +33,10 @@ export function ChoicesPage() {
                 }}
               >
                 <Box component="dt" sx={{ fontWeight: 700 }}>
-                  {one.topic}
+                  {choice.topic}
                 </Box>
                 <Box component="dd" sx={{ m: 0 }}>
-                  {one.made} <span style={{ color: ink.inkSoft }}>{one.otherwise}</span>
+                  {choice.made} <span style={{ color: ink.inkSoft }}>{choice.otherwise}</span>
                 </Box>
               </Box>
             ))}

@@ -21,7 +21,7 @@ export function MethodBook() {
       </p>
       <Loaded of={methods}>
         {(all) => {
-          const families = [...new Map(all.map((one) => [one.family, one.family_label]))];
+          const families = [...new Map(all.map((card) => [card.family, card.family_label]))];
           return (
             <Box sx={{ display: 'grid', gap: 4 }}>
               {me.data?.role === 'instructor' && <MyExperiments />}
@@ -32,12 +32,12 @@ export function MethodBook() {
                   </Box>
                   <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { md: '1fr 1fr' } }}>
                     {all
-                      .filter((one) => one.family === family)
-                      .map((one) => (
+                      .filter((card) => card.family === family)
+                      .map((card) => (
                         <Box
-                          key={one.slug}
+                          key={card.slug}
                           component={Link}
-                          to={`/methods/${one.slug}`}
+                          to={`/methods/${card.slug}`}
                           sx={{
                             bgcolor: ink.sheet,
                             border: `1px solid ${ink.rule}`,
@@ -49,8 +49,8 @@ export function MethodBook() {
                             '&:hover': { borderColor: ink.link },
                           }}
                         >
-                          <Box sx={{ fontWeight: 700, fontSize: 19 }}>{one.title}</Box>
-                          <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>{one.question}</Box>
+                          <Box sx={{ fontWeight: 700, fontSize: 19 }}>{card.title}</Box>
+                          <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>{card.question}</Box>
                         </Box>
                       ))}
                   </Box>

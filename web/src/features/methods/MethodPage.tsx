@@ -126,7 +126,7 @@ function WorkedExample({ page, colour }: { page: Shapes['MethodPage']; colour: s
   return (
     <Sheet title="A worked example" note={page.example_source}>
       <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-        {page.example_known.map((one) => one.text).join(' · ')}
+        {page.example_known.map((constant) => constant.text).join(' · ')}
       </Box>
       <WorkedLines lines={page.example_lines} />
       {first && (
@@ -165,7 +165,7 @@ function HowItIsDone({ page }: { page: Shapes['MethodPage'] }) {
           {page.steps.map((step, place) => (
             <li key={place}>
               {step.text}
-              {page.steps.findIndex((one) => one.scene === step.scene) === place && step.scene && (
+              {page.steps.findIndex((other) => other.scene === step.scene) === place && step.scene && (
                 <Drawn of={step.scene} colour={accent(page.card.family)} />
               )}
             </li>

@@ -114,13 +114,13 @@ function Staff({ people, me }: { people: Shapes['StaffMember'][]; me: Shapes['Me
           {sentence(link.error ?? account.error)}
         </VerdictLine>
       )}
-      {people.map((one) => (
+      {people.map((person) => (
         <Member
-          key={one.id}
-          one={one}
+          key={person.id}
+          member={person}
           mayChange={Boolean(me.keeper)}
-          onReset={() => make(`New password for ${one.name}.`, { person: one.id })}
-          onAction={(action) => account.mutate({ person: one.id, action })}
+          onReset={() => make(`New password for ${person.name}.`, { person: person.id })}
+          onAction={(action) => account.mutate({ person: person.id, action })}
         />
       ))}
     </Sheet>
@@ -128,40 +128,43 @@ function Staff({ people, me }: { people: Shapes['StaffMember'][]; me: Shapes['Me
 }
 
 interface MemberProps {
-  one: Shapes['StaffMember'];
+  member: Shapes['StaffMember'];
   mayChange: boolean;
   onReset: () => void;
   onAction: (action: Shapes['AccountRequest']['action']) => void;
 }
 
-function Member({ one, mayChange, onReset, onAction }: MemberProps) {
+function Member({ member, mayChange, onReset, onAction }: MemberProps) {
   const [sure, setSure] = useState(false);
   return (
     <Box sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}` }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <strong>{one.name}</strong>
+        <strong>{member.name}</strong>
         <span style={{ color: ink.inkSoft }}>
           {dotted(
-            one.role,
-            `signs in as “${one.username}”`,
-            one.keeper && 'keeps the accounts',
-            !one.active && 'has left',
+            member.role,
+            `signs in as “${member.username}”`,
+            member.keeper && 'keeps the accounts',
+            !member.active && 'has left',
           )}
         </span>
       </Box>
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-        {dotted(one.sections.join(', '), one.last_seen ? `last here ${day(one.last_seen)}` : 'not here yet')}
+        {dotted(
+          member.sections.join(', '),
+          member.last_seen ? `last here ${day(member.last_seen)}` : 'not here yet',
+        )}
       </Box>
       {mayChange && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
-          {one.active ? (
+          {member.active ? (
             <>
               <Button size="small" onClick={onReset}>
                 New password
               </Button>
-              {one.role === 'instructor' && (
-                <Button size="small" onClick={() => onAction(one.keeper ? 'no_longer_keep' : 'keep')}>
-                  {one.keeper ? 'No longer keeps the accounts' : 'Let them keep the accounts'}
+              {member.role === 'instructor' && (
+                <Button size="small" onClick={() => onAction(member.keeper ? 'no_longer_keep' : 'keep')}>
+                  {member.keeper ? 'No longer keeps the accounts' : 'Let them keep the accounts'}
                 </Button>
               )}
               <Button size="small" color="error" onClick={() => (sure ? onAction('end') : setSure(true))}>

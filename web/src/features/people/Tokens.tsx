@@ -18,7 +18,7 @@ function useTokens() {
     all: useQuery({ queryKey: KEY, queryFn: () => said(api.GET('/api/tokens')) }).data ?? [],
     make: useMutation({
       mutationFn: (name: string) => said(api.POST('/api/tokens', { body: { name } })),
-      onSuccess: (made) => keepAnswer(queries, KEY, made.tokens),
+      onSuccess: (answer) => keepAnswer(queries, KEY, answer.tokens),
     }),
     end: useMutation({
       mutationFn: (id: number) =>
@@ -42,15 +42,15 @@ export function Tokens() {
         A token reads what you may read, and changes nothing. It goes into the head of a request:
         “Authorization: Bearer …”.
       </Box>
-      {all.map((one) => (
-        <Box key={one.id} sx={LINE}>
+      {all.map((token) => (
+        <Box key={token.id} sx={LINE}>
           <Box sx={{ flex: 1 }}>
-            {one.name}
+            {token.name}
             <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-              made {ago(one.made_at)}, {one.used_at ? `used ${ago(one.used_at)}` : 'never used'}
+              made {ago(token.made_at)}, {token.used_at ? `used ${ago(token.used_at)}` : 'never used'}
             </Box>
           </Box>
-          <Button size="small" disabled={end.isPending} onClick={() => end.mutate(one.id)}>
+          <Button size="small" disabled={end.isPending} onClick={() => end.mutate(token.id)}>
             End it
           </Button>
         </Box>

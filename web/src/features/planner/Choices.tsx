@@ -44,7 +44,7 @@ export function Choices({ planner, method }: Props) {
       <Sheet title="Samples">
         <SamplesField
           samples={plan.samples}
-          results={method.quantities.filter((one) => one.accepted)}
+          results={method.quantities.filter((quantity) => quantity.accepted)}
           options={method.options}
           all={plan.allSamples}
           onChange={put}
@@ -140,13 +140,13 @@ const SAID = 4;
 
 /** “Indicator: phenolphthalein · Drops: 3 · 2 more” */
 function inWords(options: Shapes['OptionOut'][], planner: Planner): string {
-  const said = options.slice(0, SAID).map((option) => {
+  const sentences = options.slice(0, SAID).map((option) => {
     const text = planner.textOf(option)(option.key);
     const word =
       option.choices.find((choice) => choice.key === text)?.label ?? `${text} ${option.unit}`.trim();
     return `${option.label}: ${word}`;
   });
-  return `${said.join(' · ')}${options.length > SAID ? ` · ${options.length - SAID} more` : ''}`;
+  return `${sentences.join(' · ')}${options.length > SAID ? ` · ${options.length - SAID} more` : ''}`;
 }
 
 const counted = (count: number, noun: string, none: string) =>

@@ -70,10 +70,10 @@ export function Expected({ prediction, foresight, onChoose, error, colour }: See
           </VerdictLine>
         ))
       )}
-      {prediction?.off_range.map((one) => (
-        <VerdictLine key={one.text} level="look" lead="Will not come out well.">
-          {one.text}
-          {one.cures.map((cure) => (
+      {prediction?.off_range.map((miss) => (
+        <VerdictLine key={miss.text} level="look" lead="Will not come out well.">
+          {miss.text}
+          {miss.cures.map((cure) => (
             <Offer key={cure.text} text={cure.text} onTake={onChoose && (() => onChoose(cure))} />
           ))}
         </VerdictLine>
@@ -99,17 +99,17 @@ export function Expected({ prediction, foresight, onChoose, error, colour }: See
 
 /** Turns as they come at once; where they do not fit, what to change. */
 function TurnsAtOnce({ prediction, onChoose, colour, minutes }: Seen & Pick<Props, 'minutes'>) {
-  return prediction?.timetables.map((one) => (
-    <Sheet key={one.label} title="Who is where, when" note={one.label}>
-      {one.minutes > minutes && (
+  return prediction?.timetables.map((timetable) => (
+    <Sheet key={timetable.label} title="Who is where, when" note={timetable.label}>
+      {timetable.minutes > minutes && (
         <VerdictLine level="look" lead="Too long.">
-          The turns alone take {one.minutes} minutes; the session has {minutes}.
+          The turns alone take {timetable.minutes} minutes; the session has {minutes}.
           {prediction.cures.map((cure) => (
             <Offer key={cure.text} text={cure.text} onTake={onChoose && (() => onChoose(cure))} />
           ))}
         </VerdictLine>
       )}
-      <Lanes timetable={one} colour={colour} />
+      <Lanes timetable={timetable} colour={colour} />
     </Sheet>
   ));
 }
@@ -122,15 +122,20 @@ function HelpsMost({ foresight, onChoose }: { foresight: Shapes['Foreseen']; onC
       <Box sx={{ mt: 1, fontWeight: 700 }}>
         {shown.length > 0 ? 'Helps most for what it costs' : foresight.improvement}
       </Box>
-      {shown.map((one) => (
+      {shown.map((alternative) => (
         <Offer
-          key={`${one.what} ${one.instead}`}
-          text={`${one.what}: ${one.instead}, ${one.text}`}
-          onTake={onChoose && (() => onChoose(one))}
+          key={`${alternative.what} ${alternative.instead}`}
+          text={`${alternative.what}: ${alternative.instead}, ${alternative.text}`}
+          onTake={onChoose && (() => onChoose(alternative))}
         />
       ))}
       <Folded title="Other choices, one at a time">
-        <Pairs rows={foresight.alternatives.map((one) => [`${one.what}: ${one.instead}`, one.text])} />
+        <Pairs
+          rows={foresight.alternatives.map((alternative) => [
+            `${alternative.what}: ${alternative.instead}`,
+            alternative.text,
+          ])}
+        />
       </Folded>
     </>
   );

@@ -71,10 +71,10 @@ export function Needed({ needed, benches, recipes }: Props) {
         </table>
       </Box>
       {recipes.length > 0 && <Box sx={{ mt: 1.5, fontSize: 13, fontWeight: 700 }}>How it would be made</Box>}
-      {recipes.map((one) => (
-        <Box key={one.title} sx={{ mt: 0.5, fontSize: 14 }}>
-          {one.title}, {one.amount}: {one.lead}
-          {one.lacks.map((lack) => (
+      {recipes.map((recipe) => (
+        <Box key={recipe.title} sx={{ mt: 0.5, fontSize: 14 }}>
+          {recipe.title}, {recipe.amount}: {recipe.lead}
+          {recipe.lacks.map((lack) => (
             <VerdictLine key={lack} level="look" lead="Lacking.">
               {lack}
             </VerdictLine>

@@ -61,12 +61,14 @@ interface Offered {
 function NumberField({ option, text, solutions, onChange }: Props) {
   const limit = `${option.key}.limit`;
   const fitting: Offered[] = [
-    ...(option.limit_label ? solutions.filter((one) => one.unit === option.unit) : []).map((one) => ({
-      name: one.name,
-      value: one.concentration,
-      limit: one.limit,
-    })),
-    ...keptOnDesk().filter((one) => one.unit === option.unit && option.unit !== ''),
+    ...(option.limit_label ? solutions.filter((solution) => solution.unit === option.unit) : []).map(
+      (solution) => ({
+        name: solution.name,
+        value: solution.concentration,
+        limit: solution.limit,
+      }),
+    ),
+    ...keptOnDesk().filter((kept) => kept.unit === option.unit && option.unit !== ''),
   ];
   const label = option.unit ? `${option.label}, ${option.unit}` : option.label;
   return (
@@ -93,15 +95,15 @@ function NumberField({ option, text, solutions, onChange }: Props) {
           value=""
           style={{ gridColumn: '1 / -1' }}
           onChange={(event) => {
-            const found = fitting.find((one) => one.name === event.target.value);
-            if (!found) return;
-            const known = option.limit_label !== '' && found.limit !== '';
-            onChange({ [option.key]: found.value, ...(known && { [limit]: found.limit }) });
+            const offered = fitting.find((solution) => solution.name === event.target.value);
+            if (!offered) return;
+            const known = option.limit_label !== '' && offered.limit !== '';
+            onChange({ [option.key]: offered.value, ...(known && { [limit]: offered.limit }) });
           }}
         >
-          {fitting.map((one) => (
-            <MenuItem key={one.name} value={one.name}>
-              {one.name}: {one.value} {one.limit && `± ${one.limit}`} {option.unit}
+          {fitting.map((offered) => (
+            <MenuItem key={offered.name} value={offered.name}>
+              {offered.name}: {offered.value} {offered.limit && `± ${offered.limit}`} {option.unit}
             </MenuItem>
           ))}
         </TextField>

@@ -40,7 +40,7 @@ export function OwnChoices({ options, chosen, onChange }: Props) {
         label="Something else for it"
         value=""
         onChange={({ target }) => {
-          const option = others.find((one) => one.key === target.value);
+          const option = others.find((other) => other.key === target.value);
           if (option) onChange({ ...chosen, [option.key]: option.default });
         }}
       >
@@ -55,4 +55,6 @@ export function OwnChoices({ options, chosen, onChange }: Props) {
 }
 
 const without = (chosen: Record<string, string>, key: string) =>
-  Object.fromEntries(Object.entries(chosen).filter(([one]) => one !== key && one !== `${key}.limit`));
+  Object.fromEntries(
+    Object.entries(chosen).filter(([option]) => option !== key && option !== `${key}.limit`),
+  );

@@ -19,7 +19,7 @@ export function OwnWorkField({ work, lines, onChange }: Props) {
   const choose = (key: string, on: boolean) =>
     onChange({
       ...work,
-      lines: lines.map((one) => one.key).filter((one) => (one === key ? on : work.lines.includes(one))),
+      lines: lines.map((line) => line.key).filter((line) => (line === key ? on : work.lines.includes(line))),
     });
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>

@@ -19,7 +19,7 @@ interface Props {
 /** The session whose results this one goes on with, and what is taken from it. */
 export function PartsField({ plan, put, changing }: Props) {
   const earlier = (useSessions().data ?? []).filter(
-    (one) => one.id !== changing && one.state !== 'cancelled',
+    (session) => session.id !== changing && session.state !== 'cancelled',
   );
   const offered = useTakings(plan.follows, plan);
   return (
@@ -32,9 +32,9 @@ export function PartsField({ plan, put, changing }: Props) {
         onChange={(event) => put({ follows: Number(event.target.value) || null, takes: {} })}
       >
         <MenuItem value={0}>nothing: it stands by itself</MenuItem>
-        {earlier.map((one) => (
-          <MenuItem key={one.id} value={one.id}>
-            {one.title}, {day(one.starts_at)}
+        {earlier.map((session) => (
+          <MenuItem key={session.id} value={session.id}>
+            {session.title}, {day(session.starts_at)}
           </MenuItem>
         ))}
       </TextField>
@@ -43,13 +43,15 @@ export function PartsField({ plan, put, changing }: Props) {
           Nothing that is found there fits a number of this plan. A line fits where the line is given.
         </Box>
       )}
-      {wanted(offered).map((one) => (
+      {wanted(offered).map((wantedAtOnce) => (
         <Wanted
-          key={one.label}
-          wanted={one}
+          key={wantedAtOnce.label}
+          wanted={wantedAtOnce}
           takes={plan.takes}
           onChange={(chosen) => {
-            const others = Object.entries(plan.takes).filter(([option]) => !one.options.includes(option));
+            const others = Object.entries(plan.takes).filter(
+              ([option]) => !wantedAtOnce.options.includes(option),
+            );
             put({ takes: { ...Object.fromEntries(others), ...chosen } });
           }}
         />
@@ -71,27 +73,27 @@ const WHOSE = [
 ] as const;
 
 function wanted(offered: Shapes['Taking'][]): WantedAtOnce[] {
-  const line = offered.filter((one) => one.usual);
+  const line = offered.filter((offer) => offer.usual);
   const whole = line.length > 0 ? [theLine(line)] : [];
-  return [...whole, ...offered.filter((one) => !one.usual).map(oneNumber)];
+  return [...whole, ...offered.filter((offer) => !offer.usual).map(oneNumber)];
 }
 
 const theLine = (line: Shapes['Taking'][]): WantedAtOnce => ({
   label: 'The line that is given',
-  options: line.map((one) => one.option),
+  options: line.map((offer) => offer.option),
   ways: WHOSE.map(([of, words]) => ({
     words: `as found there, ${words}`,
-    takes: Object.fromEntries(line.map((one) => [one.option, { key: one.usual, trial: null, of }])),
+    takes: Object.fromEntries(line.map((offer) => [offer.option, { key: offer.usual, trial: null, of }])),
   })),
 });
 
 const oneNumber = ({ option, label, offered }: Shapes['Taking']): WantedAtOnce => ({
   label,
   options: [option],
-  ways: offered.flatMap((one) =>
+  ways: offered.flatMap((offer) =>
     WHOSE.map(([of, words]) => ({
-      words: `${one.label}, ${words}`,
-      takes: { [option]: { key: one.key, trial: one.trial, of } },
+      words: `${offer.label}, ${words}`,
+      takes: { [option]: { key: offer.key, trial: offer.trial, of } },
     })),
   ),
 });

@@ -45,7 +45,7 @@ const SERVER = {
   'GET /api/sessions': [],
 };
 const saved = (asked: ReturnType<typeof serve>) =>
-  asked.find((one) => one.method === 'POST' && one.path === '/api/sessions')?.body;
+  asked.find((asked) => asked.method === 'POST' && asked.path === '/api/sessions')?.body;
 const title = () => screen.findByRole('textbox', { name: /Title, as the class/ });
 
 describe('the planner', () => {
@@ -58,7 +58,7 @@ describe('the planner', () => {
     expect(await screen.findByRole('textbox', { name: /Titrant/ })).toBeTruthy();
     await waitFor(() => expect(screen.queryByRole('textbox', { name: /Flask/ })).toBeNull());
     await userEvent.click(screen.getByRole('combobox', { name: 'Section' }));
-    expect(screen.getAllByRole('option').map((one) => one.textContent)).toEqual([
+    expect(screen.getAllByRole('option').map((item) => item.textContent)).toEqual([
       'Monday, 16 students',
       'Tuesday, 12 students',
     ]);
@@ -117,13 +117,13 @@ describe('the planner', () => {
       option, label: option, unit: '', usual: `found ${option}`,
       offered: [{ key: `found ${option}`, trial: null, label: 'Slope', unit: '' }],
     })); // prettier-ignore
-    const one = { option: 'c_t', label: 'Titrant', unit: 'mol/L', usual: '', offered: [{ key: 'c', trial: 2, label: 'Second', unit: 'mol/L' }] }; // prettier-ignore
+    const taking = { option: 'c_t', label: 'Titrant', unit: 'mol/L', usual: '', offered: [{ key: 'c', trial: 2, label: 'Second', unit: 'mol/L' }] }; // prettier-ignore
     const asked = serve({
       ...SERVER,
       'GET /api/sessions': [
         { id: 7, title: 'Standards', state: 'closed', starts_at: '2026-03-02T09:00:00Z' },
       ],
-      'POST /api/sessions/7/takings': [...line, one],
+      'POST /api/sessions/7/takings': [...line, taking],
       'POST /api/sessions': { card: { id: 12 } },
     });
     show(<PlannerPage />, '/plan?method=acid-base');

@@ -31,14 +31,14 @@ export function ChangePlanPage() {
   const session = useSession(id);
   return (
     <Loaded of={session}>
-      {(found) => (
+      {(page) => (
         <Ready>
           {(known) => (
             <Planner
               {...known}
-              title={`Change “${found.card.title}”`}
-              first={planOf(found)}
-              changing={{ id, revision: found.draft.revision }}
+              title={`Change “${page.card.title}”`}
+              first={planOf(page)}
+              changing={{ id, revision: page.draft.revision }}
             />
           )}
         </Ready>
@@ -51,10 +51,10 @@ function AfterPlan({ id }: { id: number }) {
   const session = useSession(id);
   return (
     <Loaded of={session}>
-      {(found) => (
+      {(page) => (
         <Ready>
           {(known) => (
-            <Planner {...known} title="Plan it again" first={{ ...planOf(found), starts: tomorrow() }} />
+            <Planner {...known} title="Plan it again" first={{ ...planOf(page), starts: tomorrow() }} />
           )}
         </Ready>
       )}
@@ -76,7 +76,12 @@ function Ready({ children }: { children: (known: Known) => React.ReactNode }) {
       <Loaded of={methods}>
         {(all) => (
           <Loaded of={sections}>
-            {(mine) => children({ methods: all, sections: mine.filter((one) => one.mine && !one.archived) })}
+            {(mine) =>
+              children({
+                methods: all,
+                sections: mine.filter((section) => section.mine && !section.archived),
+              })
+            }
           </Loaded>
         )}
       </Loaded>
@@ -124,7 +129,7 @@ interface Props extends Known {
 function Planner({ methods, sections, title, first, changing }: Props) {
   const planner = usePlanner(first, changing);
   const { plan, put, prediction, tools } = planner;
-  const colour = accent(methods.find((one) => one.slug === plan.method)?.family ?? '');
+  const colour = accent(methods.find((method) => method.slug === plan.method)?.family ?? '');
   return (
     <Box
       component="form"

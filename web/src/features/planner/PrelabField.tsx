@@ -21,8 +21,10 @@ interface Props {
 export function PrelabField({ prelab, offered, onChange }: Props) {
   const put = (change: Partial<Prelab>) => onChange({ ...prelab, ...change });
   const chosen = (key: string, on: boolean) =>
-    offered.map((one) => one.key).filter((one) => (one === key ? on : prelab.tasks.includes(one)));
-  const usual = offered.filter((one) => one.usual).map((one) => one.key);
+    offered
+      .map((question) => question.key)
+      .filter((question) => (question === key ? on : prelab.tasks.includes(question)));
+  const usual = offered.filter((question) => question.usual).map((question) => question.key);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
@@ -34,21 +36,21 @@ export function PrelabField({ prelab, offered, onChange }: Props) {
             Ask what is usual
           </Button>
         )}
-        {offered.map((one) => (
+        {offered.map((question) => (
           <FormControlLabel
-            key={one.key}
+            key={question.key}
             sx={{ display: 'flex', alignItems: 'flex-start', mr: 0 }}
             control={
               <Checkbox
-                checked={prelab.tasks.includes(one.key)}
-                onChange={(event) => put({ tasks: chosen(one.key, event.target.checked) })}
+                checked={prelab.tasks.includes(question.key)}
+                onChange={(event) => put({ tasks: chosen(question.key, event.target.checked) })}
               />
             }
             label={
               <Box sx={{ pt: 1 }}>
-                {one.text}
-                {one.tells && (
-                  <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>They are told: {one.tells}.</Box>
+                {question.text}
+                {question.tells && (
+                  <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>They are told: {question.tells}.</Box>
                 )}
               </Box>
             }

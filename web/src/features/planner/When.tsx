@@ -35,9 +35,9 @@ export function When({ plan, put, methods, sections }: WhenProps) {
           })
         }
       >
-        {methods.map((one) => (
-          <MenuItem key={one.slug} value={one.slug}>
-            {one.title}
+        {methods.map((method) => (
+          <MenuItem key={method.slug} value={method.slug}>
+            {method.title}
           </MenuItem>
         ))}
       </TextField>
@@ -47,12 +47,12 @@ export function When({ plan, put, methods, sections }: WhenProps) {
         value={plan.section ?? ''}
         onChange={(event) => {
           const section = Number(event.target.value);
-          put({ section, guests: plan.guests.filter((one) => one !== section) });
+          put({ section, guests: plan.guests.filter((guest) => guest !== section) });
         }}
       >
-        {sections.map((one) => (
-          <MenuItem key={one.id} value={one.id}>
-            {one.name}, {one.students} students
+        {sections.map((section) => (
+          <MenuItem key={section.id} value={section.id}>
+            {section.name}, {section.students} students
           </MenuItem>
         ))}
       </TextField>
@@ -62,7 +62,10 @@ export function When({ plan, put, methods, sections }: WhenProps) {
         value={plan.title}
         onChange={(event) => put({ title: event.target.value })}
         slotProps={{
-          htmlInput: { maxLength: 120, placeholder: methods.find((one) => one.slug === plan.method)?.title },
+          htmlInput: {
+            maxLength: 120,
+            placeholder: methods.find((method) => method.slug === plan.method)?.title,
+          },
           inputLabel: { shrink: true },
         }}
       />
@@ -86,18 +89,18 @@ function Together({ plan, put, sections }: Pick<WhenProps, 'plan' | 'put' | 'sec
           displayEmpty: true,
           renderValue: (chosen) =>
             sections
-              .filter((one) => (chosen as number[]).includes(one.id))
-              .map((one) => one.name)
+              .filter((section) => (chosen as number[]).includes(section.id))
+              .map((section) => section.name)
               .join(', ') || 'no other section',
         },
         inputLabel: { shrink: true },
       }}
     >
       {sections
-        .filter((one) => one.id !== plan.section)
-        .map((one) => (
-          <MenuItem key={one.id} value={one.id}>
-            {one.name}, {one.students} students
+        .filter((section) => section.id !== plan.section)
+        .map((section) => (
+          <MenuItem key={section.id} value={section.id}>
+            {section.name}, {section.students} students
           </MenuItem>
         ))}
     </TextField>

@@ -10,6 +10,6 @@ export function chosenAnew(
   texts: Record<string, string>,
 ): Record<string, string> {
   const follows = key in texts ? choices.flatMap((choice) => Object.keys(choice.sets)) : [];
-  const kept = Object.entries(options).filter(([one]) => !follows.includes(one));
+  const kept = Object.entries(options).filter(([option]) => !follows.includes(option));
   return { ...Object.fromEntries(kept), ...texts };
 }

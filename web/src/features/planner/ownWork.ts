@@ -39,5 +39,5 @@ export const MOST_LINES = 24;
  */
 export const withAllLines = (work: OwnWork, lines: Shapes['LineOut'][]): OwnWork =>
   work.shows !== 'at_once' && work.lines.length === 0
-    ? { ...work, lines: lines.map((one) => one.key).slice(-MOST_LINES) }
+    ? { ...work, lines: lines.map((line) => line.key).slice(-MOST_LINES) }
     : work;

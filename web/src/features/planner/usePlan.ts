@@ -90,8 +90,8 @@ export function useSavePlan(changing?: Changing) {
             }),
           )
         : said(api.POST('/api/sessions', { body: request(plan) })),
-    onSuccess: async (made) => {
-      await keepAnswer(queries, ['session', made.card.id], made);
+    onSuccess: async (plan) => {
+      await keepAnswer(queries, ['session', plan.card.id], plan);
       await queries.invalidateQueries({ queryKey: ['sessions'] });
     },
   });
@@ -137,13 +137,13 @@ function request(plan: Plan): Shapes['PlanRequest'] {
     starts_at: plan.starts, // without a zone: the server takes it as the department's
     minutes: Number(plan.minutes),
     benches: Number(plan.benches),
-    questions: plan.questions.map((one) => one.trim()).filter(Boolean),
+    questions: plan.questions.map((question) => question.trim()).filter(Boolean),
     samples: named(plan.samples),
     all_samples: plan.allSamples,
     own_work: plan.ownWork,
     prelab: {
       ...plan.prelab,
-      questions: plan.prelab.questions.map((one) => one.trim()).filter(Boolean),
+      questions: plan.prelab.questions.map((question) => question.trim()).filter(Boolean),
     },
     follows: plan.follows,
     takes: plan.takes,

@@ -55,7 +55,7 @@ export function usePlanner(first: Plan, changing?: Changing) {
     save: () =>
       save.mutate(
         { ...plan, title: plan.title.trim() || (method?.card.title ?? '') },
-        { onSuccess: (made) => void go(`/sessions/${made.card.id}`) },
+        { onSuccess: (plan) => void go(`/sessions/${plan.card.id}`) },
       ),
   };
 }

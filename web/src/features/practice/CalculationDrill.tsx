@@ -9,14 +9,14 @@ export function CalculationDrill({ slug }: { slug: string }) {
   const drill = useDrill('calculations', slug);
   return (
     <Loaded of={drill.task}>
-      {(found) => (
+      {(task) => (
         <Box sx={{ display: 'grid', gap: 2, maxWidth: 680 }}>
-          <GivenLines title="Simulated readings" lines={found.given} />
-          {found.known.length > 0 && <GivenLines title="Taken as known" lines={found.known} />}
-          <Box sx={{ fontSize: 19, fontWeight: 700 }}>{found.wanted}?</Box>
+          <GivenLines title="Simulated readings" lines={task.given} />
+          {task.known.length > 0 && <GivenLines title="Taken as known" lines={task.known} />}
+          <Box sx={{ fontSize: 19, fontWeight: 700 }}>{task.wanted}?</Box>
           <Answer
             drill={drill}
-            label={found.unit ? `In ${found.unit}, or with its unit` : 'A plain number'}
+            label={task.unit ? `In ${task.unit}, or with its unit` : 'A plain number'}
             button="Look at it"
           />
         </Box>

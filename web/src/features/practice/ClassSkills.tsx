@@ -30,13 +30,13 @@ export function ClassSkills() {
                   </tr>
                 </thead>
                 <tbody>
-                  {section.skills.map((one) => (
-                    <tr key={`${one.kind} ${one.label}`}>
+                  {section.skills.map((skill) => (
+                    <tr key={`${skill.kind} ${skill.label}`}>
                       <td>
-                        {one.label}, {kindOf(one.kind)}
+                        {skill.label}, {kindOf(skill.kind)}
                       </td>
-                      <td>{one.people}</td>
-                      <td>{Math.round((100 * one.right) / one.tried)} %</td>
+                      <td>{skill.people}</td>
+                      <td>{Math.round((100 * skill.right) / skill.tried)} %</td>
                     </tr>
                   ))}
                 </tbody>

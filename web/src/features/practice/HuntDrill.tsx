@@ -11,24 +11,24 @@ export function HuntDrill({ slug }: { slug: string }) {
   const { task, judge, next } = useDrill('hunts', slug);
   return (
     <Loaded of={task}>
-      {(found) => (
+      {(task) => (
         <Box sx={{ display: 'grid', gap: 2, maxWidth: 720 }}>
-          <GivenLines title="Simulated readings" lines={found.readings} />
+          <GivenLines title="Simulated readings" lines={task.readings} />
           <Box sx={{ fontFamily: FIGURES, fontSize: 19 }}>
-            {found.result}
-            <Box sx={{ fontSize: 16 }}>without a fault: {found.accepted}</Box>
+            {task.result}
+            <Box sx={{ fontSize: 16 }}>without a fault: {task.accepted}</Box>
           </Box>
           <Box sx={{ fontSize: 19, fontWeight: 700 }}>What went wrong?</Box>
           <Box sx={{ display: 'grid', gap: 1 }}>
-            {found.suspects.map((one) => (
+            {task.suspects.map((suspect) => (
               <Button
-                key={one.key}
+                key={suspect.key}
                 variant="outlined"
                 disabled={judge.isPending || judge.data?.right === true}
-                onClick={() => judge.mutate(one.key)}
+                onClick={() => judge.mutate(suspect.key)}
                 sx={{ justifyContent: 'flex-start', textAlign: 'left' }}
               >
-                {one.label}
+                {suspect.label}
               </Button>
             ))}
           </Box>

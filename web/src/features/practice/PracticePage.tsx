@@ -51,7 +51,7 @@ function Drill({ there }: { there: Shapes['PracticeView'] }) {
   const chosen = address.get('kind');
   const kind = isKind(chosen) ? chosen : 'scales';
   const offered = there[kind];
-  const slug = offered.find((one) => one.slug === address.get('of'))?.slug ?? offered[0]?.slug ?? '';
+  const slug = offered.find((drill) => drill.slug === address.get('of'))?.slug ?? offered[0]?.slug ?? '';
   return (
     <Sheet title={KINDS[kind][1]}>
       <Tabs value={kind} onChange={(_, to: Kind) => setAddress({ kind: to })} sx={TABS}>
@@ -66,9 +66,9 @@ function Drill({ there }: { there: Shapes['PracticeView'] }) {
         onChange={(event) => setAddress({ kind, of: event.target.value })}
         sx={{ mb: 3, maxWidth: 420 }}
       >
-        {offered.map((one) => (
-          <MenuItem key={one.slug} value={one.slug}>
-            {one.label}
+        {offered.map((drill) => (
+          <MenuItem key={drill.slug} value={drill.slug}>
+            {drill.label}
           </MenuItem>
         ))}
       </TextField>
@@ -84,15 +84,15 @@ function Skills({ of }: { of: Shapes['SkillShown'][] }) {
     <Sheet title="How far you are">
       {of.length === 0 && <Box sx={{ color: ink.inkSoft }}>Nothing yet. Begin with a burette.</Box>}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {of.map((one) => (
+        {of.map((skill) => (
           <Box
             component="li"
-            key={`${one.kind} ${one.slug}`}
+            key={`${skill.kind} ${skill.slug}`}
             sx={{ py: 0.75, borderBottom: `1px solid ${ink.ruleSoft}` }}
           >
-            {one.label}, {kindOf(one.kind)}
+            {skill.label}, {kindOf(skill.kind)}
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-              {one.right} of {one.tried} right{one.in_a_row > 2 ? `, ${one.in_a_row} in a row` : ''}
+              {skill.right} of {skill.tried} right{skill.in_a_row > 2 ? `, ${skill.in_a_row} in a row` : ''}
             </Box>
           </Box>
         ))}

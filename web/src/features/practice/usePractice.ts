@@ -38,12 +38,12 @@ export function useDrill<K extends Kind>(kind: K, slug: string) {
     queryKey: ['practice', kind, slug, seed],
     staleTime: Infinity,
     queryFn: async () => {
-      const found = await said(
+      const verdict = await said(
         api.GET(`/api/practice/${kind}/{slug}` as '/api/practice/hunts/{slug}', {
           params: { path, query: { seed } },
         }),
       );
-      return found as unknown as Tasks[K];
+      return verdict as unknown as Tasks[K];
     },
   });
   const judge = useMutation({

@@ -53,8 +53,8 @@ function Prelab({ view }: { view: Shapes['PrelabView'] }) {
           <Standing view={view} />
           <Sheet title="Safety first">
             <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
-              {view.hazards.map((one) => (
-                <li key={one}>{one}</li>
+              {view.hazards.map((hazard) => (
+                <li key={hazard}>{hazard}</li>
               ))}
             </Box>
             <Box sx={{ mt: 1 }}>

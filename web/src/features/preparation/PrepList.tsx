@@ -38,13 +38,13 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
       )}
       {data.switched_on.length > 0 && (
         <Sheet title="To switch on">
-          {data.switched_on.map((one) => (
+          {data.switched_on.map((appliance) => (
             <ListLine
-              key={one.key}
-              title={one.text}
-              amount={clock(one.at)}
-              ready={one.ready}
-              onTick={onTick(one.key)}
+              key={appliance.key}
+              title={appliance.text}
+              amount={clock(appliance.at)}
+              ready={appliance.ready}
+              onTick={onTick(appliance.key)}
             />
           ))}
         </Sheet>

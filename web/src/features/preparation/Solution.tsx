@@ -34,10 +34,10 @@ export function Solution({ session, line, onTick }: Props) {
               gives <span style={{ fontFamily: FIGURES, color: ink.ink }}>{recipe.result}</span>
             </Box>
           )}
-          {[...recipe.lacks, ...recipe.looks].map((said) => (
-            <Box key={said} sx={{ mt: 0.75 }}>
+          {[...recipe.lacks, ...recipe.looks].map((sentence) => (
+            <Box key={sentence} sx={{ mt: 0.75 }}>
               <VerdictLine level="look" lead="">
-                {said}
+                {sentence}
               </VerdictLine>
             </Box>
           ))}

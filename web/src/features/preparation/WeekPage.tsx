@@ -20,26 +20,26 @@ export function WeekPage() {
   return (
     <Page wide>
       <Loaded of={week}>
-        {(found) => (
+        {(week) => (
           <>
             <Heading
               colour={accent('solutions')}
-              title={`Week of ${dayOnly(found.begins)}`}
+              title={`Week of ${dayOnly(week.begins)}`}
               below={
                 <>
-                  {dotted(`to ${dayOnly(found.ends)}`, `${found.sessions.length} sessions`)}
+                  {dotted(`to ${dayOnly(week.ends)}`, `${week.sessions.length} sessions`)}
                   {' · '}
-                  <a href={`/api/week/shopping.xlsx?day=${found.begins}`}>shopping list of the week</a>
+                  <a href={`/api/week/shopping.xlsx?day=${week.begins}`}>shopping list of the week</a>
                 </>
               }
               actions={
                 <>
-                  <Button onClick={() => go(found.begins, -7)}>The week before</Button>
-                  <Button onClick={() => go(found.begins, 7)}>The week after</Button>
+                  <Button onClick={() => go(week.begins, -7)}>The week before</Button>
+                  <Button onClick={() => go(week.begins, 7)}>The week after</Button>
                 </>
               }
             />
-            <Lists week={found} />
+            <Lists week={week} />
           </>
         )}
       </Loaded>
@@ -52,9 +52,9 @@ function Lists({ week }: { week: Shapes['Week'] }) {
     return <Box sx={{ color: ink.inkSoft, mt: 2 }}>Nothing is planned in this week.</Box>;
   return (
     <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
-      {week.together.map((one) => (
-        <VerdictLine key={one.title} level="keep" lead={`${one.title}:`}>
-          make it once: {one.amounts.join(', ')}.
+      {week.together.map((shared) => (
+        <VerdictLine key={shared.title} level="keep" lead={`${shared.title}:`}>
+          make it once: {shared.amounts.join(', ')}.
         </VerdictLine>
       ))}
       <Box

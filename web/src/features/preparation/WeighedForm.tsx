@@ -20,7 +20,7 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
   const [measured, setMeasured] = useState<Record<string, string>>({});
   const [into_plan, setIntoPlan] = useState(recipe.feeds !== '');
   const [keep, setKeep] = useState(false);
-  const made = useMake(session);
+  const making = useMake(session);
   // the very bottle that is looked at: another would be another number
   const wanted = { key: recipe.key, bottle: recipe.bottle, measured };
   const tried = useTriedRecipe(session, wanted, Object.keys(measured).length > 0);
@@ -30,18 +30,18 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        made.mutate({ ...wanted, lead: recipe.lead, into_plan, keep }, { onSuccess: onDone });
+        making.mutate({ ...wanted, lead: recipe.lead, into_plan, keep }, { onSuccess: onDone });
       }}
       sx={{ display: 'grid', gap: 1, my: 1, color: ink.ink }}
     >
-      {recipe.asked.map((one) => (
+      {recipe.asked.map((weighed) => (
         <TextField
-          key={one.key}
-          autoFocus={one.key === recipe.asked[0]?.key}
-          label={`${one.label}, ${one.unit}`}
-          helperText={`${one.by}; about ${one.wanted}`}
-          value={measured[one.key] ?? ''}
-          onChange={(event) => setMeasured({ ...measured, [one.key]: event.target.value })}
+          key={weighed.key}
+          autoFocus={weighed.key === recipe.asked[0]?.key}
+          label={`${weighed.label}, ${weighed.unit}`}
+          helperText={`${weighed.by}; about ${weighed.wanted}`}
+          value={measured[weighed.key] ?? ''}
+          onChange={(event) => setMeasured({ ...measured, [weighed.key]: event.target.value })}
           slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 24, style: { fontFamily: FIGURES } } }}
         />
       ))}
@@ -59,13 +59,13 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
         <Tick label="This number counts in the plan from now on" on={into_plan} put={setIntoPlan} />
       )}
       <Tick label="Put it on the shelf as a bottle of its own" on={keep} put={setKeep} />
-      {made.error && (
+      {making.error && (
         <VerdictLine level="look" lead="Not written.">
-          {sentence(made.error)}
+          {sentence(making.error)}
         </VerdictLine>
       )}
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button type="submit" variant="contained" disabled={made.isPending || Boolean(tried.error)}>
+        <Button type="submit" variant="contained" disabled={making.isPending || Boolean(tried.error)}>
           It is made
         </Button>
         <Button onClick={onDone}>Leave it</Button>

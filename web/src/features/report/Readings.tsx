@@ -49,12 +49,12 @@ export function Readings({ report }: { report: Shapes['Report'] }) {
           {line}
         </Box>
       ))}
-      {report.corrections.map((one) => (
-        <Box key={one.at} sx={{ mt: 1, fontSize: 14 }}>
-          {one.label}: <s style={{ fontFamily: FIGURES }}>{one.old}</s> →{' '}
-          <span style={{ fontFamily: FIGURES }}>{one.new}</span>. {one.reason}{' '}
+      {report.corrections.map((correction) => (
+        <Box key={correction.at} sx={{ mt: 1, fontSize: 14 }}>
+          {correction.label}: <s style={{ fontFamily: FIGURES }}>{correction.old}</s> →{' '}
+          <span style={{ fontFamily: FIGURES }}>{correction.new}</span>. {correction.reason}{' '}
           <span style={{ color: ink.inkSoft }}>
-            ({one.author}, {clock(one.at)})
+            ({correction.author}, {clock(correction.at)})
           </span>
         </Box>
       ))}
@@ -77,7 +77,10 @@ function Made({ readings }: { readings: Reading[] }) {
         ))}
       </Box>
       {bases.map((base) => (
-        <InTurn key={base} readings={readings.filter((one) => one.key === base || one.beside === base)} />
+        <InTurn
+          key={base}
+          readings={readings.filter((reading) => reading.key === base || reading.beside === base)}
+        />
       ))}
     </>
   );
@@ -85,8 +88,10 @@ function Made({ readings }: { readings: Reading[] }) {
 
 /** Readings made in turn: a small column for each point, its kinds one under the other; columns wrap. */
 function InTurn({ readings }: { readings: Reading[] }) {
-  const kinds = readings.filter((one, at) => readings.findIndex((other) => other.key === one.key) === at);
-  const points = [...new Set(readings.map((one) => one.index))];
+  const kinds = readings.filter(
+    (reading, at) => readings.findIndex((other) => other.key === reading.key) === at,
+  );
+  const points = [...new Set(readings.map((reading) => reading.index))];
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 1, my: 0.5, fontSize: 14.5 }}>
       <Box sx={{ color: ink.inkSoft }}>
@@ -100,10 +105,10 @@ function InTurn({ readings }: { readings: Reading[] }) {
       {points.map((index) => (
         <Box key={index} sx={{ textAlign: 'right' }}>
           {readings
-            .filter((one) => one.index === index)
-            .map((one) => (
-              <div key={one.key}>
-                <Figure text={one.shown.text} doubtful={one.shown.doubtful} />
+            .filter((reading) => reading.index === index)
+            .map((reading) => (
+              <div key={reading.key}>
+                <Figure text={reading.shown.text} doubtful={reading.shown.doubtful} />
               </div>
             ))}
         </Box>

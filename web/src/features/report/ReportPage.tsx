@@ -50,11 +50,11 @@ const FILES = [
 /** Whose own reports there are for who looks: of the whole team for the staff, a student’s own. */
 function Each({ report }: { report: Shapes['Report'] }) {
   const alone = report.each.length === 1;
-  return report.each.map((one, place) => (
-    <Fragment key={one.id}>
+  return report.each.map((student, place) => (
+    <Fragment key={student.id}>
       {place === 0 ? ' · ' : ', '}
-      <a href={`/api/benches/${report.bench_id}/files/report.pdf?student=${one.id}`} download>
-        {alone ? `report of ${one.name}` : place === 0 ? `for each: ${one.name}` : one.name}
+      <a href={`/api/benches/${report.bench_id}/files/report.pdf?student=${student.id}`} download>
+        {alone ? `report of ${student.name}` : place === 0 ? `for each: ${student.name}` : student.name}
       </a>
     </Fragment>
   ));
@@ -139,7 +139,7 @@ function Work({ report, colour }: PartProps) {
       <Sheet title="Worked computation">
         {report.known.length > 0 && (
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-            Taken as known: {report.known.map((one) => one.text).join(' · ')}
+            Taken as known: {report.known.map((constant) => constant.text).join(' · ')}
           </Box>
         )}
         <HandedLines handed={report.evaluation.handed} />
@@ -239,12 +239,12 @@ function Conclusion({ report }: { report: Shapes['Report'] }) {
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{own.sentence}</Box>
         </Box>
       ))}
-      {report.answers.map((one) => (
-        <Box key={one.question} sx={{ mb: 1.5 }}>
-          <strong>{one.question}</strong>
-          <Box sx={{ color: one.answer ? ink.ink : ink.inkSoft }}>
-            {one.answer || 'Not answered yet.'}
-            {one.author && <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{one.author}</Box>}
+      {report.answers.map((answer) => (
+        <Box key={answer.question} sx={{ mb: 1.5 }}>
+          <strong>{answer.question}</strong>
+          <Box sx={{ color: answer.answer ? ink.ink : ink.inkSoft }}>
+            {answer.answer || 'Not answered yet.'}
+            {answer.author && <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{answer.author}</Box>}
           </Box>
         </Box>
       ))}

@@ -7,7 +7,7 @@ const cell = { padding: '4px 10px 4px 0', borderBottom: `1px solid ${ink.ruleSof
 /** What a laboratory quotes beside its result: of the trials, and of every line that is drawn. */
 export function Statistics({ statistics }: { statistics: Shapes['Evaluation']['statistics'] }) {
   if (statistics.length === 0) return null;
-  const owners = [...new Set(statistics.map((one) => one.of))];
+  const owners = [...new Set(statistics.map((statistic) => statistic.of))];
   return (
     <Folded title="Statistics of trials and lines">
       {owners.map((owner) => (
@@ -18,7 +18,7 @@ export function Statistics({ statistics }: { statistics: Shapes['Evaluation']['s
           <caption style={{ textAlign: 'left', color: ink.inkSoft }}>{owner}</caption>
           <tbody>
             {statistics
-              .filter((one) => one.of === owner)
+              .filter((statistic) => statistic.of === owner)
               .map(({ label, text }) => (
                 <tr key={label}>
                   <th scope="row" style={{ ...cell, textAlign: 'left', fontWeight: 400 }}>

@@ -19,7 +19,7 @@ export function AddPeople({ section }: { section: number }) {
     setText('');
     read.reset();
   };
-  const good = read.data?.people.filter((one) => !one.problem && !one.known) ?? [];
+  const good = read.data?.people.filter((person) => !person.problem && !person.known) ?? [];
   const file = async (chosen: File) =>
     read.mutate({ text: '', file: await base64Of(chosen), file_name: chosen.name });
   return (
@@ -89,29 +89,29 @@ function Preview({ read }: { read: Shapes['RosterRead'] }) {
         </VerdictLine>
       ))}
       <Box sx={{ maxHeight: 320, overflowY: 'auto', borderTop: `1px solid ${ink.ruleSoft}`, mt: 1 }}>
-        {read.people.map((one) => (
+        {read.people.map((person) => (
           <Box
-            key={one.line}
+            key={person.line}
             sx={{
               display: 'grid',
               gridTemplateColumns: '34px 1fr auto',
               gap: 1,
               py: 0.5,
               borderBottom: `1px solid ${ink.ruleSoft}`,
-              color: one.known ? ink.inkSoft : ink.ink,
+              color: person.known ? ink.inkSoft : ink.ink,
             }}
           >
-            <span style={{ fontFamily: FIGURES, color: ink.inkSoft }}>{one.line}</span>
+            <span style={{ fontFamily: FIGURES, color: ink.inkSoft }}>{person.line}</span>
             <span>
-              {one.name || '–'}
-              {one.problem && (
+              {person.name || '–'}
+              {person.problem && (
                 <Box component="span" sx={{ display: 'block', color: ink.look, fontSize: 14 }}>
-                  {one.problem}
+                  {person.problem}
                 </Box>
               )}
             </span>
-            <span style={{ fontFamily: one.known ? undefined : FIGURES, color: ink.inkSoft }}>
-              {one.known ? 'on the roster' : one.number}
+            <span style={{ fontFamily: person.known ? undefined : FIGURES, color: ink.inkSoft }}>
+              {person.known ? 'on the roster' : person.number}
             </span>
           </Box>
         ))}

@@ -105,15 +105,15 @@ function Sessions({ of }: { of: Shapes['SessionInside'][] }) {
         </tr>
       </thead>
       <tbody>
-        {of.map((one, number) => (
+        {of.map((session, number) => (
           <tr key={number}>
             <td>
-              {one.title}
-              <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{one.method}</Box>
+              {session.title}
+              <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>{session.method}</Box>
             </td>
-            <td>{one.starts_at.slice(0, 10)}</td>
-            <td>{one.benches}</td>
-            <td>{one.entries}</td>
+            <td>{session.starts_at.slice(0, 10)}</td>
+            <td>{session.benches}</td>
+            <td>{session.entries}</td>
           </tr>
         ))}
       </tbody>

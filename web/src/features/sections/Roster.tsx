@@ -16,7 +16,7 @@ type Student = Shapes['RosterStudent'];
 export function Roster({ page }: { page: Shapes['SectionPage'] }) {
   const { line, students } = page;
   const slips = useSlips(line.id);
-  const without = students.filter((one) => !one.has_pin).length;
+  const without = students.filter((student) => !student.has_pin).length;
   return (
     <Sheet title="Roster" note={students.length === 1 ? '1 student' : `${students.length} students`}>
       {line.mine && students.length > 0 && (
@@ -27,7 +27,7 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
             </Button>
           )}
           {without < students.length && (
-            <AllAgain onPrint={() => slips.mutate(students.map((one) => one.id))} />
+            <AllAgain onPrint={() => slips.mutate(students.map((student) => student.id))} />
           )}
         </Box>
       )}
@@ -44,8 +44,8 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
           {sentence(slips.error)}
         </VerdictLine>
       )}
-      {students.map((one) => (
-        <Row key={one.id} one={one} section={line} />
+      {students.map((student) => (
+        <Row key={student.id} student={student} section={line} />
       ))}
       {students.length === 0 && <Box sx={{ color: ink.inkSoft }}>Nobody yet.</Box>}
     </Sheet>
@@ -61,22 +61,22 @@ function AllAgain({ onPrint }: { onPrint: () => void }) {
   );
 }
 
-function Row({ one, section }: { one: Student; section: Shapes['SectionLine'] }) {
+function Row({ student, section }: { student: Student; section: Shapes['SectionLine'] }) {
   const [open, setOpen] = useState(false);
   const pin = useNewPin(section.id);
   const change = useChangeStudent(section.id);
-  const state = one.joined ? '' : one.has_pin ? 'not here yet' : 'no PIN yet';
+  const state = student.joined ? '' : student.has_pin ? 'not here yet' : 'no PIN yet';
   return (
     <Box sx={{ borderBottom: `1px solid ${ink.ruleSoft}`, py: 0.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
         <Box sx={{ flex: 1, minWidth: 140 }}>
-          {one.name} <span style={{ color: ink.inkSoft, fontFamily: FIGURES }}>{one.number}</span>
+          {student.name} <span style={{ color: ink.inkSoft, fontFamily: FIGURES }}>{student.number}</span>
         </Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{state}</Box>
         {pin.data ? (
           <Box sx={{ fontFamily: FIGURES, fontWeight: 600, fontSize: 20 }}>PIN {pin.data.pin}</Box>
         ) : (
-          <Button size="small" disabled={pin.isPending} onClick={() => pin.mutate(one.id)}>
+          <Button size="small" disabled={pin.isPending} onClick={() => pin.mutate(student.id)}>
             New PIN
           </Button>
         )}
@@ -86,10 +86,10 @@ function Row({ one, section }: { one: Student; section: Shapes['SectionLine'] })
           </Button>
         )}
       </Box>
-      {one.waits && (
+      {student.waits && (
         <VerdictLine level="look" lead="Ten wrong PINs.">
-          <Button size="small" onClick={() => change.mutate({ student: one.id, unlock: true })}>
-            Let {one.name} in again
+          <Button size="small" onClick={() => change.mutate({ student: student.id, unlock: true })}>
+            Let {student.name} in again
           </Button>
         </VerdictLine>
       )}
@@ -98,21 +98,23 @@ function Row({ one, section }: { one: Student; section: Shapes['SectionLine'] })
           {sentence(pin.error ?? change.error)}
         </VerdictLine>
       )}
-      {open && <ChangeStudent one={one} section={section.id} change={change} onDone={() => setOpen(false)} />}
+      {open && (
+        <ChangeStudent student={student} section={section.id} change={change} onDone={() => setOpen(false)} />
+      )}
     </Box>
   );
 }
 
 interface ChangeProps {
-  one: Student;
+  student: Student;
   section: number;
   change: ReturnType<typeof useChangeStudent>;
   onDone: () => void;
 }
 
-function ChangeStudent({ one, section, change, onDone }: ChangeProps) {
-  const [name, setName] = useState(one.name);
-  const [number, setNumber] = useState(one.number);
+function ChangeStudent({ student, section, change, onDone }: ChangeProps) {
+  const [name, setName] = useState(student.name);
+  const [number, setNumber] = useState(student.number);
   const [where, setWhere] = useState(section);
   const [sure, setSure] = useState(false);
   const others = (useSections().data ?? []).filter((other) => other.mine && !other.archived);
@@ -138,7 +140,7 @@ function ChangeStudent({ one, section, change, onDone }: ChangeProps) {
           disabled={change.isPending}
           onClick={() =>
             change.mutate(
-              { student: one.id, change: { name, number, section: where } },
+              { student: student.id, change: { name, number, section: where } },
               { onSuccess: onDone },
             )
           }
@@ -149,7 +151,7 @@ function ChangeStudent({ one, section, change, onDone }: ChangeProps) {
         <Button
           color="error"
           disabled={change.isPending}
-          onClick={() => (sure ? change.mutate({ student: one.id, off: true }) : setSure(true))}
+          onClick={() => (sure ? change.mutate({ student: student.id, off: true }) : setSure(true))}
         >
           {sure ? 'Yes, off the roster; what was written stays' : 'Take off the roster'}
         </Button>

@@ -75,7 +75,9 @@ function Settings({ page }: { page: Shapes['SectionPage'] }) {
   const { line, helpers } = page;
   const [name, setName] = useState(line.name);
   const [term, setTerm] = useState(line.term);
-  const [helping, setHelping] = useState(helpers.filter((one) => one.assists).map((one) => one.id));
+  const [helping, setHelping] = useState(
+    helpers.filter((helper) => helper.assists).map((helper) => helper.id),
+  );
   const change = useChangeSection(line.id);
   const link = useLink();
   const keep = (archived: boolean) => change.mutate({ name, term, archived, assistants: helping });
@@ -85,16 +87,16 @@ function Settings({ page }: { page: Shapes['SectionPage'] }) {
         <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} />
         <TextField label="Term" value={term} onChange={(event) => setTerm(event.target.value)} />
         <Box>
-          {helpers.map((one) => (
+          {helpers.map((helper) => (
             <FormControlLabel
-              key={one.id}
-              label={`${one.name} assists`}
+              key={helper.id}
+              label={`${helper.name} assists`}
               sx={{ display: 'flex' }}
               control={
                 <Checkbox
-                  checked={helping.includes(one.id)}
+                  checked={helping.includes(helper.id)}
                   onChange={(_, checked) =>
-                    setHelping(checked ? [...helping, one.id] : helping.filter((id) => id !== one.id))
+                    setHelping(checked ? [...helping, helper.id] : helping.filter((id) => id !== helper.id))
                   }
                 />
               }

@@ -45,11 +45,11 @@ function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
       {sections.length === 0 && (
         <Box sx={{ color: ink.inkSoft }}>No section yet. Make one, then paste its list of names.</Box>
       )}
-      {sections.map((one) => (
+      {sections.map((section) => (
         <Box
-          key={one.id}
+          key={section.id}
           component={Link}
-          to={`/sections/${one.id}`}
+          to={`/sections/${section.id}`}
           sx={{
             display: 'grid',
             gridTemplateColumns: '1fr auto',
@@ -61,24 +61,24 @@ function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
             borderRadius: 2.5,
             color: ink.ink,
             textDecoration: 'none',
-            opacity: one.archived ? 0.7 : 1,
+            opacity: section.archived ? 0.7 : 1,
             '&:hover': { borderColor: ink.link },
           }}
         >
           <Box>
-            <Box sx={{ fontWeight: 700, fontSize: 17 }}>{one.name}</Box>
+            <Box sx={{ fontWeight: 700, fontSize: 17 }}>{section.name}</Box>
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               {dotted(
-                one.archived ? 'archived' : '',
-                one.term,
-                one.students === 1 ? '1 student' : `${one.students} students`,
-                one.mine ? '' : `taught by ${one.instructor}`,
-                one.assistants.length > 0 ? `with ${one.assistants.join(', ')}` : '',
+                section.archived ? 'archived' : '',
+                section.term,
+                section.students === 1 ? '1 student' : `${section.students} students`,
+                section.mine ? '' : `taught by ${section.instructor}`,
+                section.assistants.length > 0 ? `with ${section.assistants.join(', ')}` : '',
               )}
             </Box>
           </Box>
-          {!one.archived && (
-            <Box sx={{ fontFamily: FIGURES, fontSize: 22, letterSpacing: 1 }}>{one.code}</Box>
+          {!section.archived && (
+            <Box sx={{ fontFamily: FIGURES, fontSize: 22, letterSpacing: 1 }}>{section.code}</Box>
           )}
         </Box>
       ))}

@@ -97,14 +97,14 @@ export function useSlips(section: number) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (people: number[]) => {
-      const made = await said(
+      const blob = await said(
         api.POST('/api/sections/{section_id}/slips', {
           params: { path: { section_id: section } },
           body: { people },
           parseAs: 'blob',
         }),
       );
-      return URL.createObjectURL(made as unknown as Blob);
+      return URL.createObjectURL(blob as unknown as Blob);
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['section', section] }),
   });

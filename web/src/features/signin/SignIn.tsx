@@ -116,9 +116,9 @@ function Join() {
               required
               onChange={(event) => setPerson(event.target.value)}
             >
-              {roster.data.names.map((one) => (
-                <MenuItem key={one.id} value={String(one.id)}>
-                  {one.name}
+              {roster.data.names.map((listed) => (
+                <MenuItem key={listed.id} value={String(listed.id)}>
+                  {listed.name}
                 </MenuItem>
               ))}
             </TextField>

@@ -33,7 +33,7 @@ export function BottleForm({ known, bottle, onDone }: Props) {
   const [wanted, setWanted] = useState<Said>(bottle ? labelOf(bottle) : NOTHING);
   const change = useShelfChange();
   const put = (more: Partial<Said>) => setWanted((old) => ({ ...old, ...more }));
-  const nameOf = (formula: string) => known.find((one) => one.label === formula)?.text;
+  const nameOf = (formula: string) => known.find((reagent) => reagent.label === formula)?.text;
   return (
     <Box
       component="form"
@@ -46,7 +46,7 @@ export function BottleForm({ known, bottle, onDone }: Props) {
       <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
         <Autocomplete
           freeSolo
-          options={known.map((one) => one.label)}
+          options={known.map((reagent) => reagent.label)}
           getOptionLabel={(formula) => (nameOf(formula) ? `${formula}, ${nameOf(formula)}` : formula)}
           inputValue={wanted.formula}
           onInputChange={(_, text) => {

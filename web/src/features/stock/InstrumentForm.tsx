@@ -10,13 +10,13 @@ import { VerdictLine } from '../../identity/Verdict';
 import { Drawn } from '../../instruments/Drawn';
 import { useTriedInstrument } from './useTriedInstrument';
 
-type Said = Shapes['OwnScaleRequest'];
+type Typed = Shapes['OwnScaleRequest'];
 
 /** Everything as of the instrument that it is like. */
-const NOTHING: Said = {
+const NOTHING: Typed = {
   base: '', name: '', low: '', high: '', graduation: '', decimals: '', tolerance: '', basis: '', numbers_run: '', scales: '',
 }; // prettier-ignore
-const FIELDS: [keyof Said, string][] = [
+const FIELDS: [keyof Typed, string][] = [
   ['low', 'From'],
   ['high', 'To'],
   ['graduation', 'Smallest step'],
@@ -31,18 +31,18 @@ const GRID = {
 
 /** A new instrument: what it is most like, and what is otherwise. It is drawn as it will stand at the bench. */
 export function InstrumentForm({ onDone }: { onDone: () => void }) {
-  const [said, setSaid] = useState<Said>(NOTHING);
+  const [typed, setTyped] = useState<Typed>(NOTHING);
   const usual = (useInstruments().data ?? []).filter((tool) => !tool.slug.startsWith('own-'));
-  const base = usual.find((tool) => tool.slug === said.base);
-  const tried = useTriedInstrument(said);
+  const base = usual.find((tool) => tool.slug === typed.base);
+  const tried = useTriedInstrument(typed);
   const add = useAddInstrument();
-  const put = (change: Partial<Said>) => setSaid((old) => ({ ...old, ...change }));
+  const put = (change: Partial<Typed>) => setTyped((old) => ({ ...old, ...change }));
   return (
     <Box
       component="form"
       onSubmit={(event) => {
         event.preventDefault();
-        add.mutate(said, { onSuccess: onDone });
+        add.mutate(typed, { onSuccess: onDone });
       }}
       sx={{ display: 'grid', gap: 1.5, mt: 1.5 }}
     >
@@ -51,8 +51,8 @@ export function InstrumentForm({ onDone }: { onDone: () => void }) {
           select
           required
           label="Most like"
-          value={said.base}
-          onChange={(event) => setSaid({ ...NOTHING, base: event.target.value, name: said.name })}
+          value={typed.base}
+          onChange={(event) => setTyped({ ...NOTHING, base: event.target.value, name: typed.name })}
         >
           {usual.map((tool) => (
             <MenuItem key={tool.slug} value={tool.slug}>
@@ -63,12 +63,12 @@ export function InstrumentForm({ onDone }: { onDone: () => void }) {
         <TextField
           required
           label="What it is called in your room"
-          value={said.name}
+          value={typed.name}
           onChange={(event) => put({ name: event.target.value })}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
       </Box>
-      {base && <Scale {...{ base, said, put }} />}
+      {base && <Scale {...{ base, typed, put }} />}
       {tried.error && (
         <VerdictLine level="look" lead="Not yet.">
           {sentence(tried.error)}
@@ -96,14 +96,14 @@ export function InstrumentForm({ onDone }: { onDone: () => void }) {
 
 interface ScaleProps {
   base: Shapes['Instrument'];
-  said: Said;
-  put: (change: Partial<Said>) => void;
+  typed: Typed;
+  put: (change: Partial<Typed>) => void;
 }
 
 /** Its scale and how well it is known; what is left empty is as of the one it is like. */
-function Scale({ base, said, put }: ScaleProps) {
+function Scale({ base, typed, put }: ScaleProps) {
   const oneMark = base.low === base.high;
-  const asOfBase: Partial<Record<keyof Said, string>> = {
+  const asOfBase: Partial<Record<keyof Typed, string>> = {
     low: base.low,
     high: base.high,
     graduation: base.graduation,
@@ -117,7 +117,7 @@ function Scale({ base, said, put }: ScaleProps) {
           key={key}
           label={key === 'decimals' || !base.unit ? label : `${label}, ${base.unit}`}
           placeholder={asOfBase[key] ?? 'as that one'}
-          value={said[key]}
+          value={typed[key]}
           onChange={(event) => put({ [key]: event.target.value })}
           slotProps={{
             htmlInput: { style: { fontFamily: FIGURES }, inputMode: 'decimal', maxLength: 24 },
@@ -130,7 +130,7 @@ function Scale({ base, said, put }: ScaleProps) {
           label={`All its scales, ${base.unit}`}
           placeholder={base.scales.join('; ')}
           helperText="The one in use is the end above."
-          value={said.scales}
+          value={typed.scales}
           onChange={(event) => put({ scales: event.target.value })}
           slotProps={{ inputLabel: { shrink: true } }}
         />
@@ -139,7 +139,7 @@ function Scale({ base, said, put }: ScaleProps) {
         <TextField
           select
           label="Its numbers grow"
-          value={said.numbers_run || base.numbers_run}
+          value={typed.numbers_run || base.numbers_run}
           onChange={(event) => put({ numbers_run: event.target.value === 'up' ? 'up' : 'down' })}
         >
           <MenuItem value="down">downward</MenuItem>
@@ -149,7 +149,7 @@ function Scale({ base, said, put }: ScaleProps) {
       <TextField
         label="Where that is from"
         placeholder="its label, its certificate"
-        value={said.basis}
+        value={typed.basis}
         onChange={(event) => put({ basis: event.target.value })}
         slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
       />

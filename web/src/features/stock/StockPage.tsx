@@ -77,39 +77,39 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
       <Sheet title="Calibrated instruments">
         {stock.calibrations.length === 0 &&
           'None yet. A bench that has calibrated a pipette offers it at the end of its report.'}
-        {stock.calibrations.map((one) => (
+        {stock.calibrations.map((calibration) => (
           <Item
-            key={one.id}
-            title={one.name}
-            below={`${one.base} · ${one.source}`}
-            action={out('calibrations', one.id)}
+            key={calibration.id}
+            title={calibration.name}
+            below={`${calibration.base} · ${calibration.source}`}
+            action={out('calibrations', calibration.id)}
           >
-            <Pairs rows={one.points.map(({ label, text }) => [label, text])} />
+            <Pairs rows={calibration.points.map(({ label, text }) => [label, text])} />
           </Item>
         ))}
       </Sheet>
       <Sheet title="Standardised solutions">
         {stock.solutions.length === 0 &&
           'None yet. A bench whose standardisation agrees offers its titrant at the end of its report.'}
-        {stock.solutions.map((one) => (
+        {stock.solutions.map((solution) => (
           <Item
-            key={one.id}
-            title={one.name}
-            below={`${one.solution} · ${one.source} · kept ${day(one.found_at)}`}
-            action={out('solutions', one.id)}
+            key={solution.id}
+            title={solution.name}
+            below={`${solution.solution} · ${solution.source} · kept ${day(solution.found_at)}`}
+            action={out('solutions', solution.id)}
           >
             <span style={{ fontFamily: FIGURES, fontSize: 18 }}>
-              {one.concentration} ± {one.limit} {one.unit}
+              {solution.concentration} ± {solution.limit} {solution.unit}
             </span>
           </Item>
         ))}
       </Sheet>
       {stock.over_time.length > 0 && (
         <Sheet title="Measured again and again">
-          {stock.over_time.map((one) => (
-            <Item key={one.name} title={one.name} below="" action={null}>
-              <ChartView chart={one.chart} colour={accent('solutions')} />
-              <Signals of={one.signals} />
+          {stock.over_time.map((drift) => (
+            <Item key={drift.name} title={drift.name} below="" action={null}>
+              <ChartView chart={drift.chart} colour={accent('solutions')} />
+              <Signals of={drift.signals} />
             </Item>
           ))}
         </Sheet>

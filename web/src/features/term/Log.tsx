@@ -9,11 +9,11 @@ export function Log({ plan }: { plan: Shapes['SessionPlan'] }) {
   if (plan.log.length === 0) return null;
   return (
     <Folded title="Who did what">
-      {plan.log.map((one, at) => (
+      {plan.log.map((line, at) => (
         <Box key={at} sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', py: 0.25 }}>
-          <Box sx={{ color: ink.inkSoft }}>{day(one.at)}</Box>
+          <Box sx={{ color: ink.inkSoft }}>{day(line.at)}</Box>
           <span>
-            {one.who} {one.what}
+            {line.who} {line.what}
           </span>
         </Box>
       ))}

@@ -53,10 +53,10 @@ export function Places({ benches, students, fixed, onPut }: Props) {
     <DndContext
       sensors={sensors}
       accessibility={{ screenReaderInstructions: { draggable: 'Press Enter to choose a place.' } }}
-      onDragStart={({ active }) => setDragged(students.find((one) => one.id === active.id) ?? null)}
+      onDragStart={({ active }) => setDragged(students.find((student) => student.id === active.id) ?? null)}
       onDragCancel={() => setDragged(null)}
       onDragEnd={({ over }) => {
-        const place = places.find((one) => one.name === over?.id);
+        const place = places.find((place) => place.name === over?.id);
         if (dragged && place) put(dragged, place);
         setDragged(null);
       }}
@@ -66,8 +66,10 @@ export function Places({ benches, students, fixed, onPut }: Props) {
           <Spot
             key={place.name}
             place={place}
-            sample={benches.find((one) => one.number === place.bench)?.sample ?? ''}
-            people={students.filter((one) => one.bench === place.bench && one.absent === place.absent)}
+            sample={benches.find((bench) => bench.number === place.bench)?.sample ?? ''}
+            people={students.filter(
+              (student) => student.bench === place.bench && student.absent === place.absent,
+            )}
             {...{ places, fixed, put }}
           />
         ))}
@@ -103,8 +105,14 @@ function Spot({ place, sample, people, places, fixed, put }: SpotProps) {
     >
       <Box sx={{ fontSize: 13, color: ink.inkSoft, mb: 0.5 }}>{dotted(place.name, sample)}</Box>
       <Box sx={{ display: 'grid', gap: 0.5 }}>
-        {people.map((one) => (
-          <Who key={one.id} student={one} fixed={fixed} places={places} onPut={(to) => put(one, to)} />
+        {people.map((person) => (
+          <Who
+            key={person.id}
+            student={person}
+            fixed={fixed}
+            places={places}
+            onPut={(to) => put(person, to)}
+          />
         ))}
       </Box>
     </Box>

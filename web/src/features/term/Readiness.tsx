@@ -15,7 +15,7 @@ export function Readiness({ session }: { session: number }) {
   const room = useRoomReady(session).data;
   const change = useLetIn(session);
   if (!room || room.students.length === 0) return null;
-  const ready = room.students.filter((one) => one.done === one.of).length;
+  const ready = room.students.filter((student) => student.done === student.of).length;
   return (
     <Sheet title="Before class" note={`${ready} of ${room.students.length} are ready`}>
       {change.error && (
@@ -24,12 +24,12 @@ export function Readiness({ session }: { session: number }) {
         </VerdictLine>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {room.students.map((one) => (
+        {room.students.map((student) => (
           <Line
-            key={one.id}
-            student={one}
+            key={student.id}
+            student={student}
             lets={room.needed}
-            onLetIn={(let_in) => change.mutate({ student: one.id, let_in })}
+            onLetIn={(let_in) => change.mutate({ student: student.id, let_in })}
           />
         ))}
       </Box>
@@ -82,15 +82,15 @@ function Line({ student, lets, onLetIn }: LineProps) {
 
 /** Answers and reasons, question by question: what a class thinks is seen side by side. */
 function InWords({ students }: { students: Student[] }) {
-  const questions = [...new Set(students.flatMap((one) => one.words.map((word) => word.question)))];
+  const questions = [...new Set(students.flatMap((student) => student.words.map((word) => word.question)))];
   return questions.map((question) => (
     <Folded key={question} title={`What they wrote: ${question}`}>
-      {students.map((one) =>
-        one.words
+      {students.map((student) =>
+        student.words
           .filter((word) => word.question === question)
           .map((word) => (
-            <Box key={one.id} sx={{ mb: 0.5 }}>
-              <b>{one.name}:</b> “{word.text}”
+            <Box key={student.id} sx={{ mb: 0.5 }}>
+              <b>{student.name}:</b> “{word.text}”
             </Box>
           )),
       )}

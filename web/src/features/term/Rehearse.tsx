@@ -62,9 +62,11 @@ export function Rehearse({ plan }: { plan: Plan }) {
 
 /** Who was not there works alone, each with numbers of their own. */
 function Missed({ plan, busy, onWork }: { plan: Plan; busy: boolean; onWork: (students: number[]) => void }) {
-  const [chosen, setChosen] = useState(() => plan.students.filter((one) => one.absent).map((one) => one.id));
+  const [chosen, setChosen] = useState(() =>
+    plan.students.filter((student) => student.absent).map((student) => student.id),
+  );
   const toggle = (id: number) =>
-    setChosen(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id]);
+    setChosen(chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id]);
   if (plan.students.length === 0) return null;
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
@@ -72,12 +74,16 @@ function Missed({ plan, busy, onWork }: { plan: Plan; busy: boolean; onWork: (st
         Who missed it works at drawn instruments, with numbers of their own.
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
-        {plan.students.map((one) => (
+        {plan.students.map((student) => (
           <FormControlLabel
-            key={one.id}
-            label={one.name}
+            key={student.id}
+            label={student.name}
             control={
-              <Checkbox checked={chosen.includes(one.id)} onChange={() => toggle(one.id)} size="small" />
+              <Checkbox
+                checked={chosen.includes(student.id)}
+                onChange={() => toggle(student.id)}
+                size="small"
+              />
             }
           />
         ))}
@@ -127,9 +133,9 @@ function MadeUp({ plan, busy, onPlay }: MadeUpProps) {
           onChange={(event) => setMinutes(Number(event.target.value))}
           sx={{ width: 140 }}
         >
-          {moments.map((one) => (
-            <MenuItem key={one} value={one}>
-              {one} min{one === length ? ', all' : ''}
+          {moments.map((moment) => (
+            <MenuItem key={moment} value={moment}>
+              {moment} min{moment === length ? ', all' : ''}
             </MenuItem>
           ))}
         </TextField>

@@ -20,9 +20,9 @@ export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boo
   return (
     <Sheet title="Remarks on steps">
       <Lessons session={plan.card.id} />
-      {plan.remarks.map((one) => (
+      {plan.remarks.map((remark) => (
         <Box
-          key={one.id}
+          key={remark.id}
           sx={{
             display: 'flex',
             gap: 1,
@@ -32,14 +32,18 @@ export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boo
           }}
         >
           <Box sx={{ flex: 1 }}>
-            {one.text}
+            {remark.text}
             <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-              {one.title}: {one.always ? 'from now on' : 'this session'}
+              {remark.title}: {remark.always ? 'from now on' : 'this session'}
             </Box>
-            <RemarkPhoto bench={plan.benches[0]?.id} remark={one} />
+            <RemarkPhoto bench={plan.benches[0]?.id} remark={remark} />
           </Box>
           {mine && (
-            <Button size="small" disabled={change.isPending} onClick={() => change.mutate({ end: one.id })}>
+            <Button
+              size="small"
+              disabled={change.isPending}
+              onClick={() => change.mutate({ end: remark.id })}
+            >
               End it
             </Button>
           )}
@@ -67,11 +71,14 @@ function Lessons({ session }: { session: number }) {
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
         {last.title}, {day(last.at)}
       </Box>
-      {last.lessons.map((one) => (
-        <Box key={one.what} sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14.5 }}>
-          <span>{one.what}</span>
+      {last.lessons.map((lesson) => (
+        <Box
+          key={lesson.what}
+          sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14.5 }}
+        >
+          <span>{lesson.what}</span>
           <Box component="span" sx={{ color: ink.inkSoft, whiteSpace: 'nowrap' }}>
-            {one.benches} of {one.of} benches
+            {lesson.benches} of {lesson.of} benches
           </Box>
         </Box>
       ))}
@@ -100,9 +107,9 @@ function NewRemark({ plan, change }: { plan: Shapes['SessionPlan']; change: Retu
   return (
     <Box component="form" onSubmit={submit} sx={{ display: 'grid', gap: 1.5, mt: 2 }}>
       <TextField select label="Step" value={step} onChange={(event) => setStep(event.target.value)}>
-        {plan.steps.map((one) => (
-          <MenuItem key={one.key} value={one.key}>
-            {one.title}
+        {plan.steps.map((step) => (
+          <MenuItem key={step.key} value={step.key}>
+            {step.title}
           </MenuItem>
         ))}
       </TextField>

@@ -68,8 +68,8 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 3 }}>
-          {plan.timetables.map((one) => (
-            <Turns key={one.label} plan={plan} timetable={one} />
+          {plan.timetables.map((timetable) => (
+            <Turns key={timetable.label} plan={plan} timetable={timetable} />
           ))}
           <Teams plan={plan} />
           <Readiness session={card.id} />

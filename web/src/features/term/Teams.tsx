@@ -18,11 +18,11 @@ const DEALS = [
 /** Who stands at which bench; a change is kept at once. */
 export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
   const change = useChangePlan(plan.card.id);
-  const here = plan.students.filter((one) => !one.absent);
+  const here = plan.students.filter((student) => !student.absent);
   return (
     <Sheet
       title="Who stands where"
-      note={`${here.filter((one) => one.bench !== null).length} of ${here.length} placed`}
+      note={`${here.filter((student) => student.bench !== null).length} of ${here.length} placed`}
     >
       {change.error && (
         <VerdictLine level="look" lead="Not changed.">
@@ -34,9 +34,9 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
       )}
       {plan.students.length === 0 && 'Nobody is on the roster of this section yet.'}
       {plan.students
-        .filter((one) => one.waits)
-        .map((one) => (
-          <LetIn key={one.id} session={plan.card.id} student={one} />
+        .filter((student) => student.waits)
+        .map((student) => (
+          <LetIn key={student.id} session={plan.card.id} student={student} />
         ))}
       <Places
         benches={plan.benches}

@@ -23,9 +23,9 @@ export function TermPage({ me }: { me: Shapes['Me'] }) {
 }
 
 function Term({ sessions, plans }: { sessions: Card[]; plans: boolean }) {
-  const running = sessions.filter((one) => one.state === 'open');
-  const next = sessions.filter((one) => one.state === 'planned');
-  const past = sessions.filter((one) => ['closed', 'cancelled'].includes(one.state)).reverse();
+  const running = sessions.filter((session) => session.state === 'open');
+  const next = sessions.filter((session) => session.state === 'planned');
+  const past = sessions.filter((session) => ['closed', 'cancelled'].includes(session.state)).reverse();
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box

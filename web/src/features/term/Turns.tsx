@@ -128,8 +128,8 @@ function Groups({ value, onChange }: GroupsProps) {
   );
 }
 
-const same = (one: Pin, other: Pin) =>
-  one.bench === other.bench && one.equipment === other.equipment && one.value === other.value;
+const same = (first: Pin, other: Pin) =>
+  first.bench === other.bench && first.equipment === other.equipment && first.value === other.value;
 
 /** The turns that somebody put where they are. */
 function pinned(timetable: Shapes['Timetable']): Pin[] {

@@ -9,7 +9,7 @@ export function useRehearsal(id: number) {
   const go = useNavigate();
   const [played, setPlayed] = useState({ done: 0, of: 0 });
   const path = { session_id: id };
-  const made = () => queries.invalidateQueries({ queryKey: ['sessions'] });
+  const refresh = () => queries.invalidateQueries({ queryKey: ['sessions'] });
   const play = useMutation({
     mutationFn: async (asked: { benches: number; minutes: number }) => {
       const plan = await said(
@@ -22,14 +22,14 @@ export function useRehearsal(id: number) {
       return plan.card.id;
     },
     onSuccess: (session) => void go(`/sessions/${session}/floor`),
-    onSettled: made,
+    onSettled: refresh,
   });
   const work = useMutation({
     mutationFn: (asked: Shapes['WorkedRequest']) =>
       said(api.POST('/api/sessions/{session_id}/worked', { params: { path }, body: asked })),
     onSuccess: (plan, { students = [] }) =>
       void go(students.length > 0 ? `/sessions/${plan.card.id}` : `/benches/${plan.benches[0]?.id ?? 0}`),
-    onSettled: made,
+    onSettled: refresh,
   });
   return { play, work, played };
 }

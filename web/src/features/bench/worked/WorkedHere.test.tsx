@@ -11,10 +11,10 @@ afterEach(cleanup);
 
 const TASK = { key: 'V_start', trial: 1, index: null } as Task;
 
-const seen = (done: number, said: string): Shapes['Worked'] => ({
+const seen = (done: number, text: string): Shapes['Worked'] => ({
   done,
   view: {
-    title: 'the burette', width: 200, height: 210, shapes: [], words: [], shows: '', eye: 0, said,
+    title: 'the burette', width: 200, height: 210, shapes: [], words: [], shows: '', eye: 0, said: text,
     tool: { digital: false, low: '0', high: '50' } as Shapes['Instrument'],
     controls: [{ key: 'drip', label: 'Some drops to waste', usual: true }],
   },
@@ -38,7 +38,7 @@ test('pressed faster than the answers come, each thing is done once and in order
   await user.click(button);
   await user.click(button);
   await waitFor(() => expect(screen.getByLabelText('What happened').textContent).toBe('3 drops'));
-  expect(asked.map((one) => (one as { number: number }).number)).toEqual([1, 2, 3]);
+  expect(asked.map((body) => (body as { number: number }).number)).toEqual([1, 2, 3]);
   expect(asked[0]).toMatchObject({ key: 'V_start', trial: 1, do: 'drip' });
 });
 

@@ -81,14 +81,14 @@ function Instrument({ view, colour, onAct, children }: InstrumentProps) {
 function Controls({ controls, onAct }: { controls: Shapes['Control'][]; onAct: (act: string) => void }) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-      {controls.map((one) => (
+      {controls.map((control) => (
         <Button
-          key={one.key}
-          variant={one.usual ? 'contained' : 'outlined'}
-          onClick={() => onAct(one.key)}
+          key={control.key}
+          variant={control.usual ? 'contained' : 'outlined'}
+          onClick={() => onAct(control.key)}
           sx={{ minHeight: 44 }}
         >
-          {one.label}
+          {control.label}
         </Button>
       ))}
     </Box>

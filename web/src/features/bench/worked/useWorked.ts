@@ -30,8 +30,8 @@ export function useWorked(bench: number, slot: Slot) {
       if (problem instanceof Refusal) await queries.invalidateQueries({ queryKey: key });
     }
   };
-  const act = (one: string) => {
-    line.current = line.current.then(() => send(one));
+  const act = (deed: string) => {
+    line.current = line.current.then(() => send(deed));
   };
   return { worked: seen.data, act, error: error ?? seen.error };
 }

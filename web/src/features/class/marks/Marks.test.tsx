@@ -37,8 +37,8 @@ describe('marks', () => {
     expect(screen.getByText('Why rinse? — Because.')).toBeTruthy();
     const field = screen.getByRole('textbox', { name: 'Conclusion' });
     await userEvent.type(field, '1,5{Enter}');
-    await waitFor(() => expect(asked.some((one) => one.method === 'PUT')).toBe(true));
-    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+    await waitFor(() => expect(asked.some((asked) => asked.method === 'PUT')).toBe(true));
+    expect(asked.find((asked) => asked.method === 'PUT')?.body).toEqual({
       kind: 'conclusion',
       points: 1.5,
       note: '',
@@ -69,8 +69,8 @@ describe('marks', () => {
 
 describe('a rubric as it is typed', () => {
   it('leaves out what has no points, reads a comma, and tells the sum', () => {
-    const one = typed(RUBRIC as never);
-    const changed = { ...one, points: { ...one.points, conclusion: '', own: '1,5' } };
+    const form = typed(RUBRIC as never);
+    const changed = { ...form, points: { ...form.points, conclusion: '', own: '1,5' } };
     expect(added(changed)).toBe(5.5);
     expect(asRubric(changed).criteria.map((c) => [c.kind, c.points])).toEqual([
       ['accuracy', 4],

@@ -18,7 +18,7 @@ export function Marks({ session }: { session: Shapes['SessionCard'] }) {
       title="Marks"
       note={marks.data?.rubric && `“${marks.data.rubric.name}”, of ${marks.data.rubric.total}`}
     >
-      <Loaded of={marks}>{(found) => <Proposed marks={found} />}</Loaded>
+      <Loaded of={marks}>{(page) => <Proposed marks={page} />}</Loaded>
     </Sheet>
   );
 }
@@ -29,10 +29,10 @@ function Proposed({ marks }: { marks: Shapes['ClassMarks'] }) {
   const [unread, setUnread] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const by = useMarkBy(session.id);
-  const waiting = benches.filter((one) => one.to_read).length;
-  const shown = unread ? benches.filter((one) => one.to_read || one.bench === open) : benches;
+  const waiting = benches.filter((bench) => bench.to_read).length;
+  const shown = unread ? benches.filter((bench) => bench.to_read || bench.bench === open) : benches;
   const step = (from: number, by: number) =>
-    setOpen(shown[shown.findIndex((one) => one.bench === from) + by]?.bench ?? from);
+    setOpen(shown[shown.findIndex((bench) => bench.bench === from) + by]?.bench ?? from);
   if (!rubric || choosing)
     return (
       <RubricChoice
@@ -49,14 +49,14 @@ function Proposed({ marks }: { marks: Shapes['ClassMarks'] }) {
           : 'Nothing waits to be read.'}{' '}
         Enter keeps a number, Page Down goes to the next bench.
       </Box>
-      {shown.map((one) => (
+      {shown.map((bench) => (
         <BenchRow
-          key={one.bench}
-          marks={one}
+          key={bench.bench}
+          marks={bench}
           session={session.id}
-          open={one.bench === open}
-          onOpen={() => setOpen(one.bench === open ? null : one.bench)}
-          onStep={(by) => step(one.bench, by)}
+          open={bench.bench === open}
+          onOpen={() => setOpen(bench.bench === open ? null : bench.bench)}
+          onStep={(by) => step(bench.bench, by)}
         />
       ))}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>

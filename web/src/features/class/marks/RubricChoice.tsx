@@ -33,7 +33,9 @@ export function RubricChoice({ marks, choose, error }: Props) {
             </Button>
           </Box>
           <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
-            {rubric.criteria.map((one) => `${LABELS[one.kind].toLowerCase()} ${one.points}`).join(' · ')}
+            {rubric.criteria
+              .map((criterion) => `${LABELS[criterion.kind].toLowerCase()} ${criterion.points}`)
+              .join(' · ')}
           </Box>
         </Box>
       ))}

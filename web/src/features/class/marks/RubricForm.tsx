@@ -20,32 +20,32 @@ const PAIR = { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 } as cons
 
 /** A rubric as one's own: what counts, how much, and of accuracy from where to where. */
 export function RubricForm({ session, from, onDone }: Props) {
-  const [one, setOne] = useState(() => typed(from));
+  const [form, setForm] = useState(() => typed(from));
   const keep = useKeepRubric(session);
-  const put = (change: Partial<Typed>) => setOne((old) => ({ ...old, ...change }));
+  const put = (change: Partial<Typed>) => setForm((old) => ({ ...old, ...change }));
   return (
     <Box
       component="form"
       sx={{ display: 'grid', gap: 1.5, mt: 1 }}
       onSubmit={(event) => {
         event.preventDefault();
-        keep.mutate(asRubric(one), { onSuccess: onDone });
+        keep.mutate(asRubric(form), { onSuccess: onDone });
       }}
     >
       <Box sx={PAIR}>
         <TextField
           size="small"
           label="Name"
-          value={one.name}
+          value={form.name}
           onChange={(event) => put({ name: event.target.value })}
         />
         <TextField
           size="small"
           label="The whole"
-          value={one.total}
+          value={form.total}
           onChange={(event) => put({ total: event.target.value })}
           slotProps={figures}
-          helperText={`The lines add up to ${added(one)}.`}
+          helperText={`The lines add up to ${added(form)}.`}
         />
       </Box>
       <Box sx={PAIR}>
@@ -54,13 +54,13 @@ export function RubricForm({ session, from, onDone }: Props) {
             key={kind}
             size="small"
             label={LABELS[kind]}
-            value={one.points[kind]}
-            onChange={(event) => put({ points: { ...one.points, [kind]: event.target.value } })}
+            value={form.points[kind]}
+            onChange={(event) => put({ points: { ...form.points, [kind]: event.target.value } })}
             slotProps={figures}
           />
         ))}
       </Box>
-      <Accuracy one={one} put={put} />
+      <Accuracy one={form} put={put} />
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>Leave empty what does not count.</Box>
       {keep.error && (
         <VerdictLine level="look" lead="Not kept.">
@@ -77,14 +77,14 @@ export function RubricForm({ session, from, onDone }: Props) {
   );
 }
 
-function Accuracy({ one, put }: { one: Typed; put: (change: Partial<Typed>) => void }) {
+function Accuracy({ one: typed, put }: { one: Typed; put: (change: Partial<Typed>) => void }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1.4fr 1fr 1fr', gap: 1 }}>
       <TextField
         select
         size="small"
         label="Accuracy in"
-        value={one.by}
+        value={typed.by}
         onChange={(event) => put({ by: event.target.value as Typed['by'] })}
       >
         <MenuItem value="percent">per cent of the accepted value</MenuItem>
@@ -93,14 +93,14 @@ function Accuracy({ one, put }: { one: Typed; put: (change: Partial<Typed>) => v
       <TextField
         size="small"
         label="All points within"
-        value={one.full}
+        value={typed.full}
         onChange={(event) => put({ full: event.target.value })}
         slotProps={figures}
       />
       <TextField
         size="small"
         label="None from"
-        value={one.none}
+        value={typed.none}
         onChange={(event) => put({ none: event.target.value })}
         slotProps={figures}
       />

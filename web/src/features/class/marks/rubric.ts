@@ -26,7 +26,7 @@ export interface Typed {
 
 export function typed(rubric: Shapes['Rubric']): Typed {
   const kinds = Object.keys(LABELS) as Kind[];
-  const of = (kind: Kind) => rubric.criteria.find((one) => one.kind === kind);
+  const of = (kind: Kind) => rubric.criteria.find((criterion) => criterion.kind === kind);
   const accuracy = of('accuracy');
   return {
     name: rubric.name,
@@ -44,17 +44,17 @@ export function typed(rubric: Shapes['Rubric']): Typed {
 const number = (text: string) => Number(text.replace(',', '.'));
 
 /** What is sent: nothing of what has no points. */
-export function asRubric(one: Typed): Shapes['RubricRequest'] {
-  const limits = { by: one.by, full: number(one.full), none: number(one.none) };
+export function asRubric(typed: Typed): Shapes['RubricRequest'] {
+  const limits = { by: typed.by, full: number(typed.full), none: number(typed.none) };
   return {
-    name: one.name.trim(),
-    total: number(one.total),
+    name: typed.name.trim(),
+    total: number(typed.total),
     criteria: (Object.keys(LABELS) as Kind[])
-      .filter((kind) => number(one.points[kind]) > 0)
-      .map((kind) => ({ kind, points: number(one.points[kind]), ...limits })),
+      .filter((kind) => number(typed.points[kind]) > 0)
+      .map((kind) => ({ kind, points: number(typed.points[kind]), ...limits })),
   };
 }
 
 /** What the points come to as they are typed. */
-export const added = (one: Typed) =>
-  Object.values(one.points).reduce((sum, text) => sum + (number(text) || 0), 0);
+export const added = (typed: Typed) =>
+  Object.values(typed.points).reduce((sum, text) => sum + (number(text) || 0), 0);
