@@ -25,10 +25,10 @@ def compared(groups: dict[str, tuple[float, ...]], shift: float = 0.0) -> ClassC
 
 class Products(TestCase):
     def test_welch_s_p_is_the_published_one_and_means_are_ranked(self) -> None:
-        class_comparison = compared(SLEEP)
-        self.assertEqual([product.label for product in class_comparison.products], ["drug 2", "drug 1"])
-        self.assertEqual([round(product.mean, 2) for product in class_comparison.products], [2.33, 0.75])
-        self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", class_comparison.sentence)
+        comparison = compared(SLEEP)
+        self.assertEqual([product.label for product in comparison.products], ["drug 2", "drug 1"])
+        self.assertEqual([round(product.mean, 2) for product in comparison.products], [2.33, 0.75])
+        self.assertIn("cannot be told apart by these results (Welch t, p = 0.079)", comparison.sentence)
 
     def test_a_clear_difference_is_said(self) -> None:
         self.assertIn("drug 2 lies above drug 1", compared(SLEEP, shift=3).sentence)
@@ -37,13 +37,19 @@ class Products(TestCase):
         self.assertIn("At least two benches", compared({"a": (1.0,), "b": (2.0,)}).sentence)
         self.assertIn("Welch t", compared({"a": (1.0, 1.2), "b": (2.0, 2.1)}).sentence)
 
+    def test_three_benches_have_a_robust_middle_and_two_have_none(self) -> None:
+        [product] = compared({"a": (1.0, 1.1, 1.3)}).products
+        self.assertIsNotNone(product.robust)
+        [product] = compared({"a": (1.0, 1.1)}).products
+        self.assertIsNone(product.robust)
+
     def test_one_product_gives_mean_and_spread(self) -> None:
         self.assertEqual(compared({"a": (1.00, 1.02)}).sentence, "Mean of 2 benches: 1.010 h, s = 0.014 h.")
 
     def test_a_bench_far_off_is_marked_and_kept(self) -> None:
-        class_comparison = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
-        self.assertEqual((class_comparison.products[0].suspects, len(class_comparison.products[0].results)), ([6], 6))
-        self.assertIn("Bench 6 lies far from the others", class_comparison.sentence)
+        comparison = compared({"a": (1.00, 1.02, 1.01, 1.03, 1.02, 1.60)})
+        self.assertEqual((comparison.products[0].suspects, len(comparison.products[0].results)), ([6], 6))
+        self.assertIn("Bench 6 lies far from the others", comparison.sentence)
 
     def test_who_came_closest_is_said_where_the_accepted_value_may_be_seen(self) -> None:
         def said(*values: float, accepted: float | None = 1.0) -> str:

@@ -190,6 +190,12 @@ class Declared(TestCase):
         self.assertTrue(self.refused(limits={"limit": "five"}))
         self.assertIn("is not in a plain number", self.refused(what="{V_end - V_start} only."))
 
+    def test_a_target_in_another_unit_is_named_with_the_unit_it_has(self) -> None:
+        ribbon = method("gas-eudometer")
+        for symbol, named in (("", "is not in a plain number"), ("mL", "is not in mL")):
+            wrong = replace(ribbon, targets=tuple(replace(target, unit=symbol) for target in ribbon.targets))
+            self.assertIn(named, " ".join(problems_of(wrong)))
+
     def test_degrees_are_no_measure_of_a_difference(self) -> None:
         """2 °C is 275 K: as a step of temperature it would be wrong in silence."""
         reaction = method("heat-of-reaction")

@@ -40,6 +40,12 @@ class Shewhart(TestCase):
                 [(signal.place, signal.rule) for signal in signals],
             )
 
+    def test_four_of_six_are_not_four_of_five(self) -> None:
+        """Two to each side of a pair that lies within one sigma."""
+        quiet = [0.4, -0.5, 0.3, -0.4, 0.5, -0.3] * 3
+        rules = {signal.rule for signal in control([*quiet, 1.1, 1.2, 0.3, 0.2, 1.1, 1.2]).signals}
+        self.assertNotIn("four of five beyond one sigma on one side", rules)
+
     def test_of_the_same_value_again_and_again_nothing_signals(self) -> None:
         chart = control([5.0] * 9)
         self.assertEqual((chart.lower, chart.upper), (5.0, 5.0))

@@ -127,6 +127,36 @@ class KnownEquivalence(TestCase):
                 self.assertAlmostEqual(exact, (plain[0] - plain[1]) / 2e-6, places=4)
 
 
+class Cubic(TestCase):
+    """e = 4v − (v − a)³/3 has its steepest point at a exactly; on even steps its differences are exact."""
+
+    AT = tuple(20.0 + 0.1 * n for n in range(12))
+
+    def curve(self, steepest_at: float, volumes: Sequence[float]) -> list[float]:
+        return [4 * v - (v - steepest_at) ** 3 / 3 for v in volumes]
+
+    def test_the_end_point_lies_between_the_points_where_it_is(self) -> None:
+        for a in (20.42, 20.47, 20.55, 20.61):
+            values = self.curve(a, self.AT)
+            for find in (by_first_derivative, by_second_derivative):
+                with self.subTest(find.__name__, a=a):
+                    self.assertAlmostEqual(find(self.AT, values).item(), a, places=9)
+
+    def test_one_point_past_the_end_point_is_enough(self) -> None:
+        past = self.AT[:7]  # to 20.6
+        self.assertAlmostEqual(by_second_derivative(past, self.curve(20.47, past)).item(), 20.47, places=9)
+        with self.assertRaisesRegex(CurveError, "not passed"):
+            by_second_derivative(past[:6], self.curve(20.47, past[:6]))
+
+    def test_a_smoothing_parabola_is_exact_on_a_parabola_however_far_apart_its_points(self) -> None:
+        for scale in (1.0, 7.0, 1e-6):
+            volumes = [scale * v for v in (0.0, 0.3, 1.0, 1.1, 2.5, 2.9)]
+            derived = derivatives(volumes, [(v / scale) ** 2 * 3 - v / scale for v in volumes], reach=2)
+            for v, first, second in np.hstack([derived.volumes, derived.first, derived.second]).tolist():
+                self.assertAlmostEqual(first * scale, 6 * v / scale - 1, places=8)
+                self.assertAlmostEqual(second * scale**2, 6, places=8)
+
+
 class StrongAcid(TestCase):
     def test_gran_s_line_of_a_strong_acid_is_another_than_of_a_weak_one(self) -> None:
         """By charge balance (any analytical text): [H⁺] = (n − c·V)/(V₀ + V) before the end point, here at 20.26 mL."""

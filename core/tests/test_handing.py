@@ -9,7 +9,7 @@ import numpy as np
 from scipy.stats import linregress
 
 from chromata_core.engine.context import Context, context_of
-from chromata_core.engine.handing import as_number, found_here, mean_of_benches, takings
+from chromata_core.engine.handing import as_input, as_number, found_here, mean_of_benches, takings
 from chromata_core.errors import SheetError
 from chromata_core.methods.registry import method
 from chromata_core.sheet.binding import bind
@@ -197,6 +197,25 @@ class WhatIsMissing(TestCase):
         for input_ in (Input(float("inf")), Input(1.0, ((Source("x", "x", float("inf"), "normal"), 1.0),))):
             with self.assertRaisesRegex(SheetError, "no number to work with"):
                 as_number(input_, "mol/L", "Part 1")
+
+    def test_what_is_tiny_keeps_all_that_bears_on_it(self) -> None:
+        """As far from one as micromoles in SI are, no contribution is too small beside the others."""
+        at = context_of(ACID_BASE, titration(("0.24", "21.78"), rough=None))
+        column = at.computed.column("c_s", None)
+        assert column is not None
+        whole, tiny = (as_input(at, column * size, "record 1", same_pieces=True) for size in (1.0, 1e-12))
+        self.assertEqual([source.id for source, _ in tiny.sources], [source.id for source, _ in whole.sources])
+
+    def test_where_one_trial_is_all_there_is_it_has_no_number(self) -> None:
+        for most, labels in ((1, ["Titre"]), (5, [])):
+            trials = replace(ACID_BASE.trials, minimum=1, maximum=most)
+            quantities = tuple(
+                replace(quantity, hands="c_t", label="Titre") if quantity.key == "V" else quantity
+                for quantity in ACID_BASE.quantities
+            )
+            giver = bind(replace(ACID_BASE, trials=trials, quantities=quantities), Sheet())
+            offered = [handed for taking in takings(giver, bind(ACID_BASE, Sheet())) for handed in taking.offered]
+            self.assertEqual([handed.label for handed in offered if handed.key == "V"], labels)
 
     def test_why_there_is_nothing_yet(self) -> None:
         apart = context_of(ACID_BASE, titration(("0.24", "21.78"), ("0.30", "23.40"), rough=None))

@@ -80,6 +80,25 @@ class Draw(TestCase):
         self.assertLess(drawn.draws, M)
         self.assertAlmostEqual(drawn.u, 0.5, delta=tolerance(0.5, 1) / 5)
 
+    def test_it_stops_at_the_first_block_after_which_all_figures_stand_still(self) -> None:
+        """JCGM 101, 7.9.4 d to h, walked through beside it: u, mean and both ends of each block, twice the standard
+        deviation of their averages, against half of u's last digit.
+        """
+
+        def draw(random: np.random.Generator, size: int) -> Draws:
+            return random.normal(10, 0.2, size)
+
+        random, told, blocks = np.random.default_rng(1), monte_carlo(draw), list[Draws]()
+        while True:
+            blocks.append(draw(random, 20_000))
+            figures = [[b.mean(), b.std(ddof=1), *shortest(np.sort(b))] for b in blocks]
+            if len(blocks) < 5:
+                continue
+            s = np.std(figures, axis=0, ddof=1) / sqrt(len(blocks))
+            if 2 * s.max() < tolerance(float(np.concatenate(blocks).std(ddof=1)), 1):
+                break
+        self.assertEqual(told.draws, 20_000 * len(blocks))
+
     def test_shortest_interval_of_a_skew_distribution(self) -> None:
         """Exponential: the shortest 95 % begins at zero and ends at −ln 0.05 = 2.9957."""
         ordered = np.sort(np.random.default_rng(2).exponential(1, M))

@@ -54,6 +54,17 @@ class Ladders(TestCase):
             self.assertAlmostEqual(rungs.potentials[metal], potential - METALS["Zn"], places=12)
         self.assertIsNone(rungs.suspect)
 
+    def test_as_many_pairs_as_potentials_leave_no_doubt_to_tell_and_nobody_to_accuse(self) -> None:
+        chain = {
+            pair: volts + 0.05 for pair, volts in pairs().items() if pair in (("Ag", "Cu"), ("Cu", "Pb"), ("Pb", "Zn"))
+        }
+        rungs = ladder(chain, "Zn")
+        self.assertEqual((rungs.s, set(rungs.u.values()), rungs.suspect), (0.0, {0.0}, None))
+
+    def test_a_bad_contact_is_named_up_to_where_the_rest_agrees_five_times_better(self) -> None:
+        for other, named in ((0.0, True), (0.010, True), (0.019, True), (0.021, False)):
+            self.assertEqual(ladder(pairs(CuPb=-0.12, AgZn=other), "Zn").suspect == ("Cu", "Pb"), named, other)
+
     def test_one_bad_contact_stands_out(self) -> None:
         for pair, names in (("CuPb", ("Cu", "Pb")), ("AgZn", ("Ag", "Zn"))):
             self.assertEqual(ladder(pairs(**{pair: -0.12}), "Zn").suspect, names)

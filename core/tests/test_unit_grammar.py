@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from chromata_core.errors import UnitError
 from chromata_core.quantity.definitions import DEFINITIONS
 from chromata_core.quantity.unit_grammar import NAMES
-from chromata_core.quantity.units import unit
+from chromata_core.quantity.units import conversion, unit
 
 REGISTRY: "pint.UnitRegistry[float]" = pint.UnitRegistry(None)
 REGISTRY.load_definitions(DEFINITIONS.strip().splitlines())
@@ -18,6 +18,11 @@ REGISTRY.load_definitions(DEFINITIONS.strip().splitlines())
 
 class StrictUnits(TestCase):
     """Free text never reaches the units library: a strict grammar stands before it."""
+
+    def test_what_cannot_be_turned_is_named(self) -> None:
+        for source, target, named in (("", "mL", "a plain number cannot"), ("g", "mL", "g cannot be turned into mL")):
+            with self.assertRaisesRegex(UnitError, named):
+                conversion(source, target)
 
     def test_a_tower_of_powers_is_refused_at_once(self) -> None:
         for text in ("1 mL^9^9^9", "mL^9^9^9", "mL**9**9**9**9", "mL^999", "mL^99", "g" * 4000, "((((g))))",
