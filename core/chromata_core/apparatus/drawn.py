@@ -24,12 +24,12 @@ from chromata_core.apparatus.things import (
     Round,
     Thermometer,
     Thing,
+    Tone,
     Vessel,
-    Word,
 )
 
 _BENCH = 6.0  # half of a stand's foot
-_SIZES: dict[Word, float] = {"figure": 11.0}  # of words that are written otherwise than all others
+_SIZES: dict[Tone, float] = {"figure": 11.0}  # of words that are written otherwise than all others
 _PLAIN = 13.0
 # What a display shows is read off it: as large as its box holds. A figure is so wide, and half so high.
 _SMALLEST, _LARGEST, _OF_BOX, _RIM, _WIDE, _HALF = 9.0, 22.0, 0.6, 10.0, 0.632, 0.36
@@ -51,7 +51,7 @@ class Words:
     x: float
     y: float
     text: str
-    word: Word
+    tone: Tone
     anchor: str
     size: float
 
@@ -209,7 +209,7 @@ def _note(note: Note) -> Iterator[Drawn]:
     if note.to is not None:
         yield Shape(path(((x, y - 4 if note.anchor != "middle" else y + 4), note.to)), "", "fine")
     for n, text in enumerate(lines):
-        yield Words(x, y + 14 * n, text, note.word, note.anchor, _SIZES.get(note.word, _PLAIN))
+        yield Words(x, y + 14 * n, text, note.tone, note.anchor, _SIZES.get(note.tone, _PLAIN))
 
 
 _DRAW: dict[type[Any], Callable[[Any], Iterator[Drawn]]] = {

@@ -12,7 +12,7 @@ Paint = Literal[
     "pink", "magenta", "red", "orange", "yellow", "green", "blue", "violet",
 ]  # fmt: skip
 Pen = Literal["", "line", "fine", "dashed", "accent", "warn", "heavy"]
-Word = Literal["plain", "soft", "accent", "warn", "figure"]
+Tone = Literal["plain", "soft", "accent", "warn", "figure"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -135,7 +135,7 @@ class Note:
 
     at: Point
     text: str
-    word: Word = "plain"
+    tone: Tone = "plain"
     anchor: Literal["start", "middle", "end"] = "start"
     to: Point | None = None
 

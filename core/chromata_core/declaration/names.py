@@ -14,9 +14,9 @@ Kind = Literal["reading", "series", "observation", "quantity", "number", "list",
 
 @dataclass(frozen=True, slots=True)
 class Names:
-    """A text that is the key of a part of one of these kinds; ``word`` is what people call it."""
+    """A text that is the key of a part of one of these kinds; ``called`` is what people say for it."""
 
-    word: str
+    called: str
     kinds: tuple[Kind, ...]
 
 

@@ -14,7 +14,7 @@ def misnamed(method: Method) -> Iterator[str]:
     known = _parts(method)
     for owner, name, names, key in _named(method):
         if not any(key in known[kind] for kind in names.kinds):
-            yield f"{owner}, {name.replace('_', ' ')}: there is no {names.word} “{key}”."
+            yield f"{owner}, {name.replace('_', ' ')}: there is no {names.called} “{key}”."
 
 
 def _parts(method: Method) -> dict[Kind, set[str]]:

@@ -33,7 +33,7 @@ def move_svg(move: MoveDrawn, scene: SceneDrawn) -> SafeString:
     words = format_html_join(
         "", '<text x="{}" y="{}" font-size="{}" text-anchor="{}" font-weight="{}">{}</text>',
         (
-            (word.x, word.y, word.size, word.anchor, 700 if word.word in ("accent", "warn") else 400, word.text)
+            (word.x, word.y, word.size, word.anchor, 700 if word.tone in ("accent", "warn") else 400, word.text)
             for word in move.words
         ),
     )  # fmt: skip

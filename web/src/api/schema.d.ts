@@ -4711,6 +4711,15 @@ export interface components {
         TokenRequest: {
             name: string;
         };
+        /**
+         * @description * `plain` - plain
+         *     * `soft` - soft
+         *     * `accent` - accent
+         *     * `warn` - warn
+         *     * `figure` - figure
+         * @enum {string}
+         */
+        ToneEnum: "plain" | "soft" | "accent" | "warn" | "figure";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         TrialOut: {
             number: number;
@@ -4818,15 +4827,6 @@ export interface components {
         WithdrawnRequest: {
             withdrawn: boolean;
         };
-        /**
-         * @description * `plain` - plain
-         *     * `soft` - soft
-         *     * `accent` - accent
-         *     * `warn` - warn
-         *     * `figure` - figure
-         * @enum {string}
-         */
-        WordEnum: "plain" | "soft" | "accent" | "warn" | "figure";
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Words: {
             /** Format: double */
@@ -4834,7 +4834,7 @@ export interface components {
             /** Format: double */
             y: number;
             text: string;
-            word: components["schemas"]["WordEnum"];
+            tone: components["schemas"]["ToneEnum"];
             anchor: string;
             /** Format: double */
             size: number;

@@ -12,7 +12,7 @@ interface Props {
 
 /** One move of the hands as the core has drawn it; only ink is put on it here. */
 export const MoveDrawing = memo(function MoveDrawing({ move, width, height, colour }: Props) {
-  const [fill, pen, word] = [fills(colour), pens(colour), words(colour)];
+  const [fill, pen, tone] = [fills(colour), pens(colour), words(colour)];
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -40,9 +40,9 @@ export const MoveDrawing = memo(function MoveDrawing({ move, width, height, colo
           y={label.y}
           textAnchor={label.anchor as 'start' | 'middle' | 'end'}
           fontSize={label.size}
-          fontFamily={label.word === 'figure' ? FIGURES : TEXT}
-          fontWeight={word[label.word].weight}
-          fill={word[label.word].fill}
+          fontFamily={label.tone === 'figure' ? FIGURES : TEXT}
+          fontWeight={tone[label.tone].weight}
+          fill={tone[label.tone].fill}
         >
           {label.text}
         </text>

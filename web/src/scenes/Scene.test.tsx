@@ -10,7 +10,7 @@ const move = (text: string, mind = '') => ({
   text,
   mind,
   shapes: [{ path: 'M0.0 0.0L9.0 9.0', fill: 'colour', pen: 'line' }],
-  words: [{ x: 10, y: 20, text: 'above', word: 'accent', anchor: 'start', size: 13 }],
+  words: [{ x: 10, y: 20, text: 'above', tone: 'accent', anchor: 'start', size: 13 }],
 });
 
 function Ahead({ of }: { of: string[] }) {

@@ -44,7 +44,7 @@ export const pens = (
 });
 
 /** What words in a drawing are written with. */
-export const words = (colour: string): Record<Shapes['Words']['word'], { fill: string; weight: number }> => ({
+export const words = (colour: string): Record<Shapes['Words']['tone'], { fill: string; weight: number }> => ({
   plain: { fill: ink.ink, weight: 400 },
   soft: { fill: ink.inkSoft, weight: 400 },
   accent: { fill: asText(colour), weight: 700 },
