@@ -62,6 +62,19 @@ export function SquareView({ chart, square, colour, waiting = [], onChoose }: Pr
 
 type MeasuredProps = { cell: Cell; unsent: string; small: boolean } & Pick<Props, 'colour' | 'onChoose'>;
 
+const CHOSEN_BY_TOUCH = {
+  all: 'unset',
+  boxSizing: 'border-box',
+  cursor: 'pointer',
+  width: '100%',
+  minHeight: 54,
+  display: 'grid',
+  alignContent: 'center',
+  justifyItems: 'center',
+  '&:hover': { bgcolor: ink.liquid },
+  '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
+} as const;
+
 function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
   const state = STATES[cell.level];
   const wrong = cell.level !== 'keep';
@@ -93,18 +106,7 @@ function Measured({ cell, colour, unsent, small, onChoose }: MeasuredProps) {
           type="button"
           aria-label={cell.name}
           onClick={() => onChoose(cell.trial)}
-          sx={{
-            all: 'unset',
-            boxSizing: 'border-box',
-            cursor: 'pointer',
-            width: '100%',
-            minHeight: 54,
-            display: 'grid',
-            alignContent: 'center',
-            justifyItems: 'center',
-            '&:hover': { bgcolor: ink.liquid },
-            '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
-          }}
+          sx={CHOSEN_BY_TOUCH}
         >
           {element}
         </Box>

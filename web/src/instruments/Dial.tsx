@@ -14,6 +14,8 @@ interface Props {
   colour: string;
 }
 
+const CASE = { x: 8, y: 6, width: 284, height: 218, rx: 14 };
+
 /** A needle over several scales. The one of the terminal in use is dark, the others pale. */
 export function Dial({ tool, value, text, colour }: Props) {
   const divisions = Math.round(Number(tool.high) / Number(tool.graduation));
@@ -30,16 +32,7 @@ export function Dial({ tool, value, text, colour }: Props) {
       }
       style={{ width: '100%', maxHeight: 320 }}
     >
-      <rect
-        x={8}
-        y={6}
-        width={284}
-        height={218}
-        rx={14}
-        fill={ink.sheet}
-        stroke={ink.inkSoft}
-        strokeWidth={2}
-      />
+      <rect {...CASE} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />
       {Array.from({ length: divisions + 1 }, (_, n) => {
         const long = n % 5 === 0;
         const [a, b] = [spot(n / divisions, REACH), spot(n / divisions, REACH + (long ? 13 : 7))];

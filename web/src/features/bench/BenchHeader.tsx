@@ -11,22 +11,21 @@ import { useNow } from '../../time/useNow';
 import type { Outbox } from '../../queue/useOutbox';
 import type { Bench } from './hand';
 
+const BAR = {
+  display: 'flex',
+  alignItems: 'center',
+  gap: { xs: 1, md: 2 },
+  px: { xs: 1.5, md: 2.5 },
+  minHeight: 54,
+  bgcolor: ink.sheet,
+  borderBottom: `1px solid ${ink.ruleSoft}`,
+} as const;
+
 /** Whose bench this is, whether everything is saved, the time, and the call for help. */
 export function BenchHeader({ bench, outbox, onCall }: { bench: Bench; outbox: Outbox; onCall: () => void }) {
   const now = useNow(1000);
   return (
-    <Box
-      component="header"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: { xs: 1, md: 2 },
-        px: { xs: 1.5, md: 2.5 },
-        minHeight: 54,
-        bgcolor: ink.sheet,
-        borderBottom: `1px solid ${ink.ruleSoft}`,
-      }}
-    >
+    <Box component="header" sx={BAR}>
       <Box component={Link} to="/" aria-label="Home" sx={{ display: 'flex' }}>
         <img src={mark} width={30} height={30} alt="" />
       </Box>

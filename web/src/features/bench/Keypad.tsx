@@ -26,6 +26,19 @@ interface Props {
   sign?: '-' | '±' | undefined;
 }
 
+const KEEP = {
+  gridArea: 'kp',
+  background: ink.deep,
+  color: ink.onDeep,
+  border: 0,
+  fontFamily: 'inherit',
+  fontSize: 16,
+  lineHeight: 1.3,
+  p: 1,
+  '&.Mui-disabled': { opacity: 0.5 },
+  '&:active': { background: ink.deep },
+} as const;
+
 /** Large keys for gloved hands; the same as typing. */
 export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled, sign }: Props) {
   const digit = (key: string, area: string) => (
@@ -59,22 +72,7 @@ export function Keypad({ onKey, onErase, onKeep, keepLabel, disabled, sign }: Pr
       <Key onClick={onErase} aria-label="Erase the last digit" sx={{ gridArea: 'er' }}>
         <EraseIcon />
       </Key>
-      <Key
-        onClick={onKeep}
-        disabled={disabled}
-        sx={{
-          gridArea: 'kp',
-          background: ink.deep,
-          color: ink.onDeep,
-          border: 0,
-          fontFamily: 'inherit',
-          fontSize: 16,
-          lineHeight: 1.3,
-          p: 1,
-          '&.Mui-disabled': { opacity: 0.5 },
-          '&:active': { background: ink.deep },
-        }}
-      >
+      <Key onClick={onKeep} disabled={disabled} sx={KEEP}>
         {keepLabel}
       </Key>
     </Box>

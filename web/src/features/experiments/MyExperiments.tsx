@@ -45,19 +45,18 @@ export function MyExperiments() {
         </VerdictLine>
       )}
       <Loaded of={mine}>
-        {(all) =>
-          all.length === 0 ? (
-            <Box sx={{ color: ink.inkSoft }}>
-              None yet. Open any experiment below and choose “Copy and change”, or write a new one.
-            </Box>
-          ) : (
-            <Box sx={{ display: 'grid', gap: 1 }}>
-              {all.map((own) => (
-                <Line key={own.slug} card={own} />
-              ))}
-            </Box>
-          )
-        }
+        {(all) => (
+          <Box sx={{ display: 'grid', gap: 1 }}>
+            {all.length === 0 && (
+              <Box sx={{ color: ink.inkSoft }}>
+                None yet. Open any experiment below and choose “Copy and change”, or write a new one.
+              </Box>
+            )}
+            {all.map((own) => (
+              <Line key={own.slug} card={own} />
+            ))}
+          </Box>
+        )}
       </Loaded>
     </Box>
   );

@@ -89,25 +89,39 @@ function NumberField({ option, text, solutions, onChange }: Props) {
         />
       )}
       {fitting.length > 0 && (
-        <TextField
-          select
-          label="Take from the stockroom or the desk"
-          value=""
-          style={{ gridColumn: '1 / -1' }}
-          onChange={(event) => {
-            const offered = fitting.find((solution) => solution.name === event.target.value);
-            if (!offered) return;
-            const known = option.limit_label !== '' && offered.limit !== '';
-            onChange({ [option.key]: offered.value, ...(known && { [limit]: offered.limit }) });
+        <Fitting
+          offered={fitting}
+          unit={option.unit}
+          onTake={(taken) => {
+            const known = option.limit_label !== '' && taken.limit !== '';
+            onChange({ [option.key]: taken.value, ...(known && { [limit]: taken.limit }) });
           }}
-        >
-          {fitting.map((offered) => (
-            <MenuItem key={offered.name} value={offered.name}>
-              {offered.name}: {offered.value} {offered.limit && `± ${offered.limit}`} {option.unit}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
       )}
     </div>
+  );
+}
+
+type FittingProps = { offered: Offered[]; unit: string; onTake: (taken: Offered) => void };
+
+/** What is known already and has this unit. */
+function Fitting({ offered, unit, onTake }: FittingProps) {
+  return (
+    <TextField
+      select
+      label="Take from the stockroom or the desk"
+      value=""
+      style={{ gridColumn: '1 / -1' }}
+      onChange={(event) => {
+        const taken = offered.find((known) => known.name === event.target.value);
+        if (taken) onTake(taken);
+      }}
+    >
+      {offered.map((known) => (
+        <MenuItem key={known.name} value={known.name}>
+          {known.name}: {known.value} {known.limit && `± ${known.limit}`} {unit}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

@@ -16,9 +16,9 @@ interface Props {
 
 /** What students work out themselves, when the computed lines show, and how much a hint tells. */
 export function OwnWorkField({ work, lines, onChange }: Props) {
+  const put = (change: Partial<typeof work>) => onChange({ ...work, ...change });
   const choose = (key: string, on: boolean) =>
-    onChange({
-      ...work,
+    put({
       lines: lines.map((line) => line.key).filter((line) => (line === key ? on : work.lines.includes(line))),
     });
   return (
@@ -28,19 +28,19 @@ export function OwnWorkField({ work, lines, onChange }: Props) {
           label="The computed lines show"
           value={work.shows}
           of={SHOWS}
-          onChange={(shows) => onChange({ ...work, shows })}
+          onChange={(shows) => put({ shows })}
         />
         <ChoiceField
           label="A hint tells"
           value={work.hints}
           of={HINTS}
-          onChange={(hints) => onChange({ ...work, hints })}
+          onChange={(hints) => put({ hints })}
         />
         <ChoiceField
           label="The line itself is told"
           value={String(work.tries)}
           of={TRIES}
-          onChange={(tries) => onChange({ ...work, tries: Number(tries) })}
+          onChange={(tries) => put({ tries: Number(tries) })}
         />
       </Fields>
       <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>

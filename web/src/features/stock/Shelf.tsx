@@ -32,26 +32,12 @@ export function Shelf({ shelf }: { shelf: Shapes['ShelfOut'] }) {
         written !== 'new' && written?.id === bottle.id ? (
           <BottleForm key={bottle.id} known={shelf.known} bottle={bottle} onDone={() => setWritten(null)} />
         ) : (
-          <Item
+          <Kept
             key={bottle.id}
-            title={`${bottle.name}, ${bottle.strong}`}
-            below={dotted(bottle.shown, bottle.place, bottle.until && `until ${bottle.until}`)}
-            action={
-              <Box sx={{ display: 'flex', flexShrink: 0 }}>
-                <Button size="small" onClick={() => setWritten(bottle)}>
-                  Change
-                </Button>
-                <Button size="small" onClick={() => take.mutate(bottle.id)}>
-                  Take off
-                </Button>
-              </Box>
-            }
-          >
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-              <span style={{ fontFamily: FIGURES }}>{bottle.amount}</span>
-              {bottle.past && <StateTag level="look" word="past its date" />}
-            </Box>
-          </Item>
+            bottle={bottle}
+            onChange={() => setWritten(bottle)}
+            onTake={() => take.mutate(bottle.id)}
+          />
         ),
       )}
       {shelf.bottles.length === 0 && (
@@ -60,5 +46,31 @@ export function Shelf({ shelf }: { shelf: Shapes['ShelfOut'] }) {
         </Box>
       )}
     </Sheet>
+  );
+}
+
+type KeptProps = { bottle: Shapes['BottleOut']; onChange: () => void; onTake: () => void };
+
+function Kept({ bottle, onChange, onTake }: KeptProps) {
+  return (
+    <Item
+      title={`${bottle.name}, ${bottle.strong}`}
+      below={dotted(bottle.shown, bottle.place, bottle.until && `until ${bottle.until}`)}
+      action={
+        <Box sx={{ display: 'flex', flexShrink: 0 }}>
+          <Button size="small" onClick={onChange}>
+            Change
+          </Button>
+          <Button size="small" onClick={onTake}>
+            Take off
+          </Button>
+        </Box>
+      }
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <span style={{ fontFamily: FIGURES }}>{bottle.amount}</span>
+        {bottle.past && <StateTag level="look" word="past its date" />}
+      </Box>
+    </Item>
   );
 }
