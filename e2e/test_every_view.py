@@ -17,7 +17,7 @@ from labs.tests.room import WHEN, filled, signed_in, titrate
 AXE = Path(settings.ROOT) / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]
 DIST = Path(settings.ROOT) / "web/dist"
-BUDGET_KB = 300
+BUDGET_KB = 210
 CHAPTERS = ("what", "readings", "run")
 
 

@@ -19,7 +19,8 @@ class SharedDevice(BrowserCase):
         # Somebody else signs in on another tab of this device; this tab still is Sami's.
         self.be(context, self.neighbour)
         page.keyboard.press("o")
-        page.get_by_label("Colour, gas, solid").fill("Turned pale")
+        expect(page.get_by_label("Colour, gas, solid")).to_be_focused()
+        page.keyboard.type("Turned pale")
         page.get_by_role("button", name="Keep note").click()
         expect(page.get_by_text("Kept here, not sent yet.")).to_be_visible()
         expect(page.get_by_text("Somebody else is signed in on this device now.")).to_be_visible()
@@ -37,6 +38,7 @@ class SharedDevice(BrowserCase):
         self.be(context, self.student)
         page.reload()
         expect(page.get_by_text("Turned pale")).to_be_visible()
+        expect(page.get_by_text("oTurned pale")).to_have_count(0)  # the letter that opened the dialog is none of it
         expect(page.get_by_text("All saved")).to_be_visible()
         entries = [(e.text, e.author.name) for e in self.bench.entries.order_by("sequence")]
         self.assertEqual(entries, [("Pale indeed", "Tova"), ("Turned pale", "Sami")])

@@ -2,9 +2,12 @@ import react from '@vitejs/plugin-react';
 import { configDefaults, defineConfig } from 'vitest/config';
 import { serviceWorker } from './service-worker.ts';
 
-// What only forms of the staff need; a bench does without.
-const FORMS =
-  'material[\\\\/](Autocomplete|useAutocomplete|Chip|Popper|Checkbox|FormControlLabel|LinearProgress|internal[\\\\/]SwitchBase)[\\\\/]';
+// What a bench does without: lists, menus and what only forms of the staff need.
+const FORMS = `material[\\\\/](${[
+  'Autocomplete|useAutocomplete|Chip|Popper|Checkbox|FormControlLabel|FormGroup|FormHelperText|LinearProgress',
+  'FilledInput|Input|InputAdornment|List|ListSubheader|Menu|MenuItem|MenuList|NativeSelect|Popover|Select|TextField',
+  'Radio|RadioGroup|Tab|Tabs|TabScrollButton|internal[\\\\/]SwitchBase',
+].join('|')})[\\\\/]`;
 const shared = [
   { name: 'v-react', test: /node_modules[\\/](react|react-dom|scheduler|react-router)[\\/]/, priority: 30 },
   {

@@ -4,11 +4,11 @@ from collections.abc import Iterator, Mapping
 from dataclasses import replace
 
 from chromata_core.declaration.places import Place
-from chromata_core.declaration.vocabulary import Method, Reading
+from chromata_core.declaration.vocabulary import Method
+from chromata_core.engine.context import context_of
 from chromata_core.quantity.rounding import plain
 from chromata_core.sheet.bound import Given, Sheet
-from chromata_core.simulation.follow import needed, otherwise
-from chromata_core.telling.evaluate import evaluate
+from chromata_core.simulation.follow import in_hand, otherwise
 from chromata_core.workbench.bench import Act, At, WorkedBench
 from chromata_core.workbench.burette_station import Burette
 from chromata_core.workbench.clocks_station import Stopwatch
@@ -28,18 +28,13 @@ class Hands:
 
     def work(self, most: int = _MOST) -> Sheet:
         """The whole bench, or so many entries of it."""
-        optional = {
-            reading.key for reading in self.method.readings if isinstance(reading, Reading) and reading.optional
-        }
         for _ in range(most):
-            state = evaluate(self.method, self.sheet)
-            values = self.bench.truth.values
-            hand = next((t for t in state.tasks if needed(t, state.hand, optional, values)), state.hand)
-            if hand.kind == "finished":
+            context = context_of(self.method, self.sheet)
+            if (task := in_hand(context, self.bench.truth.values)) is None:
                 break
-            at = At(hand.step, Place(hand.key, hand.trial, hand.index))
+            at = At(task.step.key, task.place)
             self.prepare(at)
-            text = self.read(at) or otherwise(self.method, self.sheet, hand, state, ["An answer."] * 9)
+            text = self.read(at) or otherwise(context, task, ["An answer."] * 9)
             assert text, f"{self.method.slug}: nothing to be written at {at}"
             self.write(at.place, text)
         return self.sheet

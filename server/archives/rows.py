@@ -86,7 +86,7 @@ _LATER = frozenset({"simulated", "seed", "turns", "pace", "instead", "device"})
 
 
 def read(kind: Kind, told: Mapping[str, Any], known: Known) -> Model:
-    """A row that says what ``said`` says; ``known`` are the new keys of others by their former ones. ValidationError
+    """A row that says what is ``told``; ``known`` are the new keys of others by their former ones. ValidationError
     where it cannot be one.
     """
     row = kind.model()

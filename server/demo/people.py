@@ -1,6 +1,9 @@
 """Who is in the demo. All invented."""
 
+from functools import cache
+
 from django.conf import settings
+from django.contrib.auth.hashers import make_password
 
 from people.demo_accounts import DEMO_ACCOUNTS, PASSWORD
 from people.department import set_department
@@ -31,14 +34,13 @@ def make_people() -> Section:
     demo_student = next(account for account in DEMO_ACCOUNTS if account["role"] == Role.STUDENT)
     for number, name in enumerate(_NAMES, 1):
         demo = name == demo_student["name"]
-        person = _person("student" if demo else f"amber7-{number}", name, Role.STUDENT, section)
-        person.set_password(PASSWORD if demo else PIN)
-        person.save()
+        username, secret = ("student", PASSWORD) if demo else (f"amber7-{number}", PIN)
+        _person(username, name, Role.STUDENT, section, secret)
     return section
 
 
-def _person(username: str, name: str, role: str, section: Section | None = None) -> Person:
-    person = Person(username=username, name=name, role=role, section=section)
-    person.set_password(PASSWORD)
-    person.save()
-    return person
+def _person(username: str, name: str, role: str, section: Section | None = None, secret: str = PASSWORD) -> Person:
+    return Person.objects.create(username=username, name=name, role=role, section=section, password=_hashed(secret))
+
+
+_hashed = cache(make_password)  # everybody's is the same and is told on the first page: once is enough

@@ -23,5 +23,5 @@ def chosen_work(chosen: Mapping[str, Any]) -> OwnWork:
 
 
 def as_seen(evaluation: Evaluation, session: Session, person: Person) -> Evaluation:
-    """``found`` as ``person`` may see it."""
+    """``evaluation`` as ``person`` may see it."""
     return veiled(evaluation, method_of(session), own_work_of(session), may_see_worked(person, session))

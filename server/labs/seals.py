@@ -20,7 +20,7 @@ def end_of(bench: Bench) -> list[Any]:
 
 
 def sealed(content: list[Any], key: str = "") -> str:
-    """The seal of ``said``."""
+    """The seal of ``content``."""
     return salted_hmac(
         "chromata.record",
         json.dumps(content, ensure_ascii=False),
@@ -30,5 +30,5 @@ def sealed(content: list[Any], key: str = "") -> str:
 
 
 def holds(seal: str, content: list[Any]) -> bool:
-    """Whether ``seal`` was made of ``said`` with a secret of this server."""
+    """Whether ``seal`` was made of ``content`` with a secret of this server."""
     return any(constant_time_compare(seal, sealed(content, key)) for key in settings.SEAL_KEYS)

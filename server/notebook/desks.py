@@ -53,6 +53,6 @@ def accepted_values(bench: Bench) -> dict[str, str]:
 
 
 def with_accepted(bench: Bench, evaluation: Evaluation) -> Evaluation:
-    """``found`` beside the hidden values. Only call this for people who may see them."""
+    """``evaluation`` beside the hidden values. Only call this for people who may see them."""
     accepted = accepted_values(bench)
     return held_against(method_of(bench.session), evaluation, accepted) if accepted else evaluation

@@ -172,7 +172,7 @@ def _contributions(input_: Input, bench: str, sources: dict[str, Source]) -> dic
 
 
 def as_number(input_: Input, symbol: str, origin: str) -> Handed:
-    """``found`` as it stands in a plan, in ``symbol``; its own sources are one line of a budget, the ``origin``.
+    """``input_`` as it stands in a plan, in ``symbol``; its own sources are one line of a budget, the ``origin``.
     SheetError where it is no number that could be written down.
     """
     scale = unit(symbol)

@@ -36,7 +36,7 @@ class OwnScale:
 
 
 def own_instrument(slug: str, scale: OwnScale) -> Instrument:
-    """The instrument ``slug`` as ``said``; ReadingError with a sentence for what no instrument can be."""
+    """The instrument ``slug`` with that ``scale``; ReadingError with a sentence for what no instrument can be."""
     base, name = instrument(scale.base), scale.name.strip()
     if not name or len(name) > _LONGEST:
         raise ReadingError(f"Give the instrument a name of up to {_LONGEST} letters, as it is called in your room.")

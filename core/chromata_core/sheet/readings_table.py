@@ -98,7 +98,7 @@ class _Names:
         return not first or not others or any(others)
 
     def part(self, name: str) -> tuple[Reading | Observation | None, str]:
-        """The part that ``said`` means, and a unit behind it; None for no part."""
+        """The part that ``name`` means, and a unit behind it; None for no part."""
         if len(name) > _LONGEST:
             return None, ""
         if (part := self.parts.get(_fold(name))) is not None:

@@ -5,12 +5,14 @@ from dataclasses import replace
 
 from chromata_core.declaration.places import Place
 from chromata_core.declaration.vocabulary import Method, Observation, Reading, Series
-from chromata_core.engine.context import context_of
+from chromata_core.engine.context import Context, context_of
 from chromata_core.judging.answers import right_choices
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.simulation.readings import Written
-from chromata_core.telling.evaluate import evaluate
-from chromata_core.telling.outcome import Evaluation, Hand
+from chromata_core.telling.progress import Task, current_task, tasks
+from chromata_core.telling.results import results_of
+from chromata_core.telling.steps import hand_for
+from chromata_core.telling.written import quantities_of
 
 _MOST = 400
 
@@ -22,56 +24,59 @@ def follow(method: Method, plan: Sheet, written: Sequence[Written], answers: Seq
     sheet; ``answers`` are those to the closing questions, in order. The walk ends where there is nothing to write.
     """
     readings = {Place(reading.key, reading.trial, reading.index): reading.text for reading in written}
-    extra = {part.key for part in method.readings if isinstance(part, Reading) and part.optional}
     sheet, performed = replace(plan, given=()), list[Written]()
     for _ in range(_MOST):
-        state = evaluate(method, sheet)
-        hand = state.hand
-        # what is made only if needed comes before the next reading of its step
-        hand = next((t for t in state.tasks if needed(t, hand, extra, readings)), hand)
-        text = readings.get(Place(hand.key, hand.trial, hand.index)) or otherwise(method, sheet, hand, state, answers)
-        if not text or performed.count(Written(hand.key, text, hand.trial, hand.index)) > 1:
+        at = context_of(method, sheet)
+        if (task := in_hand(at, readings)) is None:
             break
-        performed.append(Written(hand.key, text, hand.trial, hand.index))
-        sheet = replace(sheet, given=(*sheet.given, Given(hand.key, text, hand.trial, hand.index)))
+        text = readings.get(task.place) or otherwise(at, task, answers)
+        entry = Written(task.place.key, text, task.place.trial, task.place.row)
+        if not text or performed.count(entry) > 1:
+            break
+        performed.append(entry)
+        sheet = replace(sheet, given=(*sheet.given, Given(entry.key, text, entry.trial, entry.index)))
     return performed
 
 
-def needed(task: Hand, hand: Hand, extra: set[str], readings: Container[Place]) -> bool:
-    """Whether ``task`` is an optional reading of the step in hand that was made, once that step has begun again."""
-    again = (hand.index or 0) > 1
-    here = task.step == hand.step and task.trial == hand.trial and not task.done
-    return again and here and task.key in extra and Place(task.key, task.trial, task.index) in readings
+def in_hand(at: Context, readings: Container[Place]) -> Task | None:
+    """The task in hand; where its step has begun again, before it an optional reading of that step that was made."""
+    planned = tasks(at)
+    here = current_task(at, planned)
+    if here is None or (here.place.row or 0) < 2:
+        return here
+    beside = (task for task in planned if task.step is here.step and task.place.trial == here.place.trial)
+    optional = (task for task in beside if not task.done and _is_optional(at, task) and task.place in readings)
+    return next(optional, here)
 
 
-def otherwise(method: Method, sheet: Sheet, hand: Hand, state: Evaluation, answers: Sequence[str]) -> str:
+def _is_optional(at: Context, task: Task) -> bool:
+    part = at.bound.part(task.place.key)
+    return isinstance(part, Reading) and part.optional
+
+
+def otherwise(at: Context, task: Task, answers: Sequence[str]) -> str:
     """What is written where nothing is read: ticks, looks, own results, answers. Empty for nothing."""
-    part = next((p for p in method.readings if p.key == hand.key), None)
+    key, trial, _ = task.place
+    part = at.bound.part(key)
     if isinstance(part, Series) and part.paced:
-        return hand.offer
+        return hand_for(at, task).offer
     if isinstance(part, Series) and part.response:  # weighed once more, it is what it was
-        return next(
-            (given.text for given in reversed(sheet.given) if (given.key, given.trial) == (hand.key, hand.trial)), ""
-        )
+        return rows[-1].text if (rows := at.bound.series(key, trial)) else ""
     if isinstance(part, Observation):
-        if part.right and (right := right_choices(context_of(method, sheet), part, hand.trial)):
+        if part.right and (right := right_choices(at, part, trial)):
             return right[0]
         good = [choice.key for choice in part.choices if choice.key not in part.voids]
         return next((key for key in good if key in part.until), good[0])
-    if hand.kind == "tick":
-        return "done"
-    if hand.kind == "own":
-        return _worked(state, hand)
-    if hand.kind == "answer":
-        number = int(hand.name)
+    if task.place.kind == "answer":
+        number = int(task.place.name)
         return answers[number - 1] if number <= len(answers) else ""
-    return ""
+    return "done" if task.place.kind == "tick" else _worked(at, task.place) if task.place.kind == "own" else ""
 
 
-def _worked(state: Evaluation, hand: Hand) -> str:
+def _worked(at: Context, place: Place) -> str:
     """A line of the work as the sheet gives it."""
-    trial = next((trial for trial in state.trials if trial.number == hand.trial), None)
-    lines = [*state.quantities, *(trial.quantities if trial else ())]
+    lines = [*quantities_of(at, None), *(quantities_of(at, place.trial) if place.trial is not None else ())]
     shown = {line.key: line.shown.text for line in lines}
-    text = next((r.by_figures.text for r in state.results if (r.key, r.trial) == (hand.name, hand.trial)), "")
-    return text or shown.get(hand.name, "")
+    of_place = (result for result in results_of(at, {}) if (result.key, result.trial) == (place.name, place.trial))
+    text = next((result.by_figures.text for result in of_place), "")
+    return text or shown.get(place.name, "")

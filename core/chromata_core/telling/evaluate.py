@@ -63,7 +63,7 @@ def told_of(at: Context, accepted: Accepted) -> Evaluation:
 
 
 def held_against(method: Method, evaluation: Evaluation, accepted: Accepted) -> Evaluation:
-    """``found`` with its results compared with ``accepted`` values, as if they had been given when it was evaluated."""
+    """``evaluation`` with its results compared with ``accepted`` values, as if these had been given to ``evaluate``."""
     must_be_accepted(method, accepted)
     units = {quantity.key: quantity.unit for quantity in method.quantities if quantity.accepted}
     return replace(

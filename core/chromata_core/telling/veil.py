@@ -18,7 +18,7 @@ _UNTIL = {
 
 
 def veiled(evaluation: Evaluation, method: Method, asked: OwnWork, released: bool) -> Evaluation:
-    """``found`` as students see it. ``released``: nothing is held back any more."""
+    """``evaluation`` as students see it. ``released``: nothing is held back any more."""
     if released:
         return evaluation
     hidden = hidden_keys(evaluation, method, asked)

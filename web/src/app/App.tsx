@@ -5,7 +5,6 @@ import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
 import type { Shapes } from '../api/client';
 import { useDepartment, useMe, useMyBenches, useMyPrelabs } from '../api/hooks';
 import { Loaded, Page } from '../identity/Page';
-import { SignIn } from '../features/signin/SignIn';
 import { Shell } from './Shell';
 
 const view = <Name extends string, Props>(
@@ -35,6 +34,7 @@ const ScenesPage = view(() => import('../features/scenes/ScenesPage'), 'ScenesPa
 const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
 const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
 const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
+const SignIn = view(() => import('../features/signin/SignIn'), 'SignIn');
 const StockPage = view(() => import('../features/stock/StockPage'), 'StockPage');
 const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
 const WeekPage = view(() => import('../features/preparation/WeekPage'), 'WeekPage');
@@ -63,7 +63,9 @@ function SignedIn() {
     <Loaded of={me}>
       {(person) =>
         person === null ? (
-          <SignIn />
+          <Suspense>
+            <SignIn />
+          </Suspense>
         ) : (
           <Suspense fallback={<Loaded of={{ data: undefined, error: null }}>{() => null}</Loaded>}>
             <Routes>

@@ -1,10 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { api, said, type Shapes } from '../api/client';
 import { ink } from '../identity/tokens';
@@ -12,6 +10,8 @@ import { VerdictLine } from '../identity/Verdict';
 import { forgetWhatWasSeen } from '../queue/seen';
 import { useWaiting } from '../queue/Waiting';
 import mark from './mark.svg';
+
+const PlacesMenu = lazy(async () => ({ default: (await import('./PlacesMenu')).PlacesMenu }));
 
 const PLACES = {
   instructor: [
@@ -88,7 +88,13 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
         >
           <img src={mark} width={30} height={30} alt="" /> Chromata
         </Box>
-        {phone ? <PlacesMenu places={places} /> : <PlacesLine places={places} />}
+        {phone ? (
+          <Suspense>
+            <PlacesMenu places={places} />
+          </Suspense>
+        ) : (
+          <PlacesLine places={places} />
+        )}
         <Box sx={{ color: ink.inkSoft, fontSize: 14, minWidth: 0, textAlign: 'right', lineHeight: 1.2 }}>
           {me.name}
         </Box>
@@ -135,28 +141,6 @@ function PlacesLine({ places }: { places: Places }) {
           {name}
         </Button>
       ))}
-    </Box>
-  );
-}
-
-function PlacesMenu({ places }: { places: Places }) {
-  const [at, setAt] = useState<HTMLElement | null>(null);
-  return (
-    <Box component="nav" aria-label="Views" sx={{ flex: 1 }}>
-      <Button
-        aria-haspopup="menu"
-        sx={{ whiteSpace: 'nowrap' }}
-        onClick={(event) => setAt(event.currentTarget)}
-      >
-        Go to
-      </Button>
-      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
-        {places.map(([to, name]) => (
-          <MenuItem key={to} component={NavLink} to={to} onClick={() => setAt(null)}>
-            {name}
-          </MenuItem>
-        ))}
-      </Menu>
     </Box>
   );
 }

@@ -3,9 +3,9 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { KeyCap } from '../../identity/KeyCap';
+import { TextInput } from '../../identity/TextInput';
 
 export type Asking = 'call' | 'note' | 'reject' | 'keys' | null;
 
@@ -61,15 +61,14 @@ function Say({ what, trial, onClose, onSay }: Omit<Props, 'asking'> & { what: 'c
       <DialogTitle>{what === 'reject' && trial ? `Reject ${trial.toLowerCase()}` : words.title}</DialogTitle>
       <DialogContent>
         {what === 'reject' && <p>It stays on the record, struck through, and is never averaged.</p>}
-        <TextField
-          autoFocus
+        <TextInput
           multiline
           maxRows={4}
           label={words.label}
           value={text}
           onChange={(event) => setText(event.target.value)}
           sx={{ mt: 1 }}
-          slotProps={{ htmlInput: { maxLength: LONGEST_SAID } }}
+          longest={LONGEST_SAID}
           onFocus={(event) => event.target.select()}
         />
       </DialogContent>

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { Link } from 'react-router';
 import { useState, type KeyboardEvent } from 'react';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { TextInput } from '../../identity/TextInput';
 import type { Keep } from '../../queue/store';
 import { useChoiceKeys } from './useChoiceKeys';
 import { partOf, sameSlot, standing, type Bench, type Task } from './hand';
@@ -116,14 +116,13 @@ export function AnswerInHand({
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 620, justifyItems: 'start' }}>
       <Box sx={{ fontSize: 19, fontWeight: 700 }}>{bench.questions[number - 1]}</Box>
-      <TextField
+      <TextInput
         multiline
         minRows={5}
         value={text}
-        autoFocus
         label="Your answer"
         onChange={(event) => setText(event.target.value)}
-        slotProps={{ htmlInput: { maxLength: 4000 } }}
+        longest={4000}
       />
       <Button variant="contained" disabled={!text.trim()} onClick={() => onKeep(text)} sx={{ px: 4 }}>
         Keep answer

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { TextInput } from '../../identity/TextInput';
 
 const USUAL = ['Misread', 'Mistyped', 'Wrong line'];
 
@@ -38,12 +38,11 @@ export function Reason({ value, onChange }: { value: string; onChange: (reason: 
         })}
       </Box>
       {other && (
-        <TextField
+        <TextInput
           label="Why is it corrected?"
-          autoFocus
           value={value}
           onChange={(event) => onChange(event.target.value)}
-          slotProps={{ htmlInput: { maxLength: 300 } }}
+          longest={300}
         />
       )}
     </Box>

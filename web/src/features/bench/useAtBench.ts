@@ -102,7 +102,8 @@ function useLetters(listening: boolean, ask: (letter: string) => boolean) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (listening && !inField && !event.ctrlKey && !event.metaKey && !event.altKey) ask(event.key);
+      const alone = listening && !inField && !event.ctrlKey && !event.metaKey && !event.altKey;
+      if (alone && ask(event.key)) event.preventDefault(); // or it is typed into the field that opens
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
