@@ -45,7 +45,7 @@ class BrowserCase(Furnished, StaticLiveServerTestCase):
 
     def context(self, size: tuple[int, int] = LAPTOP, **options: Any) -> BrowserContext:
         """A browser of its own, that notes what it asks from elsewhere and what breaks."""
-        # The service worker is tested in test_without_network.py: behind it requests cannot be held up one by one.
+        # The service worker is tested in test_dying_server.py: behind it requests cannot be held up one by one.
         known: dict[str, Any] = {"viewport": {"width": size[0], "height": size[1]}, "service_workers": "block"}
         context = chromium().new_context(
             **known, reduced_motion="reduce", **options
