@@ -3,10 +3,14 @@
 from math import sqrt
 from unittest import TestCase
 
+import numpy as np
+
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.outcome import BudgetOut, ResultOut
+from chromata_core.uncertainty.budget import budget
+from chromata_core.uncertainty.source import Source
 from tests.sheets import titration
 from tests.test_eurachem_a2 import example
 
@@ -89,3 +93,16 @@ class Advice(TestCase):
     def test_nothing_known_nothing_said(self) -> None:
         empty = evaluate(method("acid-base-titration"), Sheet({}, {}, ()))
         self.assertEqual(empty.results, [])
+
+
+class DegreesOfFreedom(TestCase):
+    """Welch and Satterthwaite, GUM G.4.1, by hand; what was judged from one scatter counts once."""
+
+    def test_two_sources_of_one_scatter_have_its_degrees_of_freedom(self) -> None:
+        sources = [Source(key, key, 1.0, "normal", dof=4.0, estimate="one scatter") for key in ("a", "b")]
+        self.assertAlmostEqual(budget(sources, np.array([3.0, 2.0])).dof, 4.0)
+
+    def test_of_two_scatters_each_has_its_own(self) -> None:
+        """(9 + 4)² / (9² / 4 + 4² / 8)"""
+        sources = [Source("a", "a", 1.0, "normal", dof=4.0), Source("b", "b", 1.0, "normal", dof=8.0)]
+        self.assertAlmostEqual(budget(sources, np.array([3.0, 2.0])).dof, 169 / (81 / 4 + 16 / 8))

@@ -29,6 +29,10 @@ class Rules(TestCase):
                 self.assertAlmostEqual(bounds.value, value, places=9)
                 self.assertAlmostEqual(bounds.error, error, places=9)
 
+    def test_of_nothing_no_error_is_a_share(self) -> None:
+        self.assertEqual(Bounded(0.0, 0.1).relative, 0.0)
+        self.assertAlmostEqual(Bounded(-4.0, 0.1).relative, 0.025)
+
     def test_a_balance_and_four_cylinders_by_hand(self) -> None:
         """6.03 g ± (0.01 + half a step of 0.01); 342.6 mL ± 4 × (0.5 + 0.2): 0.25 % and 0.82 % of 17.60 g/L."""
         series = method("molarity-series")
