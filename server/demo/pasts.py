@@ -48,7 +48,18 @@ def make_pasts(section: Section, now: datetime) -> None:
 
 def _opened(section: Section, slug: str, title: str, start: datetime, options: dict[str, str], benches: int,
             samples: Sequence[Mapping[str, object]]) -> Session:  # fmt: skip
-    session = actions.plan_session(section, slug, title, "Room 2", start, 120, options, {}, benches, samples)
+    session = actions.plan_session(
+        section,
+        slug,
+        title,
+        room="Room 2",
+        starts_at=start,
+        minutes=120,
+        options=options,
+        instruments={},
+        benches=benches,
+        samples=samples,
+    )
     actions.open_session(session)
     Session.objects.filter(pk=session.pk).update(opened_at=start)
     return session
@@ -69,7 +80,9 @@ def _closed(session: Session) -> None:
 
 def _hydrate(section: Section, start: datetime) -> None:
     samples = [{"name": "White crystals", "accepted": {"x": "7", "w": "51.17"}}]
-    session = _opened(section, "hydrate", "White crystals: how much water?", start, _SALT, 8, samples)
+    session = _opened(
+        section, "hydrate", "White crystals: how much water?", start=start, options=_SALT, benches=8, samples=samples
+    )
     balance = instrument("balance-0.001")
     answers = (
         "Two weighings after heating differed by less than 0.005 g.",
@@ -84,7 +97,9 @@ def _hydrate(section: Section, start: datetime) -> None:
 
 
 def _pipettes(section: Section, start: datetime) -> None:
-    session = _opened(section, "volumetric-calibration", "Are our pipettes right?", start, {}, 4, [])
+    session = _opened(
+        section, "volumetric-calibration", "Are our pipettes right?", start=start, options={}, benches=4, samples=[]
+    )
     answers = (
         "Yes: ours gives 0.4 % too little every time but hardly scatters.",
         "Air lifts the water a little more than the steel weights, and water is lighter than 1 g/mL.",
@@ -99,7 +114,15 @@ def _pipettes(section: Section, start: datetime) -> None:
 
 def _lime(section: Section, start: datetime) -> None:
     samples = [{"name": name, "accepted": {"q_mean": f"{power:.2f}"}} for name, (_, power) in _PELLETS.items()]
-    session = _opened(section, "back-titration", "Garden lime: which pellet takes more acid?", start, _LIME, 6, samples)
+    session = _opened(
+        section,
+        "back-titration",
+        "Garden lime: which pellet takes more acid?",
+        start=start,
+        options=_LIME,
+        benches=6,
+        samples=samples,
+    )
     answers = (
         "It dissolves too slowly: the end point would come again and again.",
         "It would take base too, so the pellet would seem to neutralise less.",
@@ -117,7 +140,9 @@ def _lime(section: Section, start: datetime) -> None:
 
 
 def _tubes(section: Section, start: datetime) -> None:
-    session = _opened(section, "gas-eudometer", "One constant for all gases", start, {}, 8, [])
+    session = _opened(
+        section, "gas-eudometer", "One constant for all gases", start=start, options={}, benches=8, samples=[]
+    )
     answers = (
         "The vapour comes from the water in the tube, so its temperature decides.",
         "Trapped air makes R too large; oxide weighs and gives no gas, so R comes out too small.",
@@ -134,7 +159,15 @@ def _tubes(section: Section, start: datetime) -> None:
 
 
 def _ice(section: Section, start: datetime) -> None:
-    session = _opened(section, "heat-of-fusion", "What does ice take to melt?", start, {"peak": "trace"}, 8, [])
+    session = _opened(
+        section,
+        "heat-of-fusion",
+        "What does ice take to melt?",
+        start=start,
+        options={"peak": "trace"},
+        benches=8,
+        samples=[],
+    )
     answers = (
         "It counts warming the melt water as melting; about an eighth too much.",
         "It weighs as ice and takes no heat: the value comes out too small.",
@@ -148,7 +181,15 @@ def _ice(section: Section, start: datetime) -> None:
 
 def _nickel_bath(section: Section, start: datetime) -> None:
     samples = [{"name": name, "accepted": {"c": f"{c:.5f}"}} for name, c in _BATHS.items()]
-    session = _opened(section, "beer-lambert", "How strong is the nickel bath?", start, _NICKEL, 8, samples)
+    session = _opened(
+        section,
+        "beer-lambert",
+        "How strong is the nickel bath?",
+        start=start,
+        options=_NICKEL,
+        benches=8,
+        samples=samples,
+    )
     answers = (
         "Beyond the last standard nobody has shown that the line goes on.",
         "It is near zero: the blank was the right one.",
@@ -163,7 +204,15 @@ def _nickel_bath(section: Section, start: datetime) -> None:
 
 
 def _cells(section: Section, start: datetime) -> None:
-    session = _opened(section, "voltaic-cells", "Which metal gives, which takes?", start, {"cells": _METALS}, 6, [])
+    session = _opened(
+        section,
+        "voltaic-cells",
+        "Which metal gives, which takes?",
+        start=start,
+        options={"cells": _METALS},
+        benches=6,
+        samples=[],
+    )
     answers = (
         "Zinc: it gives its electrons to each of the others.",
         "By adding the two on the way; ours agrees within 10 mV.",
@@ -180,7 +229,15 @@ def _cells(section: Section, start: datetime) -> None:
 def _cross(section: Section, start: datetime) -> None:
     plan = "; ".join(str(celsius) for celsius in _WARMTH)
     samples = [{"name": "Thiosulfate and acid", "accepted": {"E_a": "47"}}]
-    session = _opened(section, "rate-temperature", "How much faster when warm?", start, {"T_plan": plan}, 6, samples)
+    session = _opened(
+        section,
+        "rate-temperature",
+        "How much faster when warm?",
+        start=start,
+        options={"T_plan": plan},
+        benches=6,
+        samples=samples,
+    )
     answers = (
         "A thermometer that is carried over brings a drop along, and the tube clouds before it is poured.",
         "Warm tubes are colder than their bath; with the bath's number the energy comes out too small.",

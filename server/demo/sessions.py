@@ -50,7 +50,16 @@ def _pen(bench: Bench, start: datetime, seconds: int = 75) -> Pen:
 def _past(section: Section, start: datetime) -> None:
     samples = [{"name": label, "accepted": {"c_s": f"{true:.3f}"}} for label, true in _BOTTLES.items()]
     session = actions.plan_session(
-        section, _SLUG, "Kettle descaler: two bottles compared", "Room 2", start, 120, _DESCALER, _TOOLS, 8, samples
+        section,
+        _SLUG,
+        "Kettle descaler: two bottles compared",
+        room="Room 2",
+        starts_at=start,
+        minutes=120,
+        options=_DESCALER,
+        instruments=_TOOLS,
+        benches=8,
+        samples=samples,
     )
     actions.open_session(session)
     Session.objects.filter(pk=session.pk).update(opened_at=start)
@@ -103,7 +112,17 @@ _OWN = {"shows": "at_once", "hints": "slip", "tries": 3, "lines": ["V_mean", "c_
 def _running(section: Section, start: datetime) -> None:
     samples = [{"name": "Whey, tank 3", "accepted": {"c_s": f"{_WHEY_TRUE:.4f}"}}]
     session = actions.plan_session(
-        section, _SLUG, "Lactic acid in dairy whey", "Room 2", start, 90, _WHEY, _TOOLS, 8, samples, own_work=_OWN
+        section,
+        _SLUG,
+        "Lactic acid in dairy whey",
+        room="Room 2",
+        starts_at=start,
+        minutes=90,
+        options=_WHEY,
+        instruments=_TOOLS,
+        benches=8,
+        samples=samples,
+        own_work=_OWN,
     )
     actions.open_session(session)
     Session.objects.filter(pk=session.pk).update(opened_at=start)
@@ -159,7 +178,17 @@ def _planned(section: Section, start: datetime) -> None:
     tools = {"balance": "balance-0.0001", "burette": "burette-50-a"}
     title = "Standardising hydrochloric acid"
     session = actions.plan_session(
-        section, "standardisation", title, "Room 4", start, 120, options, tools, 8, [], prelab=ASKED
+        section,
+        "standardisation",
+        title,
+        room="Room 4",
+        starts_at=start,
+        minutes=120,
+        options=options,
+        instruments=tools,
+        benches=8,
+        samples=[],
+        prelab=ASKED,
     )
     prepare(session)
     last = session.benches.order_by("-number").first()
@@ -172,12 +201,33 @@ def _second_part(section: Section, standardised: Session, start: datetime) -> No
     """What the acid is for: each bench works with the concentration that it found itself."""
     takes = {"c_a": {"key": "c_mean", "trial": None, "of": "bench"}}
     actions.plan_session(
-        section, "back-titration", "Egg shells, with our own acid", "Room 4", start, 90, {}, {}, 8, [],
-        follows=standardised, takes=takes,
-    )  # fmt: skip
+        section,
+        "back-titration",
+        "Egg shells, with our own acid",
+        room="Room 4",
+        starts_at=start,
+        minutes=90,
+        options={},
+        instruments={},
+        benches=8,
+        samples=[],
+        follows=standardised,
+        takes=takes,
+    )
 
 
 def _warm(section: Section, start: datetime) -> None:
     """Benches that take turns at two baths, with a solution that is past its date."""
     title = "How much faster when warm?"
-    actions.plan_session(section, "rate-temperature", title, "Room 4", start, 120, {}, {}, 8, [])
+    actions.plan_session(
+        section,
+        "rate-temperature",
+        title,
+        room="Room 4",
+        starts_at=start,
+        minutes=120,
+        options={},
+        instruments={},
+        benches=8,
+        samples=[],
+    )

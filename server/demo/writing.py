@@ -24,7 +24,11 @@ class Pen:
         """Writes one entry; with ``why`` it corrects the one before at the same place."""
         before = self.ids.get((key, trial)) if why else None
         entry = uuid.uuid5(_NAMESPACE, f"{self.bench.pk}/{key}/{trial}/{text}/{self.now.isoformat()}")
-        answer = write(self.bench, by or self.author, [Draft(entry, key, text, trial, None, self.now, before, why)])
+        answer = write(
+            self.bench,
+            by or self.author,
+            [Draft(entry, key, text, trial=trial, index=None, written_at=self.now, supersedes=before, reason=why)],
+        )
         if not answer[0].kept:
             raise ValueError(f"Demo entry {key} refused: {answer[0].problem}")
         self.ids[(key, trial)] = entry
@@ -37,7 +41,18 @@ class Pen:
             entry = uuid.uuid5(
                 _NAMESPACE, f"{self.bench.pk}/{reading.key}/{reading.trial}/{reading.index}/{self.now.isoformat()}"
             )
-            drafts.append(Draft(entry, reading.key, reading.text, reading.trial, reading.index, self.now, None, ""))
+            drafts.append(
+                Draft(
+                    entry,
+                    reading.key,
+                    reading.text,
+                    trial=reading.trial,
+                    index=reading.index,
+                    written_at=self.now,
+                    supersedes=None,
+                    reason="",
+                )
+            )
             self.now += self.step
         refused = [kept.problem for kept in write(self.bench, self.author, drafts) if not kept.kept]
         if refused:

@@ -11,7 +11,7 @@ from chromata_core.engine.handing import Taking, takings
 from chromata_core.errors import SheetError
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
-from chromata_core.telling.describe import OptionChosen
+from chromata_core.telling.options_told import OptionChosen
 from config.errors import Refused
 from labs.declared import method_of
 from labs.instruments import stock_of

@@ -28,11 +28,11 @@ def remarks_on(session: Session) -> list[RemarkOut]:
             remark.pk,
             remark.step,
             titles[remark.step],
-            remark.text,
-            remark.owner.name,
-            remark.session_id is None,
-            remark.photo,
-            remark.instead,
+            text=remark.text,
+            author=remark.owner.name,
+            always=remark.session_id is None,
+            photo=remark.photo,
+            instead=remark.instead,
         )
         for remark in remarks[:MOST]
         if remark.step in titles

@@ -9,7 +9,7 @@ from chromata_core.planning.foresight import Alternative
 from chromata_core.planning.timetable import Timetable
 from chromata_core.prelab.tasks import Offered
 from chromata_core.telling.beside import Beside
-from chromata_core.telling.describe import OptionChosen
+from chromata_core.telling.options_told import OptionChosen
 from chromata_core.telling.outcome import ResultOut, TrialOut
 from stock.shapes import Named
 

@@ -8,7 +8,7 @@ from django.utils import timezone
 from chromata_core.declaration.options import active, resolve_options
 from chromata_core.declaration.vocabulary import Reading
 from chromata_core.instruments.catalogue import instrument
-from chromata_core.telling.describe import options_chosen
+from chromata_core.telling.options_told import options_chosen
 from labs.declared import method_of
 from labs.instruments import stock_of
 from labs.models import Bench, HiddenValue, Session
@@ -98,15 +98,15 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
             session.section_id,
             list(session.guests.values_list("pk", flat=True)),
             timezone.localtime(session.starts_at).strftime("%Y-%m-%dT%H:%M"),
-            session.options,
-            session.instruments,
-            session.questions,
-            own_work_of(session),
-            prelab_of(session),
-            session.all_samples,
-            session.follows_id,
-            {option: TakenFrom(**taking) for option, taking in session.takes.items()},
-            session.revision,
+            options=session.options,
+            instruments=session.instruments,
+            questions=session.questions,
+            own_work=own_work_of(session),
+            prelab=prelab_of(session),
+            all_samples=session.all_samples,
+            follows=session.follows_id,
+            takes={option: TakenFrom(**taking) for option, taking in session.takes.items()},
+            revision=session.revision,
         ),
         log=[
             Done(deed.at.isoformat(), deed.person.name, deed.what)
@@ -136,10 +136,10 @@ def places_of(benches: Iterable[Bench]) -> list[BenchPlace]:
             first.pk,
             first.number,
             first.session.title,
-            first.session.simulated,
-            ", ".join(bench.sample.label for bench in place if bench.sample),
-            sorted(person.name for person in first.team.all()),
-            first.session.state == Session.State.OPEN,
+            simulated=first.session.simulated,
+            sample=", ".join(bench.sample.label for bench in place if bench.sample),
+            team=sorted(person.name for person in first.team.all()),
+            open=first.session.state == Session.State.OPEN,
         )
         for place in places.values()
         for first in place[:1]

@@ -66,23 +66,23 @@ def _marks(
         bench.pk,
         bench.number,
         label_of(bench),
-        teams.get(bench.pk, []),
-        [
+        team=teams.get(bench.pk, []),
+        lines=[
             MarkLine(
                 line.kind,
                 line.label,
                 line.points,
-                decision.points if decision else None,
-                line.most,
-                line.reasons,
-                decision.note if decision else "",
+                decided=decision.points if decision else None,
+                most=line.most,
+                reasons=line.reasons,
+                note=decision.note if decision else "",
             )
             for line, decision in zip(lines, decisions, strict=True)
         ],
-        points,
-        rubric.total,
-        to_read,
-        _answers(desk),
+        points=points,
+        most=rubric.total,
+        to_read=to_read,
+        answers=_answers(desk),
     )
 
 

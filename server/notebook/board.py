@@ -56,7 +56,16 @@ def write_on_board(session: Session, author: Person, key: str, text: str) -> str
 
 def _draft(key: str, text: str, before: Entry | None) -> Draft:
     reason = "Corrected on the board" if before else ""
-    return Draft(uuid4(), key, text, None, None, timezone.now(), before.pk if before else None, reason)
+    return Draft(
+        uuid4(),
+        key,
+        text,
+        trial=None,
+        index=None,
+        written_at=timezone.now(),
+        supersedes=before.pk if before else None,
+        reason=reason,
+    )
 
 
 def of_room(entry: Entry) -> bool:

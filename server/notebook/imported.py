@@ -57,7 +57,7 @@ def _as_it_stands(bench: Bench) -> Bound:
 def _kept(bench: Bench, author: Person, table: TableRead) -> int:
     now = timezone.now()
     drafts = [
-        Draft(uuid4(), row.key, row.text, row.trial, row.index, now, None, "")
+        Draft(uuid4(), row.key, row.text, trial=row.trial, index=row.index, written_at=now, supersedes=None, reason="")
         for row in table.rows
         if not (row.problem or row.known)
     ]

@@ -29,7 +29,7 @@ def write_curve(bench: Bench, author: Person, key: str, trial: int | None, text:
     points = enumerate(read_curve(text, series.logged), begun + 1)
     now = timezone.now()
     drafts = [
-        Draft(uuid4(), key, value, trial, index, now, None, "")
+        Draft(uuid4(), key, value, trial=trial, index=index, written_at=now, supersedes=None, reason="")
         for index, key, value in chain.from_iterable(
             ((index, pair[0], number), (index, pair[1], other)) for index, (number, other) in points
         )

@@ -66,9 +66,9 @@ def sheet_with(bench: Bench, given: tuple[Given, ...], handed: Handing = ()) -> 
     """The bench's sheet with these readings on it, and what earlier parts of the work found for it."""
     opened = bench.session.opened_at
     return Sheet(
-        bench.options, bench.session.instruments, given, stock_of(bench.session),
-        opened.timestamp() if opened else None, own_work_of(bench.session), dict(handed),
-        bench.session.pace,
+        bench.options, bench.session.instruments, given, stock=stock_of(bench.session),
+        opened=opened.timestamp() if opened else None, own_work=own_work_of(bench.session), handed=dict(handed),
+        pace=bench.session.pace,
     )  # fmt: skip
 
 

@@ -15,6 +15,21 @@ from people.models import Person
 def say_to_all(session: Session, author: Person, text: str) -> None:
     """An entry of each record, under ``author``'s name. Refused as a whole, where one of them could not take it."""
     for bench in session.benches.select_for_update().order_by("pk"):
-        [kept] = write(bench, author, [Draft(uuid4(), "message", text, None, None, timezone.now(), None, "")])
+        [kept] = write(
+            bench,
+            author,
+            [
+                Draft(
+                    uuid4(),
+                    "message",
+                    text,
+                    trial=None,
+                    index=None,
+                    written_at=timezone.now(),
+                    supersedes=None,
+                    reason="",
+                )
+            ],
+        )
         if not kept.kept:
             raise Refused(kept.problem, 422)

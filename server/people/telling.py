@@ -9,9 +9,16 @@ from people.throttles import kept_out
 def section_line(section: Section, person: Person) -> SectionLine:
     """A section as one line."""
     return SectionLine(
-        section.pk, section.name, section.term, section.code, section.archived, section.roster.count(),
-        section.owner.name, [person.name for person in section.assistants.order_by("name")], owns(person, section),
-    )  # fmt: skip
+        section.pk,
+        section.name,
+        section.term,
+        code=section.code,
+        archived=section.archived,
+        students=section.roster.count(),
+        instructor=section.owner.name,
+        assistants=[person.name for person in section.assistants.order_by("name")],
+        mine=owns(person, section),
+    )
 
 
 def section_page(section: Section, person: Person) -> SectionPage:
@@ -20,11 +27,15 @@ def section_page(section: Section, person: Person) -> SectionPage:
     waiting = kept_out(person.username for person in roster)
     students = [
         RosterStudent(
-            person.pk, person.name, person.number, person.last_login is not None, person.has_usable_password(),
+            person.pk,
+            person.name,
+            person.number,
+            person.last_login is not None,
+            person.has_usable_password(),
             person.username in waiting,
         )
         for person in roster
-    ]  # fmt: skip
+    ]
     assisting = set(section.assistants.values_list("pk", flat=True))
     staff = Person.objects.exclude(role=Role.STUDENT).filter(is_active=True).exclude(pk=section.owner_id)
     helpers = [Helper(person.pk, person.name, person.pk in assisting) for person in staff.order_by("name")]
@@ -36,9 +47,9 @@ def staff_members() -> list[StaffMember]:
     members = Person.objects.exclude(role=Role.STUDENT).order_by("-is_active", "name").prefetch_related("sections")
     return [
         StaffMember(
-            person.pk, person.name, person.username, person.role, person.keeper, person.is_active,
-            sorted(section.name for section in person.sections.all() if not section.archived),
-            person.last_login.isoformat() if person.last_login else "",
+            person.pk, person.name, person.username, role=person.role, keeper=person.keeper, active=person.is_active,
+            sections=sorted(section.name for section in person.sections.all() if not section.archived),
+            last_seen=person.last_login.isoformat() if person.last_login else "",
         )
         for person in members
     ]  # fmt: skip

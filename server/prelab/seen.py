@@ -46,9 +46,15 @@ def room_ready(session: Session) -> RoomReady:
 
 def _line(person: Person, bench: Bench | None, state: PrelabState, let_in: bool) -> StudentReady:
     return StudentReady(
-        person.pk, person.name, bench.number if bench else None, state.done, len(state.tasks), let_in,
-        [task.text for task in state.tasks if task.agrees is False], list(filter(None, map(_words, state.tasks))),
-    )  # fmt: skip
+        person.pk,
+        person.name,
+        bench.number if bench else None,
+        done=state.done,
+        of=len(state.tasks),
+        let_in=let_in,
+        stuck=[task.text for task in state.tasks if task.agrees is False],
+        words=list(filter(None, map(_words, state.tasks))),
+    )
 
 
 def _words(task: TaskState) -> InWords | None:

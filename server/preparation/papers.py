@@ -61,7 +61,9 @@ def _labels(line: ToMake, numbers: Sequence[int]) -> list[Label]:
     on = date.fromisoformat(made_out.at[:10]) if made_out else None
     until = (on + timedelta(days=how.keeps)).isoformat() if on else ""
     return [
-        Label(name, strong, how.hazard, how.store, on.isoformat() if on else "", until, for_whom)
+        Label(
+            name, strong, how.hazard, store=how.store, made=on.isoformat() if on else "", until=until, for_whom=for_whom
+        )
         for for_whom in ("", *(f"bench {number}" for number in numbers))
     ]
 

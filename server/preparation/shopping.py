@@ -40,14 +40,27 @@ def to_buy(session: Session, there: Shelf | None = None) -> list[ToBuy]:
     recipes = [line.recipe for line in to_make(session, there) if line.made is None]
     lines = [
         ToBuy(
-            reagent(how.substance).name, formula_text(how.substance), how.needs, how.there or "none", how.title,
-            session.title, day,
+            reagent(how.substance).name,
+            formula_text(how.substance),
+            how.needs,
+            there=how.there or "none",
+            used_for=how.title,
+            session=session.title,
+            day=day,
         )
         for how in recipes
         if how.short
-    ]  # fmt: skip
+    ]
     lines += [
-        ToBuy(supply.label, "", supply.whole_class, "not counted", supply.note, session.title, day)
+        ToBuy(
+            supply.label,
+            "",
+            supply.whole_class,
+            there="not counted",
+            used_for=supply.note,
+            session=session.title,
+            day=day,
+        )
         for supply in weighed_for(session)
     ]
     return lines

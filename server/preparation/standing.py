@@ -60,8 +60,8 @@ def to_set_out(session: Session) -> list[ToSetOut]:
     places = session.benches.values("number").distinct().count()
     return [
         ToSetOut(
-            f"piece:{piece.slug}", piece.name, piece.needed, piece.shared, have.get(piece.slug),
-            shortage(piece, have, others, own, places), f"piece:{piece.slug}" in ticked,
+            f"piece:{piece.slug}", piece.name, piece.needed, shared=piece.shared, there=have.get(piece.slug),
+            short=shortage(piece, have, others, own, places), ready=f"piece:{piece.slug}" in ticked,
         )
         for piece in pieces
     ]  # fmt: skip

@@ -51,7 +51,11 @@ def _session(session: Session, shelf: Shelf | None) -> WeekSession:
 def _lines(session: Session, shelf: Shelf | None) -> list[WeekLine]:
     """What it needs; where its plan does not hold any more, why: the other sessions of the week stay."""
     if reason := why_not(session):
-        return [WeekLine("", "Its plan does not hold any more", "", "", "", False, True, [reason])]
+        return [
+            WeekLine(
+                "", "Its plan does not hold any more", "", lead="", earliest="", ready=False, made=True, lacks=[reason]
+            )
+        ]
     return [*_solutions(session, shelf), *_pieces(session), *_switched_on(session)]
 
 
@@ -63,7 +67,18 @@ def _solutions(session: Session, shelf: Shelf | None) -> list[WeekLine]:
         wait = earliest.isoformat() if earliest > timezone.localdate() else ""
         lead = solution.made.lead if solution.made else how.lead
         lacks = [] if solution.made else how.lacks
-        lines.append(WeekLine(how.key, how.title, how.amount, lead, wait, solution.ready, bool(solution.made), lacks))
+        lines.append(
+            WeekLine(
+                how.key,
+                how.title,
+                how.amount,
+                lead=lead,
+                earliest=wait,
+                ready=solution.ready,
+                made=bool(solution.made),
+                lacks=lacks,
+            )
+        )
     return lines
 
 
@@ -73,11 +88,11 @@ def _pieces(session: Session) -> list[WeekLine]:
             to_set_out.key,
             to_set_out.name,
             f"× {to_set_out.needed}",
-            "",
-            "",
-            to_set_out.ready,
-            False,
-            [to_set_out.short] if to_set_out.short else [],
+            lead="",
+            earliest="",
+            ready=to_set_out.ready,
+            made=False,
+            lacks=[to_set_out.short] if to_set_out.short else [],
         )
         for to_set_out in to_set_out(session)
     ]
@@ -89,11 +104,11 @@ def _switched_on(session: Session) -> list[WeekLine]:
             to_switch_on.key,
             to_switch_on.text,
             f"{timezone.localtime(datetime.fromisoformat(to_switch_on.at)):%H:%M}",
-            "",
-            "",
-            to_switch_on.ready,
-            False,
-            [],
+            lead="",
+            earliest="",
+            ready=to_switch_on.ready,
+            made=False,
+            lacks=[],
         )
         for to_switch_on in to_switch_on(session)
     ]

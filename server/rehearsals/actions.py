@@ -65,10 +65,20 @@ def work_simulated(session: Session, person: Person, students: Sequence[int], pa
 
 def _copy(session: Session, person: Person, how: str, section: Section, benches: int, title: str) -> Session:
     copy = plan_session(
-        section, session.method, title[:120], "", timezone.now(), session.minutes, session.options, session.instruments,
-        benches, _samples(session), questions=session.questions, all_samples=session.all_samples,
+        section,
+        session.method,
+        title[:120],
+        room="",
+        starts_at=timezone.now(),
+        minutes=session.minutes,
+        options=session.options,
+        instruments=session.instruments,
+        benches=benches,
+        samples=_samples(session),
+        questions=session.questions,
+        all_samples=session.all_samples,
         own_work=session.own_work,
-    )  # fmt: skip
+    )
     copy.simulated, copy.seed = how, secrets.randbelow(_LARGEST_SEED)
     copy.save(update_fields=["simulated", "seed"])
     open_session(copy)
@@ -143,7 +153,18 @@ def _drafts(bench: Bench, acts: Sequence[Timed], begun: datetime) -> list[Draft]
         before = last.get(here) if act.why else None
         last[here] = uuid.uuid5(uuid.NAMESPACE_OID, f"{bench.pk}/{bench.session.seed}/{place}")
         at = begun + timedelta(seconds=act.after)
-        drafts.append(Draft(last[here], written.key, written.text, written.trial, written.index, at, before, act.why))
+        drafts.append(
+            Draft(
+                last[here],
+                written.key,
+                written.text,
+                trial=written.trial,
+                index=written.index,
+                written_at=at,
+                supersedes=before,
+                reason=act.why,
+            )
+        )
     return drafts
 
 

@@ -79,5 +79,11 @@ def _talk(entry: Entry) -> Talk:
 def _reference(entry: Entry, written: Mapping[UUID, Entry]) -> EntryRef:
     old = [before.text for before in superseded(entry, written)]
     return EntryRef(
-        str(entry.id), entry.key, entry.trial, entry.index, entry.text, old, entry.author.name if of_room(entry) else ""
+        str(entry.id),
+        entry.key,
+        entry.trial,
+        index=entry.index,
+        text=entry.text,
+        old=old,
+        of_room=entry.author.name if of_room(entry) else "",
     )

@@ -153,12 +153,12 @@ def _result(
         key,
         trial,
         out.trial_name if trial is not None else "",
-        comparison,
-        class_plot(comparison),
-        faults,
-        without(told, [*faults, *reading_causes(told)], out.unit),
-        own_results(told, key),
-        _by_section(room, told, sections, out.label, out.unit),
+        comparison=comparison,
+        plot=class_plot(comparison),
+        faults=faults,
+        without=without(told, [*faults, *reading_causes(told)], out.unit),
+        own=own_results(told, key),
+        sections=_by_section(room, told, sections, out.label, out.unit),
     )
 
 

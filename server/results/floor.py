@@ -75,7 +75,14 @@ def look(session: Session, person: Person, projector: bool) -> Look:
     earlier = Bench.objects.filter(session=session.follows_id).order_by("pk").values_list("head", flat=True)
     before = list(earlier) if session.takes else []
     return Look(
-        session, person, projector, at_work, how_many(at_work), around(session), arrangement_of(session), before
+        session,
+        person,
+        projector,
+        benches=at_work,
+        written=how_many(at_work),
+        around=around(session),
+        arrangement=arrangement_of(session),
+        before=before,
     )
 
 
@@ -103,16 +110,18 @@ def floor(at: Look) -> Floor:
         at.around.session,
         at.around.together,
         quantity.label,
-        quantity.unit,
-        usual,
-        tiles,
-        in_order([*_needs(session, room, places, usual), *late]) if told else [],
-        board_lines([(desk.bench, desk.entries) for desk in room]),
-        at.arrangement,
-        comparison,
-        class_plot(comparison) if comparison else None,
-        own_causes([BenchTold(desk.bench.number, desk.state, None) for desk in room])[:_MOST_SLIPS] if told else [],
-        turns,
+        unit=quantity.unit,
+        minutes_left=usual,
+        benches=tiles,
+        needs=in_order([*_needs(session, room, places, usual), *late]) if told else [],
+        board=board_lines([(desk.bench, desk.entries) for desk in room]),
+        arrangement=at.arrangement,
+        class_comparison=comparison,
+        class_plot=class_plot(comparison) if comparison else None,
+        slips=own_causes([BenchTold(desk.bench.number, desk.state, None) for desk in room])[:_MOST_SLIPS]
+        if told
+        else [],
+        turns=turns,
     )
 
 

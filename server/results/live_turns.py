@@ -38,11 +38,18 @@ def _needs(places: list[Desk], course: Followed, begins: datetime) -> list[Need]
         (
             desk,
             Need(
-                f"turn:{late.turn}", late.bench, desk.bench.pk, "look", late.what, late.text,
-                "Your turn is now: what keeps you?", (begins + timedelta(minutes=late.since)).isoformat(), None,
+                f"turn:{late.turn}",
+                late.bench,
+                desk.bench.pk,
+                level="look",
+                what=late.what,
+                text=late.text,
+                word="Your turn is now: what keeps you?",
+                since=(begins + timedelta(minutes=late.since)).isoformat(),
+                trial=None,
             ),
         )
         for late in course.late
         if (desk := desks.get(late.bench))
-    ]  # fmt: skip
+    ]
     return [need for desk, need in needs if need.id not in {e.text for e in desk.entries if e.key == "seen"}]

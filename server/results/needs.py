@@ -46,9 +46,16 @@ def _late(desk: Desk, left: int, usual: int, time_left: int) -> Need:
     last = max((entry.written_at for entry in desk.entries), default=desk.bench.session.opened_at or timezone.now())
     word = "What can be done while something else waits? Make no further trial."
     return Need(
-        f"late:{left // 15}", desk.bench.number, desk.bench.pk, "look", "may not finish", text, word,
-        last.isoformat(), None,
-    )  # fmt: skip
+        f"late:{left // 15}",
+        desk.bench.number,
+        desk.bench.pk,
+        level="look",
+        what="may not finish",
+        text=text,
+        word=word,
+        since=last.isoformat(),
+        trial=None,
+    )
 
 
 def _needs(desk: Desk, in_hand: bool) -> list[Need]:
@@ -63,12 +70,12 @@ def _needs(desk: Desk, in_hand: bool) -> list[Need]:
                 str(call.id),
                 bench.number,
                 bench.pk,
-                "call",
-                what,
-                f"“{call.text}”",
-                "",
-                call.written_at.isoformat(),
-                None,
+                level="call",
+                what=what,
+                text=f"“{call.text}”",
+                word="",
+                since=call.written_at.isoformat(),
+                trial=None,
             )
         )
     quiet = _quiet(bench, state, entries) if in_hand else []
@@ -101,7 +108,17 @@ def _quiet(bench: Bench, state: Evaluation, entries: list[Entry]) -> list[Need]:
     identity = f"quiet:{last.timestamp():.0f}"
     word = "How is it going? What are you waiting for?"
     return [
-        Need(identity, bench.number, bench.pk, "look", what, f"They are at “{busy}”.", word, last.isoformat(), None)
+        Need(
+            identity,
+            bench.number,
+            bench.pk,
+            level="look",
+            what=what,
+            text=f"They are at “{busy}”.",
+            word=word,
+            since=last.isoformat(),
+            trial=None,
+        )
     ]
 
 

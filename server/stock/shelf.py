@@ -48,9 +48,19 @@ def _bottle(kept: Bottle, today: date) -> BottleOut:
     read = bottle(kept.pk, kept.name, said_of(kept))
     until = kept.until.isoformat() if kept.until else ""
     return BottleOut(
-        kept.pk, kept.name, kept.formula, formula_text(kept.formula), kept.amount, kept.strength, kept.limit,
-        kept.density, until, kept.place, read.past(today), read.strength,
-    )  # fmt: skip
+        kept.pk,
+        kept.name,
+        kept.formula,
+        shown=formula_text(kept.formula),
+        amount=kept.amount,
+        strength=kept.strength,
+        limit=kept.limit,
+        density=kept.density,
+        until=until,
+        place=kept.place,
+        past=read.past(today),
+        strong=read.strength,
+    )
 
 
 def _piece(slug: str, kept: Counted | None) -> PieceOut:

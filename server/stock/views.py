@@ -170,16 +170,22 @@ def _calibration(calibration: Calibration) -> CalibrationOut:
         calibration.pk,
         slug_of(calibration),
         calibration.name,
-        base.short,
-        base.kind,
-        points,
-        calibration.source,
-        calibration.found_at.isoformat(),
+        base=base.short,
+        kind=base.kind,
+        points=points,
+        source=calibration.source,
+        found_at=calibration.found_at.isoformat(),
     )
 
 
 def _solution(solution: Solution) -> SolutionOut:
     return SolutionOut(
-        solution.pk, solution.name, solution.solution, solution.concentration, solution.limit, solution.unit,
-        solution.source, solution.found_at.isoformat(),
-    )  # fmt: skip
+        solution.pk,
+        solution.name,
+        solution.solution,
+        concentration=solution.concentration,
+        limit=solution.limit,
+        unit=solution.unit,
+        source=solution.source,
+        found_at=solution.found_at.isoformat(),
+    )

@@ -90,7 +90,17 @@ def _field(owner: str, field: "Field[Any]", hint: object) -> FieldOut:
     often = required or field.name in OFTEN
     words = [_word(item) for item in of] if kind == "choice" else []
     default = field.default if isinstance(field.default, str) else ""
-    return FieldOut(field.name, _label(field.name, owner), kind, many, required, often, default, of, words)
+    return FieldOut(
+        field.name,
+        _label(field.name, owner),
+        kind,
+        many=many,
+        required=required,
+        often=often,
+        default=default,
+        of=of,
+        words=words,
+    )
 
 
 def _word(choice: str) -> str:

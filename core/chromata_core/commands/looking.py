@@ -9,8 +9,9 @@ from chromata_core.choices import CHOICES
 from chromata_core.commands.files import Said, method_of
 from chromata_core.instruments.catalogue import CATALOGUE
 from chromata_core.methods.registry import methods
-from chromata_core.telling.describe import OptionOut, card, page
+from chromata_core.telling.describe import card, page
 from chromata_core.telling.file_schema import readings_schema
+from chromata_core.telling.options_told import OptionOut
 
 
 def list_methods(_: argparse.Namespace) -> Said:

@@ -43,7 +43,7 @@ def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
     sxx = (dx * dx).sum(axis=0)
     slope = (dx * dy).sum(axis=0) / sxx
     s, freedom = scatter(dy - slope * dx, len(xs) - (1 if origin else 2))
-    return _Fit(slope, x_mean, y_mean, sxx, 0.0 if origin else 1 / len(xs), s, freedom)
+    return _Fit(slope, x_mean, y_mean, sxx=sxx, share=0.0 if origin else 1 / len(xs), s=s, freedom=freedom)
 
 
 def scatter(rest: Column, freedom: int) -> tuple[Column, float]:

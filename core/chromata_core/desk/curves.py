@@ -75,11 +75,11 @@ def _fit(form: Said) -> WorkedOut:
         "fit",
         "Line",
         "x",
-        "y",
-        result,
-        [ChartLine("Points", "dots", points), ChartLine("Line", "path", ends)],
-        marks,
-        [],
+        y_label="y",
+        sentence=result,
+        lines=[ChartLine("Points", "dots", points), ChartLine("Line", "path", ends)],
+        marks=marks,
+        areas=[],
     )
     return WorkedOut(result, steps, replace(chart, plot=lay_out(chart)), value, limit)
 
@@ -124,7 +124,14 @@ def _titration(form: Said) -> WorkedOut:
     marks = [ChartMark(f"{with_figures(end, 4)} mL", x=end), ChartMark(f"pH {at_end:.1f}", y=at_end)]
     sentence = f"pH from {points[0][1]:.1f} to {points[-1][1]:.1f}, with its jump at {with_figures(end, 4)} mL."
     chart = Chart(
-        "titration", "Titration curve", "Base, mL", "pH", sentence, [ChartLine("pH", "path", points)], marks, []
+        "titration",
+        "Titration curve",
+        "Base, mL",
+        y_label="pH",
+        sentence=sentence,
+        lines=[ChartLine("pH", "path", points)],
+        marks=marks,
+        areas=[],
     )
     return WorkedOut(
         f"{with_figures(end, 4)} mL to pH {at_end:.2f}",

@@ -52,7 +52,7 @@ class Within(Looks):
             side = self._side(at, value, trial)
             if side:
                 what = f"{at.quantity(self.quantity).label} {at.said(self.quantity, value)} is {side}."
-                yield Finding(f"{self.quantity}-range", self.level, what, self.why, self.do, self.on, trial)
+                yield Finding(f"{self.quantity}-range", self.level, what, self.why, self.do, key=self.on, trial=trial)
 
     def _side(self, at: Context, value: float, trial: int | None) -> str:
         low, high = self._limit(at, self.low, trial), self._limit(at, self.high, trial)
@@ -108,7 +108,7 @@ class SameStart(Looks):
                 yield Finding(
                     "same-start", "look", f"Same start as {at.trial_name(seen[typed.text])}: {typed.text}.",
                     "The level rarely stands at the very same mark twice.",
-                    "Look at the burette again. Keep it if it really does.", self.reading, trial,
+                    "Look at the burette again. Keep it if it really does.", key=self.reading, trial=trial,
                 )  # fmt: skip
             seen.setdefault(typed.text, trial)
 
@@ -187,7 +187,7 @@ class NotYetConstant(Looks):
             if over and not met:
                 do = "The plan ends here: say in the conclusion that the mass was not shown to be constant."
             level: Level = "keep" if met else "look" if over else "repeat"
-            yield Finding("constant-mass", level, what, why, do, self.series, trial, len(masses))
+            yield Finding("constant-mass", level, what, why, do, key=self.series, trial=trial, index=len(masses))
 
     @staticmethod
     def _open(change: str) -> str:

@@ -35,11 +35,17 @@ class NeedleScale(Looks):
                 if abs(meant / plan - 1) < _OTHER_SCALE < off:
                     text = plain(meant, tool.decimals)
                     yield Finding(
-                        "other-scale", "stop", f"{typed.text} {tool.unit}: read from the {scale} {tool.unit} scale?",
+                        "other-scale",
+                        "stop",
+                        f"{typed.text} {tool.unit}: read from the {scale} {tool.unit} scale?",
                         f"The {tool.high} {tool.unit} terminal is in use; on its scale the needle stands at {text}.",
-                        "Read the scale that belongs to the terminal.", place.key, place.trial, place.row, suggest=text,
+                        "Read the scale that belongs to the terminal.",
+                        key=place.key,
+                        trial=place.trial,
+                        index=place.row,
+                        suggest=text,
                         word="Which terminal is your lead in?",
-                    )  # fmt: skip
+                    )
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,10 +68,14 @@ class Trend(Looks):
             if abs(t) > float(stdtrit(len(values) - 2, 0.995)):
                 way = "up" if t > 0 else "down"
                 yield Finding(
-                    f"{self.series}-trend", "look", f"The readings go {way} from first to last.",
+                    f"{self.series}-trend",
+                    "look",
+                    f"The readings go {way} from first to last.",
                     "Chance would hardly order them so: water evaporates, or the balance drifts.",
-                    "Shield it from draughts, tare before each delivery, work at an even pace.", self.series, trial,
-                )  # fmt: skip
+                    "Shield it from draughts, tare before each delivery, work at an even pace.",
+                    key=self.series,
+                    trial=trial,
+                )
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,6 +96,6 @@ class Suspect(Looks):
                 yield Finding(
                     f"{self.series}-suspect", "look", f"{text} stands apart from the others.",
                     "Values of one pipette hardly scatter so (Grubbs, 95 %). It stays on the record and counts.",
-                    "If you know what went wrong there, correct it with that reason.", self.series, trial,
-                    suspect.index + 1,
+                    "If you know what went wrong there, correct it with that reason.", key=self.series, trial=trial,
+                    index=suspect.index + 1,
                 )  # fmt: skip

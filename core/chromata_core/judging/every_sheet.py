@@ -59,15 +59,28 @@ def digits_finding(at: Context, reading: Reading, typed: Typed, trial: int | Non
         full = plain(typed.value, tool.decimals)
         do = "Copy every digit of the display, zeros too." if tool.digital else "Judge one digit between the marks."
         return Finding(
-            "missing-digit", "look", f"{typed.text} on {a_tool}: {full}?", f"{first_upper(a_tool)} tells "
-            f"{tool.decimals} decimals; {typed.text} claims fewer.", do, reading.key, trial, index, suggest=full,
+            "missing-digit",
+            "look",
+            f"{typed.text} on {a_tool}: {full}?",
+            f"{first_upper(a_tool)} tells {tool.decimals} decimals; {typed.text} claims fewer.",
+            do,
+            key=reading.key,
+            trial=trial,
+            index=index,
+            suggest=full,
             word=f"What is the next digit? {first_upper(a_tool)} tells {tool.decimals} decimals.",
-        )  # fmt: skip
+        )
     return Finding(
-        "too-many-digits", "look", f"{typed.text} has more decimals than {a_tool} can tell.",
+        "too-many-digits",
+        "look",
+        f"{typed.text} has more decimals than {a_tool} can tell.",
         f"Its smallest {'step' if tool.digital else 'mark'} is {f'{tool.graduation} {tool.unit}'.rstrip()}.",
-        f"Write {tool.decimals} decimals.", reading.key, trial, index, suggest=plain(typed.value, tool.decimals),
-    )  # fmt: skip
+        f"Write {tool.decimals} decimals.",
+        key=reading.key,
+        trial=trial,
+        index=index,
+        suggest=plain(typed.value, tool.decimals),
+    )
 
 
 def _spoiled(at: Context) -> Iterator[Finding]:
@@ -97,7 +110,7 @@ def _impossible(at: Context) -> Iterator[Finding]:
         yield Finding(
             f"{quantity.key}-impossible", "stop", reason,
             f"{quantity.label} would be {at.said(quantity.key, at.value(quantity.key, trial) or 0.0)}.",
-            "Look at both readings again and correct the wrong one.", on, trial,
+            "Look at both readings again and correct the wrong one.", key=on, trial=trial,
             word="Read me both numbers from the instrument, aloud.",
         )  # fmt: skip
 
@@ -110,11 +123,15 @@ def _undefined(at: Context) -> Iterator[Finding]:
             here = (quantity.scope == "trial") == (trial is not None)
             if here and (problem := undefined(quantity, values)):
                 yield Finding(
-                    f"{quantity.key}-undefined", "stop", problem,
+                    f"{quantity.key}-undefined",
+                    "stop",
+                    problem,
                     "The readings leave nothing to work with.",
-                    "Look for a zero or a number from another scale and correct it.", _last_reading(at, trial), trial,
+                    "Look for a zero or a number from another scale and correct it.",
+                    key=_last_reading(at, trial),
+                    trial=trial,
                     word="Which of these readings can really be so?",
-                )  # fmt: skip
+                )
 
 
 def _last_reading(at: Context, trial: int | None) -> str:

@@ -55,7 +55,7 @@ class Whenever(Looks):
                         filled(at, text, here, trial, row, self.limits)
                         for text in (self.what, self.why, self.do, self.word)
                     )
-                    yield Finding(self.code, self.level, what, why, do, self.on, trial, row, word=word)
+                    yield Finding(self.code, self.level, what, why, do, key=self.on, trial=trial, index=row, word=word)
 
     def _limits(self) -> Known:
         return {name: in_si(text, parse_reading(text).unit) for name, text in self.limits.items()}
@@ -94,7 +94,9 @@ OPEN = "–"  # stands in a sentence for what is not known yet
 
 def filled(at: Context, text: str, known: Known, trial: int | None, row: int | None, limits: Mapping[str, str]) -> str:
     """``text`` with what stands in braces put in."""
-    return PLACEHOLDER.sub(lambda match: _put(at, match[1].strip(), match[2], known, trial, row, limits), text)
+    return PLACEHOLDER.sub(
+        lambda match: _put(at, match[1].strip(), match[2], known=known, trial=trial, row=row, limits=limits), text
+    )
 
 
 def _put(

@@ -73,7 +73,15 @@ def _alternatives(method: Method, bound: Bound, plan: Sheet, now: float) -> list
     number that somebody has to find better.
     """
     told = [
-        Alternative(label, instead, percent, said_percent(percent), cost, change.options, change.instruments)
+        Alternative(
+            label,
+            instead,
+            percent,
+            text=said_percent(percent),
+            cost=cost,
+            options=change.options,
+            instruments=change.instruments,
+        )
         for label, instead, cost, change in _others(method, bound)
         if (percent := _percent(method, _with(plan, change))) is not None
     ]

@@ -67,21 +67,60 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     try:
         at = context_of(method, example_as_planned(bound, plan))
     except ChromataError as error:
-        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [error.message], off, [])
+        return Prediction(
+            filled,
+            parts,
+            needed,
+            timetables=shared,
+            cures=shorter,
+            result="",
+            relative="",
+            budget=[],
+            advice="",
+            basis="",
+            warnings=[error.message],
+            off_range=off,
+            lines=[],
+        )
     worked = [quantity for quantity in bound.quantities if not renames(at, quantity)]
     errors = active(percent_errors(method), bound.options)
     lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in (*worked, *errors) if q.is_line]
     place = next(iter(result_places(at)), None)
     first = result_of(at, place, None, "") if place else None
     if first is None or not first.value:
-        return Prediction(filled, parts, needed, shared, shorter, "", "", [], "", "", [], off, lines)
+        return Prediction(
+            filled,
+            parts,
+            needed,
+            timetables=shared,
+            cures=shorter,
+            result="",
+            relative="",
+            budget=[],
+            advice="",
+            basis="",
+            warnings=[],
+            off_range=off,
+            lines=lines,
+        )
     counted = len(at.computed.counted)
     averaged = f", {counted} trials averaged" if counted > 1 else ""
     warnings = [f"{f.what} {f.why} {f.do}" for f in find(at) if f.level != "keep" and not _of_the_example(f.code)]
     return Prediction(
-        filled, parts, needed, shared, shorter, first.label, said_percent(first.expanded / abs(first.value) * 100),
-        first.budget, first.advice, f"Readings like those of the worked example{averaged}.", warnings, off, lines,
-    )  # fmt: skip
+        filled,
+        parts,
+        needed,
+        timetables=shared,
+        cures=shorter,
+        result=first.label,
+        relative=said_percent(first.expanded / abs(first.value) * 100),
+        budget=first.budget,
+        advice=first.advice,
+        basis=f"Readings like those of the worked example{averaged}.",
+        warnings=warnings,
+        off_range=off,
+        lines=lines,
+    )
 
 
 def _of_the_example(code: str) -> bool:

@@ -287,6 +287,30 @@ def _looks(solution: Solution, way: Way, result: Propagated) -> list[str]:
 def _empty(solution: Solution, lacks: list[str]) -> Recipe:
     known = reagent(solution.formula)
     return Recipe(
-        solution.key, solution.title, "", "", amount_text(solution.amount, "mL"), "", [], [], "", "", "", [], "", "",
-        "", 0, solution.formula, "", "", True, known.hazard, known.store, known.keeps, lacks, [], [],
-    )  # fmt: skip
+        solution.key,
+        solution.title,
+        "",
+        filled="",
+        wanted=amount_text(solution.amount, "mL"),
+        lead="",
+        steps=[],
+        asked=[],
+        result="",
+        molar="",
+        molar_limit="",
+        shares=[],
+        feeds="",
+        value="",
+        limit="",
+        bottle=0,
+        substance=solution.formula,
+        needs="",
+        there="",
+        short=True,
+        hazard=known.hazard,
+        store=known.store,
+        keeps=known.keeps,
+        lacks=lacks,
+        looks=[],
+        others=[],
+    )

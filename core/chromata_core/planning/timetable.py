@@ -126,8 +126,8 @@ def drawn(problem: Problem, solved: Solved) -> Timetable:
     wait = max((_wait(solved.placed, bench) for bench in problem.benches), default=0)
     meanwhile = problem.equipment[0].meanwhile if len(problem.benches) > _at_once(problem) else ""
     return Timetable(
-        joined(labels), solved.minutes, solved.least, wait, [*lanes, *hands], orders,
-        _sentence(problem, solved, wait), meanwhile,
+        joined(labels), solved.minutes, solved.least, longest_wait=wait, lanes=[*lanes, *hands], orders=orders,
+        sentence=_sentence(problem, solved, wait), meanwhile=meanwhile,
     )  # fmt: skip
 
 

@@ -135,11 +135,21 @@ def _equipment(bound: Bound, shared: Shared, labels: set[str]) -> Equipment:
     change = int(bound.number(shared.change)) if shared.change else 0
     free = values[0] if shared.free_first and values else None
     return Equipment(
-        shared.label, pieces, places, max(1, int(bound.number(shared.minutes))), change, tuple(dict.fromkeys(values)),
-        unit, int(bound.number(shared.after)) if shared.after else 0, free,
-        shared.free_label, shared.meanwhile, shared.planned, shared.follows if shared.follows in labels else "",
-        tuple(value for value in dict.fromkeys(planned) if value not in values),
-    )  # fmt: skip
+        shared.label,
+        pieces,
+        places,
+        minutes=max(1, int(bound.number(shared.minutes))),
+        change=change,
+        values=tuple(dict.fromkeys(values)),
+        unit=unit,
+        after=int(bound.number(shared.after)) if shared.after else 0,
+        free=free,
+        free_label=shared.free_label,
+        meanwhile=shared.meanwhile,
+        planned=shared.planned,
+        follows=shared.follows if shared.follows in labels else "",
+        own=tuple(value for value in dict.fromkeys(planned) if value not in values),
+    )
 
 
 def values_of(bound: Bound, planned: str) -> tuple[list[str], str]:

@@ -93,10 +93,21 @@ def _state(asked: Preparation, task: Task, given: Answered | None) -> TaskState:
     done = given is not None and (agrees is not False or tried_enough)
     shows = bool(agrees) or tried_enough
     return TaskState(
-        task.key, task.kind, task.text, task.unit, task.why, list(task.given), list(task.choices),
-        given.text if given else "", given.reason if given else "", given.tries if given else 0,
-        done, agrees, sentence, told if shows else "",
-    )  # fmt: skip
+        task.key,
+        task.kind,
+        task.text,
+        unit=task.unit,
+        why=task.why,
+        given=list(task.given),
+        choices=list(task.choices),
+        answer=given.text if given else "",
+        reason=given.reason if given else "",
+        tries=given.tries if given else 0,
+        done=done,
+        agrees=agrees,
+        sentence=sentence,
+        told=told if shows else "",
+    )
 
 
 def _judged(asked: Preparation, task: Task, given: Answered) -> Judgement:

@@ -34,12 +34,26 @@ def bind(method: Method, sheet: Sheet) -> Bound:
     readings = active([r for r in method.readings if isinstance(r, Reading)], options)
     observations = active([o for o in method.readings if isinstance(o, Observation)], options)
     bound = Bound(
-        method, options, instruments, readings, observations,
-        active(_with_lines(method, sheet.own_work), options),
-        active(method.steps, options), {}, {}, {}, _words(method, options),
-        _units(method, options), sheet.opened, sheet.pace, _planned(method, options), sheet.own_work, {}, handed,
-        awaited,
-    )  # fmt: skip
+        method,
+        options,
+        instruments,
+        readings=readings,
+        observations=observations,
+        quantities=active(_with_lines(method, sheet.own_work), options),
+        steps=active(method.steps, options),
+        typed={},
+        texts={},
+        times={},
+        words=_words(method, options),
+        units=_units(method, options),
+        opened=sheet.opened,
+        pace=sheet.pace,
+        planned=_planned(method, options),
+        own_work=sheet.own_work,
+        written={},
+        handed=handed,
+        awaited=awaited,
+    )
     problems += own_work_problems(method, sheet.own_work)
     bound = replace(
         _with_worksheet(bound),

@@ -189,9 +189,19 @@ def _row(
     unit: str,
 ) -> RowRead:
     if part is None:
-        return RowRead(line, "", typed[:_LONGEST], trial, index, "", "No reading of this experiment is called so.")
+        return RowRead(
+            line,
+            "",
+            typed[:_LONGEST],
+            trial=trial,
+            index=index,
+            text="",
+            problem="No reading of this experiment is called so.",
+        )
     if len(text) > _LONGEST:
-        return RowRead(line, "", part.label, trial, index, "", "This is far longer than one reading.")
+        return RowRead(
+            line, "", part.label, trial=trial, index=index, text="", problem="This is far longer than one reading."
+        )
     once = part.scope == "bench"
     written = (
         _choice(part, text) if isinstance(part, Observation) else text if _UNITED.search(text) else f"{text} {unit}"

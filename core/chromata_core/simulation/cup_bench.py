@@ -31,11 +31,21 @@ def mix(enthalpy: float, seed: int, trial: int = 1, loss: float = 0.015) -> list
         return rise * (1 - float(np.exp(-(seconds - _MIXED) / 6))) if seconds > _MIXED else 0.0
 
     return [
-        Written("V_a", "50.00", trial), Written("V_b", "50.00", trial),
+        Written("V_a", "50.00", trial),
+        Written("V_b", "50.00", trial),
         Written("T_b", read(thermometer, start, random), trial),
-        *_trace(start, room, loss, warmed, (30, 90, 150, 180, 210, 240, 270, 300, 330), thermometer, random, trial),
+        *_trace(
+            start,
+            room,
+            loss,
+            warmed=warmed,
+            times=(30, 90, 150, 180, 210, 240, 270, 300, 330),
+            thermometer=thermometer,
+            random=random,
+            trial=trial,
+        ),
         Written("mixed", "all", trial),
-    ]  # fmt: skip
+    ]
 
 
 def melt(enthalpy: float, seed: int, trial: int = 1, water: float = 240.0, ice: float = 40.0) -> list[Written]:
@@ -53,7 +63,7 @@ def melt(enthalpy: float, seed: int, trial: int = 1, water: float = 240.0, ice: 
     times = (30, 90, 150, 180, 210, 240, 270, 300, 330, 360)
     return [
         Written("m_w", read(balance, m_w, random), trial),
-        *_trace(start, room, 0.004, warmed, times, thermometer, random, trial),
+        *_trace(start, room, 0.004, warmed=warmed, times=times, thermometer=thermometer, random=random, trial=trial),
         Written("ice", "melted", trial),
         Written("m_all", read(balance, m_w + m_ice, random), trial),
     ]

@@ -80,7 +80,16 @@ def _product(name: str, results: list[BenchResult]) -> Product:
     summary = replicates(values)
     middle = robust(values).huber_mean if len(values) >= 3 else None
     suspects = [counting[i].bench for i in apart(values, max(len(values) // _MOST_APART, 1))]
-    return Product(name, results, summary.n, summary.mean, summary.s, middle, results[0].accepted, sorted(suspects))
+    return Product(
+        name,
+        results,
+        summary.n,
+        mean=summary.mean,
+        s=summary.s,
+        robust=middle,
+        accepted=results[0].accepted,
+        suspects=sorted(suspects),
+    )
 
 
 def _sentence(products: list[Product], unit: str) -> str:

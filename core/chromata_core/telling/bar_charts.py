@@ -33,7 +33,7 @@ class Bars(Draws):
             sentence = sentence.replace(f"{{{quantity.key}}}", f"{shown.text} {shown.unit}")
         points = [(float(place), value or 0.0) for place, value in enumerate(values, 1)]
         return Chart(
-            self.key, self.title, "", axis("", wanted[0].unit), sentence,
-            [ChartLine(at.trial_name(trial).capitalize(), "bars", points)], [], [],
+            self.key, self.title, "", y_label=axis("", wanted[0].unit), sentence=sentence,
+            lines=[ChartLine(at.trial_name(trial).capitalize(), "bars", points)], marks=[], areas=[],
             ticks=[(float(place), quantity.label) for place, quantity in enumerate(wanted, 1)],
         )  # fmt: skip

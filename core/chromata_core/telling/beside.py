@@ -36,7 +36,16 @@ def _pair(own: ResultOut, other: ResultOut, name: str) -> Beside:
     sentence += (
         "further apart than both are known to." if abs(difference) > u else "no further apart than both are known to."
     )
-    return Beside(own.key, own.label, own.unit, _without_unit(own), _without_unit(other), difference, u, sentence)
+    return Beside(
+        own.key,
+        own.label,
+        own.unit,
+        own=_without_unit(own),
+        other=_without_unit(other),
+        difference=difference,
+        expanded=u,
+        sentence=sentence,
+    )
 
 
 def _percent(share: float) -> str:

@@ -65,14 +65,16 @@ def blank_form(bound: Bound) -> BlankForm:
         method.question,
         method.reaction,
         [bound.worded(hazard) for hazard in method.hazards],
-        [_step(bound, n) for n, step in enumerate(bound.steps) if step.scope != "closing"],
-        [_blank(bound, part) for part in singles if part.scope == "bench"],
-        _trials(bound),
-        [_blank(bound, part) for part in singles if part.scope == "trial"],
-        [_rows(bound, part, name) for part in bound.readings if _leads(part) for name in _where(bound, part)],
-        [Blank(q.label, q.unit) for q in bound.quantities if q.key in wanted],
-        list(method.questions),
-        [drawing(key) for key in dict.fromkeys(step.scene for step in bound.steps if step.scope != "closing") if key],
+        steps=[_step(bound, n) for n, step in enumerate(bound.steps) if step.scope != "closing"],
+        once=[_blank(bound, part) for part in singles if part.scope == "bench"],
+        trials=_trials(bound),
+        each=[_blank(bound, part) for part in singles if part.scope == "trial"],
+        series=[_rows(bound, part, name) for part in bound.readings if _leads(part) for name in _where(bound, part)],
+        lines=[Blank(q.label, q.unit) for q in bound.quantities if q.key in wanted],
+        questions=list(method.questions),
+        scenes=[
+            drawing(key) for key in dict.fromkeys(step.scene for step in bound.steps if step.scope != "closing") if key
+        ],
     )
 
 

@@ -34,10 +34,17 @@ class AcrossTrials(Draws):
             return None
         noun = at.bound.method.trials.noun.lower()
         return Chart(
-            self.key, self.title, axis(option.label, option.unit), axis(quantity.label, quantity.unit),
-            f"{len(points)} {noun}{'s' if len(points) > 1 else ''}: {quantity.label.lower()} against the plan.",
-            [ChartLine(quantity.label, "dots", points)], [], [],
-        )  # fmt: skip
+            self.key,
+            self.title,
+            axis(option.label, option.unit),
+            y_label=axis(quantity.label, quantity.unit),
+            sentence=(
+                f"{len(points)} {noun}{'s' if len(points) > 1 else ''}: {quantity.label.lower()} against the plan."
+            ),
+            lines=[ChartLine(quantity.label, "dots", points)],
+            marks=[],
+            areas=[],
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,9 +69,15 @@ class SeriesChart(Draws):
         change = plain(last[-1][1] - last[-2][1], at.instrument(self.series).decimals)
         areas = [self._within(at, line.points) for line in lines] if self.limit else []
         return Chart(
-            self.key, self.title, "Reading", axis(reading.label, reading.unit),
-            f"{len(last)} readings; the last changed by {change} {reading.unit}.", lines, [], areas,
-        )  # fmt: skip
+            self.key,
+            self.title,
+            "Reading",
+            y_label=axis(reading.label, reading.unit),
+            sentence=f"{len(last)} readings; the last changed by {change} {reading.unit}.",
+            lines=lines,
+            marks=[],
+            areas=areas,
+        )
 
     def _within(self, at: Context, points: list[tuple[float, float]]) -> ChartArea:
         """Where the next reading must lie to be the same."""
@@ -93,10 +106,15 @@ class Pairs(Draws):
         mean = at.value(self.mean, trial)
         sentence = f"mean {at.said(self.mean, mean)}." if mean is not None else "no mean yet."
         return Chart(
-            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{at.trial_name(trial).capitalize()}, {len(points)} readings, {sentence}",
-            [ChartLine(up.label, "line", points)], [ChartMark("mean", y=mean)] if mean is not None else [], [],
-        )  # fmt: skip
+            self.key,
+            self.title,
+            axis(across.label, across.unit),
+            y_label=axis(up.label, up.unit),
+            sentence=f"{at.trial_name(trial).capitalize()}, {len(points)} readings, {sentence}",
+            lines=[ChartLine(up.label, "line", points)],
+            marks=[ChartMark("mean", y=mean)] if mean is not None else [],
+            areas=[],
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -120,14 +138,14 @@ class Deliveries(Draws):
         places = at.instrument(self.series).decimals + 1
         name = at.trial_name(begun[-1])
         return Chart(
-            self.key, self.title, "Delivery", axis(reading.label, reading.unit),
-            f"{name.capitalize()}, {len(values)} deliveries: mean {plain(mean, places)}, "
+            self.key, self.title, "Delivery", y_label=axis(reading.label, reading.unit),
+            sentence=f"{name.capitalize()}, {len(values)} deliveries: mean {plain(mean, places)}, "
             f"s {plain(deviation, places)} {reading.unit}.",
-            [
+            lines=[
                 ChartLine("Delivery", "dots", [(float(n), v) for n, v in enumerate(values, 1)]),
                 ChartLine("Running mean", "line", means),
             ],
-            [], [ChartArea("mean ± s", (0.5, len(values) + 0.5), (mean - deviation, mean + deviation))],
+            marks=[], areas=[ChartArea("mean ± s", (0.5, len(values) + 0.5), (mean - deviation, mean + deviation))],
         )  # fmt: skip
 
 
@@ -157,6 +175,12 @@ class AccuracyPrecision(Draws):
         )
         lines = [ChartLine(at.trial_name(n).capitalize(), "dots", [(e, s)]) for n, e, s in points]
         return Chart(
-            self.key, self.title, axis(error.label, error.unit), axis(scatter.label, scatter.unit), sentence,
-            lines, [ChartMark("as stated", x=0.0)], [ChartArea("permitted", (-wide, wide), (0.0, high))],
-        )  # fmt: skip
+            self.key,
+            self.title,
+            axis(error.label, error.unit),
+            y_label=axis(scatter.label, scatter.unit),
+            sentence=sentence,
+            lines=lines,
+            marks=[ChartMark("as stated", x=0.0)],
+            areas=[ChartArea("permitted", (-wide, wide), (0.0, high))],
+        )

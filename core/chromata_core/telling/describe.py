@@ -1,21 +1,10 @@
 """A method as plain data: what the method book, the planner, the bench and the command line show of it."""
 
-from collections.abc import Mapping
 from dataclasses import dataclass, field
-from typing import Literal
 
-from chromata_core.chemistry.molar_mass import formula_text
-from chromata_core.declaration.names import When
 from chromata_core.declaration.option_kinds import (
-    HOW_MANY,
-    ChoiceOption,
     ListOption,
-    NumberOption,
-    Option,
-    SubstanceOption,
 )
-from chromata_core.declaration.options import holds
-from chromata_core.declaration.schools import AGREEMENT
 from chromata_core.declaration.vocabulary import Method, Observation, Quantity, Reading, Series
 from chromata_core.engine.context import context_of
 from chromata_core.engine.numeric_pass import mean_of
@@ -26,50 +15,10 @@ from chromata_core.formula.tree import Binary, Name, Node, without
 from chromata_core.sheet.bound import Bound
 from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.effects import Effect, slip_effects, what_if
-from chromata_core.telling.explain import constants, explain, option_text, renames
+from chromata_core.telling.explain import constants, explain, renames
+from chromata_core.telling.options_told import ChoiceOut, OptionOut, options_out
 from chromata_core.telling.outcome import ResultOut, WorkedLine
 from chromata_core.telling.results import results_of
-
-
-@dataclass(frozen=True, slots=True)
-class ChoiceOut:
-    """One way to choose, with the values it gives other options."""
-
-    key: str
-    label: str
-    sets: dict[str, str]
-
-
-Group = Literal["asked", "how", "agree", "prepared"]
-
-
-@dataclass(frozen=True, slots=True)
-class OptionOut:
-    """An option to be asked for. ``kind`` is choice, number, list or substance; ``limit`` its default ±, if any.
-
-    ``group`` is the chapter of a plan in which it is asked for; ``when``: the choices of others under which it is.
-    """
-
-    kind: str
-    key: str
-    label: str
-    help: str
-    default: str
-    unit: str
-    limit: str
-    limit_label: str
-    choices: list[ChoiceOut]
-    group: Group
-    when: dict[str, list[str]] = field(default_factory=dict)
-
-
-@dataclass(frozen=True, slots=True)
-class OptionChosen:
-    """An option as it is set, in words."""
-
-    key: str
-    label: str
-    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -233,59 +182,6 @@ def told_of_trials(method: Method) -> str:
     return method.trials.agree or next(iter((*averaged, *own)), "")
 
 
-def group_of(method: Method, option: Option) -> Group:
-    """Where a plan asks for it: what is asked, how it is done, when trials agree, what is prepared."""
-    if isinstance(option, NumberOption) and option.planning:
-        return "prepared"
-    if option.key in (*AGREEMENT, HOW_MANY, method.trials.rough, "end_point_limit"):
-        return "agree"
-    return "asked" if isinstance(option, SubstanceOption) or option.key in _asking(method) else "how"
-
-
-def _asking(method: Method) -> set[str]:
-    """Options on which it depends which results there are, or which substances are chosen; and what those set."""
-    keys = {key for quantity in method.quantities if quantity.result for key in quantity.when or {}}
-    for option in method.options:
-        for choice in option.choices if isinstance(option, ChoiceOption | SubstanceOption) else ():
-            substances = {o.key for o in method.options if isinstance(o, SubstanceOption)} & choice.sets.keys()
-            keys |= {option.key} if substances else set()
-    return keys
-
-
-def options_out(method: Method) -> list[OptionOut]:
-    """The options a session may choose."""
-    return [_option(option, group_of(method, option)) for option in _offered(method)]
-
-
-def options_chosen(method: Method, options: Mapping[str, str]) -> list[OptionChosen]:
-    """The same options as they are set in resolved ``options``."""
-    asked = [o for o in _offered(method) if holds(_when(o), options)]
-    return [OptionChosen(o.key, o.label, option_text(o, options)) for o in asked]
-
-
-def _offered(method: Method) -> list[Option]:
-    return [o for o in method.all_options if not (isinstance(o, SubstanceOption | NumberOption) and o.fixed)]
-
-
-def _when(option: Option) -> When:
-    return option.when if isinstance(option, NumberOption | ListOption) else None
-
-
-def _option(option: Option, group: Group) -> OptionOut:
-    when = {key: [c] if isinstance(c, str) else [*c] for key, c in (_when(option) or {}).items()}
-    if isinstance(option, ListOption):
-        return OptionOut(
-            "list", option.key, option.label, option.help, option.default, option.unit, "", "", [], group, when
-        )
-    if isinstance(option, NumberOption):
-        return OptionOut("number", option.key, option.label, option.help, option.default, option.unit,
-                         option.limit, option.limit_label, [], group, when)  # fmt: skip
-    kind = "choice" if isinstance(option, ChoiceOption) else "substance"
-    formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
-    choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
-    return OptionOut(kind, option.key, option.label, option.help, option.default, "", "", "", choices, group)
-
-
 def parts_out(bound: Bound) -> list[PartOut]:
     """Readings and observations, in the order of the method."""
     parts, differences = [], _differences(bound)
@@ -294,17 +190,49 @@ def parts_out(bound: Bound) -> list[PartOut]:
             continue
         if isinstance(part, Observation):
             choices = [ChoiceOut(c.key, bound.worded(c.label), {}) for c in part.choices]
-            parts.append(PartOut("observation", part.key, part.label, "", "", "", part.scope, False, choices,
-                                 list(part.until), "", "seen",
-                                 asks=bool(part.right), usual=part.has_usual))  # fmt: skip
+            parts.append(
+                PartOut(
+                    "observation",
+                    part.key,
+                    part.label,
+                    unit="",
+                    role="",
+                    instrument="",
+                    scope=part.scope,
+                    optional=False,
+                    choices=choices,
+                    until=list(part.until),
+                    beside="",
+                    often="seen",
+                    asks=bool(part.right),
+                    usual=part.has_usual,
+                )
+            )
         else:
             kind = "series" if isinstance(part, Series) else "reading"
             tool = bound.instruments[part.role].slug
             beside, logged = (part.beside, part.logged) if isinstance(part, Series) else ("", "")
             shared = [difference for difference in differences if part.key in (*difference.plus, *difference.minus)]
-            parts.append(PartOut(kind, part.key, part.label, part.unit, part.role, tool, part.scope, part.optional,
-                                 [], [], beside, _often(part), logged, part.room, shared,
-                                 settles=part.settles if isinstance(part, Series) else 0))  # fmt: skip
+            parts.append(
+                PartOut(
+                    kind,
+                    part.key,
+                    part.label,
+                    unit=part.unit,
+                    role=part.role,
+                    instrument=tool,
+                    scope=part.scope,
+                    optional=part.optional,
+                    choices=[],
+                    until=[],
+                    beside=beside,
+                    often=_often(part),
+                    logged=logged,
+                    room=part.room,
+                    differences=shared,
+                    settles=part.settles if isinstance(part, Series) else 0,
+                )
+            )
     return parts
 
 
@@ -346,11 +274,16 @@ def _often(reading: Reading) -> str:
 def _quantity(bound: Bound, quantity: Quantity, signs: dict[str, str]) -> QuantityLine:
     tree = without(parse_formula(quantity.formula), {r.key for r in bound.readings if r.optional})
     return QuantityLine(
-        quantity.key, quantity.label, quantity.unit, symbol_mathml(quantity.symbol),
-        mathml(tree, lambda key: symbol_mathml(signs[key])),
-        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])}", quantity.scope, quantity.result,
-        quantity.accepted,
-    )  # fmt: skip
+        quantity.key,
+        quantity.label,
+        quantity.unit,
+        symbol=symbol_mathml(quantity.symbol),
+        formula=mathml(tree, lambda key: symbol_mathml(signs[key])),
+        plain=f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])}",
+        scope=quantity.scope,
+        result=quantity.result,
+        accepted=quantity.accepted,
+    )
 
 
 def _trials(method: Method) -> str:

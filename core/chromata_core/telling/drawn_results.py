@@ -98,9 +98,9 @@ def _of(at: Context, place: ResultPlace, drawn: Drawn) -> DrawnResult:
     reason = "The linear budget holds." if agrees else _reason(drawn, value, u)
     few = _FEW.format(budget.k) if budget.k > _WIDER else ""
     return DrawnResult(
-        quantity.key, trial, quantity.label, quantity.unit, drawn.draws, drawn.mean,
-        drawn.u, drawn.low, drawn.high,
-        agrees, f"{sentence} {reason}{few}",
+        quantity.key, trial, quantity.label, unit=quantity.unit, draws=drawn.draws, mean=drawn.mean,
+        u=drawn.u, low=drawn.low, high=drawn.high,
+        agrees=agrees, sentence=f"{sentence} {reason}{few}",
     )  # fmt: skip
 
 

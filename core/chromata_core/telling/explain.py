@@ -83,9 +83,9 @@ def worked_line(at: Context, quantity: Quantity, trial: int | None, row: int | N
     name = "" if trial is None else at.trial_name(trial).removeprefix("the ")
     name = name if row is None else f"{name} point {row + 1}".strip()
     return WorkedLine(
-        quantity.key, quantity.label, trial, name, symbol_mathml(quantity.symbol),
-        mathml(tree, lambda key: symbol_mathml(signs[key])), numbers, answer,
-        f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
+        quantity.key, quantity.label, trial, trial_name=name, symbol=symbol_mathml(quantity.symbol),
+        formula=mathml(tree, lambda key: symbol_mathml(signs[key])), numbers=numbers, answer=answer,
+        plain=f"{quantity.symbol} = {plain_text(tree, lambda key: signs[key])} = {text} = {answer.text}{unit_text}",
     )  # fmt: skip
 
 

@@ -63,8 +63,8 @@ class Trace(Draws):
         measured = ChartLine(thermometer.label, "dots", list(zip(times, values, strict=True)))
         return Chart(
             self.key, self.title, axis(clock.label, clock.unit),
-            axis(thermometer.label, thermometer.unit), f"{name}: {sentence}",
-            [measured, *self._back(at, times, values)], marks, [],
+            y_label=axis(thermometer.label, thermometer.unit), sentence=f"{name}: {sentence}",
+            lines=[measured, *self._back(at, times, values)], marks=marks, areas=[],
         )  # fmt: skip
 
     def _back(self, at: Context, times: list[float], values: list[float]) -> list[ChartLine]:
@@ -111,9 +111,9 @@ class CalibrationLine(Draws):
         lines += [ChartLine(at.trial_name(n).capitalize(), "dots", [(x, y)]) for n, x, y in unknowns]
         marks = [ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]]
         return Chart(
-            self.key, self.title, axis("Concentration", amount.unit), self.up,
-            self._sentence(at, fitted, unknowns), lines, marks,
-            [ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
+            self.key, self.title, axis("Concentration", amount.unit), y_label=self.up,
+            sentence=self._sentence(at, fitted, unknowns), lines=lines, marks=marks,
+            areas=[ChartArea("between the standards", (min(xs), max(xs)), (min(ys), max(ys)))],
         )  # fmt: skip
 
     def _given(self, at: Context, unknowns: list[tuple[int, float, float]]) -> Chart | None:
@@ -125,10 +125,15 @@ class CalibrationLine(Draws):
         ends = [(0.0, intercept), (scale.from_si((top - intercept) / slope), top)]
         dots = [ChartLine(at.trial_name(n).capitalize(), "dots", [(x, y)]) for n, x, y in unknowns]
         return Chart(
-            self.key, self.title, axis("Concentration", at.quantity(self.found).unit), self.up,
-            "The line was given." + self._read_off(at, unknowns), [ChartLine("Given line", "path", ends), *dots],
-            [ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]], [],
-        )  # fmt: skip
+            self.key,
+            self.title,
+            axis("Concentration", at.quantity(self.found).unit),
+            y_label=self.up,
+            sentence="The line was given." + self._read_off(at, unknowns),
+            lines=[ChartLine("Given line", "path", ends), *dots],
+            marks=[ChartMark(at.trial_name(n), x=x) for n, x, _ in unknowns[-1:]],
+            areas=[],
+        )
 
     def line(self, at: Context) -> Line | None:
         """The line through the standards, as it is chosen; None while there are too few."""
@@ -143,10 +148,18 @@ class CalibrationLine(Draws):
         at = next(iter(benches.values()))
         xs = [x for x, _ in points]
         return Chart(
-            self.key, f"{self.title}, all benches", axis("Concentration", at.quantity(self.found).unit), self.up,
-            f"{len(points)} standards of all benches; they scatter by s = {with_figures(fitted.s, 2)} about one line.",
-            [ChartLine("Standards", "dots", points), _drawn("Line", fitted, min(0.0, *xs), max(xs))], [], [],
-        )  # fmt: skip
+            self.key,
+            f"{self.title}, all benches",
+            axis("Concentration", at.quantity(self.found).unit),
+            y_label=self.up,
+            sentence=(
+                f"{len(points)} standards of all benches; they scatter by s = {with_figures(fitted.s, 2)} about one "
+                "line."
+            ),
+            lines=[ChartLine("Standards", "dots", points), _drawn("Line", fitted, min(0.0, *xs), max(xs))],
+            marks=[],
+            areas=[],
+        )
 
     def _standards(self, at: Context) -> list[Point]:
         if self.concentrations not in [quantity.key for quantity in at.bound.quantities]:  # the line is given
@@ -187,9 +200,9 @@ class Residuals(Draws):
         left = [(x, r) for (x, _), r in zip(points, fitted.residuals, strict=True)]
         largest = max(left, key=lambda point: abs(point[1]))
         return Chart(
-            self.key, self.title, axis("Concentration", amount.unit), "Reading − line",
-            f"The largest is {with_figures(largest[1], 2)}, at {with_figures(largest[0], 3)} {amount.unit}.",
-            [ChartLine("Residual", "bars", left)], [ChartMark("line", y=0.0)], [],
+            self.key, self.title, axis("Concentration", amount.unit), y_label="Reading − line",
+            sentence=f"The largest is {with_figures(largest[1], 2)}, at {with_figures(largest[0], 3)} {amount.unit}.",
+            lines=[ChartLine("Residual", "bars", left)], marks=[ChartMark("line", y=0.0)], areas=[],
         )  # fmt: skip
 
 
@@ -222,9 +235,15 @@ class AcrossLine(Draws):
             s, slope = with_figures(fitted.s, 2), with_figures(fitted.slope, 3)
             sentence = f"They scatter by s = {s} about their line, slope {slope}."
         return Chart(
-            self.key, title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{len(points)} point{'s' if len(points) > 1 else ''}. {sentence}", lines, [], [],
-        )  # fmt: skip
+            self.key,
+            title,
+            axis(across.label, across.unit),
+            y_label=axis(up.label, up.unit),
+            sentence=f"{len(points)} point{'s' if len(points) > 1 else ''}. {sentence}",
+            lines=lines,
+            marks=[],
+            areas=[],
+        )
 
     def line(self, at: Context) -> Line | None:
         """The line through the trials; None while there are too few."""
@@ -262,10 +281,15 @@ class Spectrum(Draws):
             f"The peak stands at {plain(peak, 0)} {across.unit}." if peak is not None else "The peak is not passed yet."
         )
         return Chart(
-            self.key, self.title, axis(across.label, across.unit), axis(up.label, up.unit),
-            f"{len(points)} points. {sentence}",
-            [ChartLine(up.label, "line", points)], [ChartMark("peak", x=peak)] if peak is not None else [], [],
-        )  # fmt: skip
+            self.key,
+            self.title,
+            axis(across.label, across.unit),
+            y_label=axis(up.label, up.unit),
+            sentence=f"{len(points)} points. {sentence}",
+            lines=[ChartLine(up.label, "line", points)],
+            marks=[ChartMark("peak", x=peak)] if peak is not None else [],
+            areas=[],
+        )
 
 
 def _line(points: list[Point], through_origin: bool = False) -> Line | None:

@@ -112,8 +112,14 @@ def drawn(label: str, unit: str, means: Sequence[tuple[str, float]]) -> tuple[Ch
     rough = "" if len(means) >= _ROUGH else f" The limits are rough: they come from {len(means)} values."
     marks = [ChartMark("middle", y=charted.centre), ChartMark("3σ", y=charted.upper), ChartMark("3σ", y=charted.lower)]
     chart = Chart(
-        "over-time", f"{label} over time", "", axis("Mean", unit), sentence + rough,
-        [ChartLine(label, "line", [(float(n), value) for n, (_, value) in enumerate(means, 1)])], marks, [],
+        "over-time",
+        f"{label} over time",
+        "",
+        y_label=axis("Mean", unit),
+        sentence=sentence + rough,
+        lines=[ChartLine(label, "line", [(float(n), value) for n, (_, value) in enumerate(means, 1)])],
+        marks=marks,
+        areas=[],
         ticks=[(float(n), when) for n, (when, _) in enumerate(means, 1)],
-    )  # fmt: skip
+    )
     return replace(chart, plot=lay_out(chart)), signals

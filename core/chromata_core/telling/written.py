@@ -45,7 +45,9 @@ def _reading(at: Context, place: Place, findings: list[Finding]) -> ReadingOut:
         typed = at.bound.typed[place]
         shown = Shown(plain(typed.value, typed.decimals), 1, part.unit)
     beside = part.beside if isinstance(part, Series) else ""
-    return ReadingOut(part.key, part.label, place.trial, place.row, shown, _level_at(findings, place), beside)
+    return ReadingOut(
+        part.key, part.label, place.trial, index=place.row, shown=shown, level=_level_at(findings, place), beside=beside
+    )
 
 
 def quantities_of(at: Context, trial: int | None) -> list[QuantityOut]:

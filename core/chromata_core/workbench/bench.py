@@ -163,8 +163,8 @@ class WorkedBench:
         pieces, read = drawn(station.things()), station.reading is not None or station.watched
         return WorkedView(
             station.title, WIDTH, station.high,
-            [piece for piece in pieces if isinstance(piece, Shape)],
-            [piece for piece in pieces if isinstance(piece, Words)],
-            station.tool, station.shows() if read else "", station.eye, station.controls(),
-            station.said or station.looks(),
+            shapes=[piece for piece in pieces if isinstance(piece, Shape)],
+            words=[piece for piece in pieces if isinstance(piece, Words)],
+            tool=station.tool, shows=station.shows() if read else "", eye=station.eye, controls=station.controls(),
+            said=station.said or station.looks(),
         )  # fmt: skip

@@ -39,7 +39,7 @@ def _svg(plot: Plot, colour: str) -> SafeString:
         *(_stroke(left, y, right, y, _RULE, 0.6) for y in plot.rules),
         _stroke(left, base, right, base, _SOFT, 0.6),
         *(_line(line, colour) for line in sorted(plot.lines, key=lambda line: not line.beside)),
-        *(_stroke(mark.x1, mark.y1, mark.x2, mark.y2, _INK, 1, "4 3") for mark in plot.marks),
+        *(_stroke(mark.x1, mark.y1, mark.x2, y2=mark.y2, ink=_INK, width=1, dash="4 3") for mark in plot.marks),
         *(_words(text) for text in plot.texts),
     ]  # fmt: skip
     body = format_html_join("", "{}", ((part,) for part in parts))
@@ -95,7 +95,16 @@ def _names(lines: list[PlotLine], colour: str) -> SafeString:
 def _sample(line: PlotLine) -> PlotLine:
     across = [(15.0, 3.0)] if line.style in ("bars", "dots") else [(5.0, 5.0), (25.0, 5.0)]
     style = "bars" if line.style == "bars" else line.style
-    return PlotLine(line.label, style, line.number, across, [], 10.0, min(line.size, 5.0), line.beside)
+    return PlotLine(
+        line.label,
+        style,
+        line.number,
+        points=across,
+        values=[],
+        foot=10.0,
+        size=min(line.size, 5.0),
+        beside=line.beside,
+    )
 
 
 def _table(square: Square) -> SafeString:

@@ -66,4 +66,14 @@ TEMPERATURES = (
              errors=(OwnError("Scatter of the trace", "u_trace", "normal", freedom="nu_trace"),)),
 )  # fmt: skip
 CHANGE = Quantity("dT", "Change of temperature", "T_2 - T_1", "K", "ΔT")
-TRACE = Trace("trace", "Temperature trace", "t", "Temp", "t_mix", "t_settled", "T_1", "T_2", {"peak": "extrapolated"})
+TRACE = Trace(
+    "trace",
+    "Temperature trace",
+    "t",
+    temperatures="Temp",
+    mixed="t_mix",
+    settled="t_settled",
+    before="T_1",
+    after="T_2",
+    drawn_back={"peak": "extrapolated"},
+)

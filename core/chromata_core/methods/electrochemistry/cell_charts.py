@@ -31,12 +31,12 @@ class PairsOfMetals(Draws):
             if not asked_still(at, at.last_try(n))
         )
         return Chart(
-            self.key, self.title, "", "V", f"Cathode over anode: {poles}." if poles else "",
-            [
+            self.key, self.title, "", y_label="V", sentence=f"Cathode over anode: {poles}." if poles else "",
+            lines=[
                 ChartLine("Measured", "bars", [(float(n), volts) for n, _, volts in done]),
                 ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair in planned]),
             ],
-            [], [],
+            marks=[], areas=[],
             ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair in planned],
         )  # fmt: skip
 
@@ -60,9 +60,9 @@ class LadderOfHalfCells(Draws):
         sentence = ", ".join(f"{metal} {plain(shown[metal], 3)}" for metal in order)
         fit = f" The pairs fit it within {plain(ladder.s, 3)} V." if len(ladder.residuals) >= len(order) else ""
         return Chart(
-            self.key, self.title, "", "V against the standard hydrogen electrode", f"From above: {sentence} V.{fit}",
-            [ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
-            [], [], ticks=[(1.0, "measured here"), (2.0, "standard values")],
+            self.key, self.title, "", y_label="V against the standard hydrogen electrode", sentence=f"From above: {sentence} V.{fit}",
+            lines=[ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
+            marks=[], areas=[], ticks=[(1.0, "measured here"), (2.0, "standard values")],
         )  # fmt: skip
 
     def statistics(self, at: Context) -> list[Statistic]:
@@ -102,7 +102,7 @@ class PairResiduals(Draws):
         left = [(float(n), value) for n, value in enumerate(ladder.residuals.values(), 1)]
         (plus, minus), off = max(ladder.residuals.items(), key=lambda item: abs(item[1]))
         return Chart(
-            self.key, self.title, "", "measured − ladder, V", f"The largest is {plain(off, 3)} V, {plus}–{minus}.",
-            [ChartLine("Residual", "bars", left)], [ChartMark("ladder", y=0.0)], [],
+            self.key, self.title, "", y_label="measured − ladder, V", sentence=f"The largest is {plain(off, 3)} V, {plus}–{minus}.",
+            lines=[ChartLine("Residual", "bars", left)], marks=[ChartMark("ladder", y=0.0)], areas=[],
             ticks=[(float(n), f"{a}–{b}") for n, (a, b) in enumerate(ladder.residuals, 1)],
         )  # fmt: skip

@@ -29,7 +29,7 @@ class OverRange(Looks):
                 yield Finding(
                     "over-range", "stop", "A 1 alone means over range.", "It is no potential of 1 V.",
                     "Turn the meter to the next larger range and read again.",
-                    place.key, place.trial, place.row, word="Which range is it on?",
+                    key=place.key, trial=place.trial, index=place.row, word="Which range is it on?",
                 )  # fmt: skip
 
 
@@ -51,7 +51,7 @@ class ReversedLeads(Looks):
             yield Finding(
                 "reversed", "look", f"{typed.text} {at.instrument(self.reading).unit} has the other sign than {plus} against {minus} should.",
                 "The leads are reversed, or a metal is not the one its label says.",
-                f"Red lead to {plus}, black to {minus}; look at both metals, then read again.", self.reading, trial,
+                f"Red lead to {plus}, black to {minus}; look at both metals, then read again.", key=self.reading, trial=trial,
                 word=f"Where is your red lead? And is that really {plus}?",
             )  # fmt: skip
 
@@ -74,7 +74,7 @@ class BadContact(Looks):
         yield Finding(
             "bad-contact", "repeat", f"{METALS[plus].capitalize()}–{METALS[minus]} disagrees with all the other pairs.",
             f"The path through the others leads elsewhere; it stands {plain(off, 3)} V off the ladder.",
-            "Sand both metals, renew the bridge, clips clear of the liquid; read again.", self.reading, trial,
+            "Sand both metals, renew the bridge, clips clear of the liquid; read again.", key=self.reading, trial=trial,
             word="Show me how the clip holds the metal.",
         )  # fmt: skip
 

@@ -39,7 +39,17 @@ class SquareOfPairs(Draws):
             f"Red in the row, black in the column: {reading.label.lower()}, {reading.unit}, and the metal that is the "
             "cathode (+). The other way round, pale: the standard value, and how far off."
         )
-        return Chart(self.key, self.title, "", reading.unit, sentence, [], [], [], square=square)
+        return Chart(
+            self.key,
+            self.title,
+            "",
+            y_label=reading.unit,
+            sentence=sentence,
+            lines=[],
+            marks=[],
+            areas=[],
+            square=square,
+        )
 
     def _cells(
         self, at: Context, trial: int, pair: MetalPair, metals: list[str], findings: list[Finding]
@@ -53,13 +63,13 @@ class SquareOfPairs(Draws):
         level = worst.level if worst else "keep"
         volts = at.read_in("V", self.reading, trial)
         if typed is None or volts is None:
-            read = SquareCell(row, column, trial, None, "", name, level)
+            read = SquareCell(row, column, trial, shown=None, note="", name=name, level=level)
             return read, SquareCell(column, row, trial, standard, "", f"Standard value of {name}", expected=True)
         percent = (volts - pair.potential) / pair.potential * 100 if pair.potential else 0.0
         off = f"{'+' if percent >= 0.5 else ''}{plain(percent, 0)} %"
         pole = "" if asked_still(at, trial) else f"{pair.plus if volts >= 0 else pair.minus} +"
         read = SquareCell(
-            row, column, trial, Shown(typed.text, 1, tool.unit), pole,
-            f"{name}: {typed.text}", level, trial in at.computed.voided,
+            row, column, trial, shown=Shown(typed.text, 1, tool.unit), note=pole,
+            name=f"{name}: {typed.text}", level=level, void=trial in at.computed.voided,
         )  # fmt: skip
         return read, SquareCell(column, row, trial, standard, off, f"Standard value of {name}", expected=True)

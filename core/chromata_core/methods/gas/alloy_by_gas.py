@@ -190,7 +190,7 @@ METHOD = Method(
               "Set the stopper with the clamp closed, then open it and let the water come to rest."),
         Fault("metal-left", "Metal stuck in the vial", {"m_out": "x * 0.97", "V_out": "x * 0.97"}, "Grey bits are left in the vial.", "Shake until nothing is left."),
     ),
-    charts=(Between("range", "What this mass can give", "n", "w_t", "n_low", "n_high", "zinc and aluminium together"),),
+    charts=(Between("range", "What this mass can give", "n", share="w_t", low="n_low", high="n_high", mixture="zinc and aluminium together"),),
     targets=(
         Target("Pure zinc for the wanted gas", "V_wanted * p_s / (R * T_s) * M_Zn", "g", "with 22.414 L/mol; 22.4 makes 0.584 g of 200 mL"),
         Target("Pure aluminium for the wanted gas", "V_wanted * p_s / (R * T_s) * 2 * M_Al / 3", "g", "with 22.414 L/mol; 22.4 makes the same 0.161 g of 200 mL"),

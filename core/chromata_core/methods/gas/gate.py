@@ -57,14 +57,23 @@ class GateOpen(Looks):
             return
         amount = at.said(gate.until.quantity, value)
         if gate.until.good(at, None):
-            yield Finding("gate", "keep", f"{amount}: as predicted. Go on.", "", "", self.last, None, len(readings))
+            yield Finding(
+                "gate",
+                "keep",
+                f"{amount}: as predicted. Go on.",
+                "",
+                "",
+                key=self.last,
+                trial=None,
+                index=len(readings),
+            )
             return
         over = gate.until.met(at, gate.key, None)
         do = "The plan goes on: say in the conclusion that it never came out." if over else self.do
         yield Finding(
             "gate", "look" if over else "repeat", f"{amount} of what was predicted.",
             f"{self.why} {at.number(gate.until.low)} to {at.number(gate.until.high)} % is asked for.", do,
-            self.last, None, len(readings), word="Show me the joints, and the clamp.",
+            key=self.last, trial=None, index=len(readings), word="Show me the joints, and the clamp.",
         )  # fmt: skip
 
 
@@ -103,6 +112,6 @@ class Between(Draws):
         )
         ends = ChartLine("Mixtures", "path", [(low, 0.0), (high, 100.0)])
         return Chart(
-            self.key, self.title, axis(amount.label, amount.unit), axis(share.label, share.unit), sentence, [ends, *lines],
-            [ChartMark("least", x=low), ChartMark("most", x=high)], [ChartArea("possible", (low, high), (0.0, 100.0))],
+            self.key, self.title, axis(amount.label, amount.unit), y_label=axis(share.label, share.unit), sentence=sentence, lines=[ends, *lines],
+            marks=[ChartMark("least", x=low), ChartMark("most", x=high)], areas=[ChartArea("possible", (low, high), (0.0, 100.0))],
         )  # fmt: skip

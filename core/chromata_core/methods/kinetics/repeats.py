@@ -59,6 +59,6 @@ class Repeats(Looks):
                 "repeats-apart", "look" if over else "repeat",
                 f"{readings[-2].text} and {readings[-1].text} are too far apart.",
                 f"Two runs of the same kind must lie within {at.number(rule.within)} %.",
-                "Say so in the conclusion." if over else "Make another run.", rule.of, trial, len(readings),
+                "Say so in the conclusion." if over else "Make another run.", key=rule.of, trial=trial, index=len(readings),
                 word="Were both tubes at the same temperature? Once more.",
             )  # fmt: skip

@@ -260,7 +260,14 @@ CHECKS: tuple[Check, ...] = (
 )  # fmt: skip
 CHARTS: tuple[Drawing, ...] = (
     CalibrationLine(
-        "line", "Calibration line", "c_std", "A_s", "A_0", "c_x", "Absorbance", ("a_line", "b_line", "A_top")
+        "line",
+        "Calibration line",
+        "c_std",
+        signals="A_s",
+        unknown="A_0",
+        found="c_x",
+        up="Absorbance",
+        given=("a_line", "b_line", "A_top"),
     ),
     Residuals("residuals", "What is left over", "c_std", "A_s"),
 )

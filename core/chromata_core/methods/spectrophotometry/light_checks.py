@@ -48,7 +48,7 @@ class TooEarly(Looks):
             yield Finding(
                 "not-warm", "look", f"The lamp was {left:.0f} min short of its warm-up.",
                 "Until then the zero drifts.", "Read the blank again after the warm-up, then the standards.",
-                    place.key, place.trial, place.row,
+                    key=place.key, trial=place.trial, index=place.row,
                 word="When was the instrument switched on?",
             )  # fmt: skip
 
@@ -73,7 +73,7 @@ class BlankStale(Looks):
                         "blank-stale", "look", f"{(time - before[-1]) / _MINUTE:.0f} min since the blank.",
                         "The zero drifts during a break.",
                         "Put the blank in, zero again, then read this one again.",
-                    place.key, place.trial, place.row,
+                    key=place.key, trial=place.trial, index=place.row,
                     )  # fmt: skip
 
 
@@ -95,7 +95,7 @@ class OverFull(Looks):
                 yield Finding(
                     "over-full", "stop", f"{typed.text} %T is more light than through the blank.",
                     "The blank was not set, or is darker than the sample.", "Zero on the blank again.",
-                    place.key, place.trial, place.row,
+                    key=place.key, trial=place.trial, index=place.row,
                     word="What does it show with the blank in?",
                 )  # fmt: skip
 
@@ -123,7 +123,7 @@ class Pale(Looks):
                     else "Look whether the right cuvette is in; make it stronger if it is."
                 )
                 what = f"Absorbance {with_figures(value, 3)} is read badly."
-                yield Finding("pale", "look", what, why, do, self.signal, trial, index)
+                yield Finding("pale", "look", what, why, do, key=self.signal, trial=trial, index=index)
 
 
 @dataclass(frozen=True, slots=True)
@@ -143,7 +143,7 @@ class NotRising(Looks):
                 yield Finding(
                     "not-rising", "stop", f"Standard {index + 1} does not follow the one before.",
                     "What is stronger absorbs more: two standards, or two cuvettes, may be exchanged.",
-                    "Look at the labels by colour, read both again.", self.signal, None, index + 1,
+                    "Look at the labels by colour, read both again.", key=self.signal, trial=None, index=index + 1,
                     word="Hold the two against the light: which is darker?",
                 )  # fmt: skip
                 return
@@ -169,8 +169,8 @@ class Bow(Looks):
         if bent:
             yield Finding(
                 "bow", "look", "The residuals bow.", "The absorbance no longer follows the concentration in a line.",
-                "Leave the strongest standards out of the plan next time, or read below 1.0.", self.signal, None,
-                len(points),
+                "Leave the strongest standards out of the plan next time, or read below 1.0.", key=self.signal, trial=None,
+                index=len(points),
             )  # fmt: skip
 
 
@@ -193,7 +193,7 @@ class ZeroLine(Looks):
             yield Finding(
                 "not-through-zero", "look", "The standards' own line does not go through zero.",
                 "Forcing it there bends every result; the blank may not be the standards' solvent.",
-                "Use the line with intercept, or look at the blank.", self.signal, None, len(points),
+                "Use the line with intercept, or look at the blank.", key=self.signal, trial=None, index=len(points),
             )  # fmt: skip
 
 
@@ -229,7 +229,7 @@ class OffTheLine(Looks):
                 yield Finding(
                     "dilution-unwritten", "stop", "It was read again and lies inside, but no dilution is written.",
                     "The result is that of the diluted solution.", "Write how much was taken and made up to.",
-                    self.signal, trial, len(readings), word="How much of it did you take, and into which flask?",
+                    key=self.signal, trial=trial, index=len(readings), word="How much of it did you take, and into which flask?",
                 )  # fmt: skip
 
     def _outside(self, at: Context, trial: int, index: int, value: float) -> Finding:
@@ -239,14 +239,14 @@ class OffTheLine(Looks):
             return Finding(
                 "below-line", "repeat", f"{text} is below the weakest standard, {with_figures(min(ys), 3)}.",
                 "There the line was not measured.", "Make a weaker standard, or take more of the sample.",
-                self.signal, trial, index, word="Is this the right cuvette?",
+                key=self.signal, trial=trial, index=index, word="Is this the right cuvette?",
             )  # fmt: skip
         factor = self._factor(xs, ys, value)
         return Finding(
             "above-line", "repeat", f"{text} is above the strongest standard, {with_figures(max(ys), 3)}.",
             "There the line was not measured.",
             f"Dilute 1 in {factor}: write how much you take and what it is made up to, then read again.",
-            self.signal, trial, index, word=f"Dilute it 1 in {factor} and read again.",
+            key=self.signal, trial=trial, index=index, word=f"Dilute it 1 in {factor} and read again.",
         )  # fmt: skip
 
     @staticmethod

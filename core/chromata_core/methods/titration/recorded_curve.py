@@ -94,7 +94,7 @@ class AgainstTheTrend(Looks):
                     yield Finding(
                         f"{self.value}-trend", "look", f"This reading goes back by {with_figures(back, 2)}.",
                         "The curve goes one way only; it may not have settled, or a digit is wrong.",
-                        "Wait until it stands still and read again.", self.value, trial, place + 1,
+                        "Wait until it stands still and read again.", key=self.value, trial=trial, index=place + 1,
                     )  # fmt: skip
 
 
@@ -118,7 +118,7 @@ class CoarseAtJump(Looks):
             yield Finding(
                 "coarse-jump", "look", f"The step at the jump was {plain(2 * half, 2)} mL.",
                 f"The end point is only known to ± {plain(half, 2)} mL, half a step.",
-                f"In the next one go over to {plain(fine, 2)} mL as soon as the slope rises.", self.volume, trial,
+                f"In the next one go over to {plain(fine, 2)} mL as soon as the slope rises.", key=self.volume, trial=trial,
             )  # fmt: skip
 
 
@@ -145,9 +145,9 @@ class TitrationCurve(Draws):
         sentence = f"end point at {plain(end, 2)} mL." if end is not None else "the jump is not passed yet."
         slope = self._slope(volumes, values)
         return Chart(
-            self.key, self.title, "Burette, mL", axis(signal.label, signal.unit),
-            f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {sentence}",
-            [ChartLine(signal.label, "line", list(zip(volumes, values, strict=True))), *slope], marks, [],
+            self.key, self.title, "Burette, mL", y_label=axis(signal.label, signal.unit),
+            sentence=f"{at.trial_name(trial).capitalize()}, {len(volumes)} points; {sentence}",
+            lines=[ChartLine(signal.label, "line", list(zip(volumes, values, strict=True))), *slope], marks=marks, areas=[],
             right_label=f"Slope, {signal.unit or 'pH'}/mL" if slope else "",
         )  # fmt: skip
 
