@@ -81,7 +81,7 @@ class Minutes(TestCase):
             pace: [f.code for f in evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=pace)).findings]
             for pace in (1, 60)
         }
-        self.assertEqual(["not-warm" in codes for codes in codes.values()], [True, False], codes)
+        self.assertEqual(["not-warm" in shown for shown in codes.values()], [True, False], codes)
         warm = _step(evaluate(declared, Sheet(plan, {}, written, opened=opened, pace=60)), "warmup")
         self.assertEqual((warm.wait_seconds, warm.begun), (20, opened))
 

@@ -41,7 +41,7 @@ class OnePiece(TestCase):
         def shared(slug: str) -> set[str]:
             tools = {"pipette": slug, "dilution_pipette": slug}
             inputs = inputs_of(bind(light, Sheet({}, tools, given, {"own-1": own})), {})
-            first, second = (inputs[given.place] for given in given)
+            first, second = (inputs[row.place] for row in given)
             return {source.label for source, _ in first.sources} & {
                 source.label for source, _ in second.sources if source.id in {other.id for other, _ in first.sources}
             }

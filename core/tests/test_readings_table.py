@@ -70,7 +70,7 @@ class Shapes(TestCase):
             back = read_table(bound, rows)
             with self.subTest(declared.slug):
                 self.assertEqual([row for row in back.rows if row.problem], [])
-                self.assertEqual(places(back), [(given.key, given.trial, given.index, given.text) for given in given])
+                self.assertEqual(places(back), [(row.key, row.trial, row.index, row.text) for row in given])
 
     def test_a_series_below_its_heads(self) -> None:
         bound = bind(method("potentiometric-titration"), Sheet())

@@ -32,13 +32,13 @@ def baths(benches: int, **options: str) -> Timetable:
 
 def holds(test: TestCase, problem: Problem, placed: Sequence[Placed]) -> None:
     """All that turns have to keep: each once, nobody twice at a time, places, settings, what comes first."""
-    visits = Counter((placed.bench, placed.equipment, placed.value) for placed in placed)
+    visits = Counter((turn.bench, turn.equipment, turn.value) for turn in placed)
     wanted = {
         (b, e, v) for b in problem.benches for e, equipment in enumerate(problem.equipment) for v in equipment.values
     }
     test.assertEqual((set(visits), set(visits.values()) or {1}), (wanted, {1}))
     for bench in problem.benches:
-        mine = sorted((placed.start, placed.end) for placed in placed if placed.bench == bench)
+        mine = sorted((turn.start, turn.end) for turn in placed if turn.bench == bench)
         test.assertTrue(all(before[1] <= after[0] for before, after in pairwise(mine)), mine)
     for place, equipment in enumerate(problem.equipment):
         for piece in range(equipment.pieces):

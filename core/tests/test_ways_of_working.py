@@ -50,7 +50,7 @@ class Bench:
 def from_example(slug: str, options: Mapping[str, str], last: int = 99) -> list[Read]:
     """The worked example's readings under these options, of the trials up to ``last``."""
     given = example_sheet(method(slug), resolve_options(method(slug), options)).given
-    return [(given.key, given.trial, given.index, given.text) for given in given if (given.trial or 0) <= last]
+    return [(row.key, row.trial, row.index, row.text) for row in given if (row.trial or 0) <= last]
 
 
 class WaysOfWorking(TestCase):
@@ -235,7 +235,7 @@ class WaysOfWorking(TestCase):
             options = {"energies": "kJ", "burned_by": burned}
             reports.append(self.finished(Bench("food-calorimetry", options, from_example("food-calorimetry", options))))
         self.assertEqual({r.results[0].unit for r in reports}, {"kJ/g"})
-        pair = next(beside for beside in beside(*reports, "Cashew") if beside.key == "e")
+        pair = next(line for line in beside(*reports, "Cashew") if line.key == "e")
         self.assertIn("less than Cashew", pair.sentence)
 
     @practice(WAYS[13])

@@ -65,7 +65,7 @@ def _rows(sessions: Collection[Session], section: Section | None) -> dict[str, A
         row.update(_of_today(by_key[row["id"]]))
     broken = [bench.pk for bench in _begun(sessions) if not _whole(bench)]
     declared = [row for row in kinds["session"] if row["declared"]]
-    sections = {section.pk: section for section in (*([section] if section else ()), *(s.section for s in sessions))}
+    sections = {every.pk: every for every in (*([section] if section else ()), *(s.section for s in sessions))}
     people = Person.objects.filter(pk__in=people_in(kinds)) | (section.roster if section else Person.objects.none())
     return {
         "sections": [{"id": str(value.pk), "name": value.name, "term": value.term} for value in sections.values()],

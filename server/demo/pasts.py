@@ -251,5 +251,5 @@ def _cross(section: Section, start: datetime) -> None:
 
 
 def _as_csv(written: list[Written]) -> str:
-    rows = [f"{written.key},{'' if written.trial is None else written.trial},,{written.text}" for written in written]
+    rows = [f"{reading.key},{'' if reading.trial is None else reading.trial},,{reading.text}" for reading in written]
     return "\n".join(("key,trial,index,text", *rows))

@@ -50,7 +50,7 @@ def around(session: Session) -> Around:
     placed = session.benches.filter(team__isnull=False).order_by("team__name")
     for bench, name in placed.values_list("pk", "team__name"):
         teams[bench].append(name)
-    parts = [PartOf(session.pk, session.title) for session in together(session)]
+    parts = [PartOf(part.pk, part.title) for part in together(session)]
     return Around(teams, session_card(session), remarks_on(session), parts, turns_told(session))
 
 

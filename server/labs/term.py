@@ -93,7 +93,7 @@ def session_plan(session: Session, person: Person) -> SessionPlan:
     places = places_of(session.benches.prefetch_related("team").select_related("sample"))
     return SessionPlan(
         card=session_line(session),
-        together=[PartOf(session.pk, session.title) for session in together(session)],
+        together=[PartOf(part.pk, part.title) for part in together(session)],
         draft=PlanDraft(
             session.section_id,
             list(session.guests.values_list("pk", flat=True)),

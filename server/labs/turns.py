@@ -73,7 +73,7 @@ def turns_told(session: Session) -> dict[int, list[TargetOut]]:
     if planned is None:
         return turns
     problem, placed = planned
-    for turn in sorted((placed for placed in placed if placed.piece != FREE), key=lambda placed: placed.start):
+    for turn in sorted((taken for taken in placed if taken.piece != FREE), key=lambda placed: placed.start):
         equipment = problem.equipment[turn.equipment]
         value = f", {turn.value} {equipment.unit}" if equipment.unit else ""
         at = timezone.localtime(turns_begin(session) + timedelta(minutes=turn.start))

@@ -84,7 +84,5 @@ def _lines(text: str, file: bytes, file_name: str, notes: list[str]) -> tuple[li
 def _of_sheet_file(text: str) -> list[Line]:
     """A sheet file of ours as a table; of the rest of it, the plan, nothing is taken."""
     given = read_sheet(text).sheet.given
-    rows = [
-        [given.key, *("" if n is None else str(n) for n in (given.trial, given.index)), given.text] for given in given
-    ]
+    rows = [[row.key, *("" if n is None else str(n) for n in (row.trial, row.index)), row.text] for row in given]
     return list(enumerate([list(COLUMNS), *rows]))

@@ -24,7 +24,7 @@ def prep_sheet_pdf(session: Session) -> bytes:
         "session": session_card(session), "day": day_of(session), "begins": timezone.localtime(session.starts_at),
         "benches": session.benches.values("number").distinct().count(), "solutions": to_make(session),
         "weighed": weighed_for(session), "pieces": to_set_out(session), "timetables": timetables_of(session),
-        "switched_on": [(_local(to_switch_on.at), to_switch_on.text) for to_switch_on in to_switch_on(session)],
+        "switched_on": [(_local(appliance.at), appliance.text) for appliance in to_switch_on(session)],
     }  # fmt: skip
     return pdf_of("preparation/prep_sheet.html", shown)
 

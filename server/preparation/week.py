@@ -85,32 +85,32 @@ def _solutions(session: Session, shelf: Shelf | None) -> list[WeekLine]:
 def _pieces(session: Session) -> list[WeekLine]:
     return [
         WeekLine(
-            to_set_out.key,
-            to_set_out.name,
-            f"× {to_set_out.needed}",
+            piece.key,
+            piece.name,
+            f"× {piece.needed}",
             lead="",
             earliest="",
-            ready=to_set_out.ready,
+            ready=piece.ready,
             made=False,
-            lacks=[to_set_out.short] if to_set_out.short else [],
+            lacks=[piece.short] if piece.short else [],
         )
-        for to_set_out in to_set_out(session)
+        for piece in to_set_out(session)
     ]
 
 
 def _switched_on(session: Session) -> list[WeekLine]:
     return [
         WeekLine(
-            to_switch_on.key,
-            to_switch_on.text,
-            f"{timezone.localtime(datetime.fromisoformat(to_switch_on.at)):%H:%M}",
+            appliance.key,
+            appliance.text,
+            f"{timezone.localtime(datetime.fromisoformat(appliance.at)):%H:%M}",
             lead="",
             earliest="",
-            ready=to_switch_on.ready,
+            ready=appliance.ready,
             made=False,
             lacks=[],
         )
-        for to_switch_on in to_switch_on(session)
+        for appliance in to_switch_on(session)
     ]
 
 

@@ -158,7 +158,7 @@ def _search(problem: Problem, seconds: float, least: int, known: Solved | None) 
         placed = _placed(solver, problem, waves)
     # Waves that begin together bind nobody only where each piece has one place: else what they prove is of waves alone.
     alone = not problem.sizes and all(equipment.places == 1 for equipment in problem.equipment)
-    end = max(placed.end for placed in placed)  # who leaves benches free sooner may have ended sooner, too
+    end = max(turn.end for turn in placed)  # who leaves benches free sooner may have ended sooner, too
     return Solved(tuple(placed), end, bound if alone else least)
 
 

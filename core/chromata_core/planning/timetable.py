@@ -81,7 +81,7 @@ def timetables(bound: Bound, benches: int) -> list[Timetable]:
 def solved_at_once(problem: Problem) -> Solved:
     """Turns without a search: often the best there are, and then proven by what none can undercut."""
     placed = turns_at_once(problem)
-    return Solved((*problem.done, *placed), max((placed.end for placed in placed), default=0), least_minutes(problem))
+    return Solved((*problem.done, *placed), max((turn.end for turn in placed), default=0), least_minutes(problem))
 
 
 def minutes_at_once(problem: Problem) -> int:
@@ -150,7 +150,7 @@ def _sentence(problem: Problem, solved: Solved, wait: int) -> str:
 
 
 def _wait(placed: Sequence[Placed], bench: int) -> int:
-    mine = sorted((placed.start, placed.end) for placed in placed if placed.bench == bench)
+    mine = sorted((turn.start, turn.end) for turn in placed if turn.bench == bench)
     return max((after[0] - before[1] for before, after in pairwise(mine)), default=0)
 
 
@@ -161,7 +161,7 @@ def _lanes(problem: Problem, placed: Sequence[Placed], place: int, equipment: Eq
     lanes = []
     for piece, name in names.items():
         here = sorted(
-            (placed for placed in placed if (placed.equipment, placed.piece) == (place, piece)),
+            (turn for turn in placed if (turn.equipment, turn.piece) == (place, piece)),
             key=lambda turn: (turn.start, turn.value, turn.bench),
         )
         turns = [

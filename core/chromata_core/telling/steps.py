@@ -149,6 +149,6 @@ def _offer(at: Context, part: Reading | Observation | None, trial: int | None, i
     typed = at.bound.series(part.key, trial)
     if len(typed) < 2 or index != len(typed) + 1:
         return ""
-    tool, (before, last) = at.instrument(part.key), (typed.value for typed in typed[-2:])
+    tool, (before, last) = at.instrument(part.key), (shown.value for shown in typed[-2:])
     following = last + (last - before)
     return f"{following:.{tool.decimals}f}" if last < following <= Decimal(tool.high) else ""

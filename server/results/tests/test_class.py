@@ -28,7 +28,7 @@ class TheClass(Room):
     def test_every_bench_beside_the_accepted_value(self) -> None:
         page = self.page()
         [result] = [result for result in page["results"] if result["key"] == "c_s"]
-        self.assertEqual([result["bench"] for result in result["comparison"]["products"][0]["results"]], [1, 2])
+        self.assertEqual([row["bench"] for row in result["comparison"]["products"][0]["results"]], [1, 2])
         self.assertAlmostEqual(result["comparison"]["products"][0]["accepted"], float(TRUE))
         self.assertEqual([bench["number"] for bench in page["benches"]], [1, 2])
 
