@@ -7,6 +7,7 @@ import numpy as np
 from scipy.optimize import brentq
 
 from chromata_core.curves.end_point import (
+    NERNST_SLOPE,
     Points,
     Read,
     by_first_derivative,
@@ -14,6 +15,7 @@ from chromata_core.curves.end_point import (
     derivatives,
     gran,
     gran_from_start,
+    gran_redox,
     gran_strong,
     steepest,
     step_at_jump,
@@ -155,6 +157,20 @@ class Cubic(TestCase):
             for v, first, second in np.hstack([derived.volumes, derived.first, derived.second]).tolist():
                 self.assertAlmostEqual(first * scale, 6 * v / scale - 1, places=8)
                 self.assertAlmostEqual(second * scale**2, 6, places=8)
+
+
+class Redox(TestCase):
+    def test_an_oxidant_that_takes_one_electron(self) -> None:
+        """Iron(II) by cerium(IV), equivalence after 20.00 mL on a burette that began at 0.50: before it
+        E = 0.77 V + k·log(V/(20 − V)), after it 1.70 V + k·log((V − 20)/20), k = 0.05916 V (25 °C, handbooks).
+        """
+        added = np.array([0.01, *np.arange(1.0, 20.0, 1.0), 19.9, 20.1, 21.0, 22.0])
+        before = 0.77 + 0.05916 * np.log10(added / np.where(added < 20, 20 - added, 1))
+        after = 1.70 + 0.05916 * np.log10(np.where(added > 20, added - 20, 1) / 20)
+        potentials = np.where(added < 20, before, after)
+        volumes = 0.5 + np.where(added == 0.01, 0.0, added)
+        self.assertAlmostEqual(gran_redox(volumes[:, None], potentials[:, None]).item(), 20.5, places=3)
+        self.assertAlmostEqual(NERNST_SLOPE, 0.05916, places=5)
 
 
 class StrongAcid(TestCase):

@@ -24,6 +24,11 @@ class StrictUnits(TestCase):
             with self.assertRaisesRegex(UnitError, named):
                 conversion(source, target)
 
+    def test_what_no_instrument_shows_is_refused_either_way(self) -> None:
+        for text in ("µg^4·µL^4", "µg^-4·µL^-4"):  # 10⁻⁷² and 10⁷²
+            with self.assertRaisesRegex(UnitError, "far outside"):
+                unit(text)
+
     def test_a_tower_of_powers_is_refused_at_once(self) -> None:
         for text in ("1 mL^9^9^9", "mL^9^9^9", "mL**9**9**9**9", "mL^999", "mL^99", "g" * 4000, "((((g))))",
                      "mL^1e9", "g//s", "/s", "·", "J/mol·K", "__import__('os')", "lambda", "9**9**9**9", "mL^²",
