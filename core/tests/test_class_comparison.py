@@ -58,6 +58,7 @@ class Products(TestCase):
             assert comparison
             return comparison.sentence
 
+        self.assertIn("The class reads 2.0 % high, more than chance does (t, p = 0.00083)", said(1.021, 1.020, 1.019))
         self.assertIn("Closest: bench 2, 1.0 % from the accepted value.", said(1.02, 1.01, 0.97))
         self.assertIn("Closest: benches 1 and 2, 2.0 %", said(1.02, 0.98, 0.95))
         for quiet in (said(1.02), said(1.02, 1.01, accepted=None)):

@@ -147,6 +147,7 @@ class Cubic(TestCase):
     def test_one_point_past_the_end_point_is_enough(self) -> None:
         past = self.AT[:7]  # to 20.6
         self.assertAlmostEqual(by_second_derivative(past, self.curve(20.47, past)).item(), 20.47, places=9)
+        self.assertAlmostEqual(step_at_jump(past, self.curve(20.47, past)).item(), 0.1)
         with self.assertRaisesRegex(CurveError, "not passed"):
             by_second_derivative(past[:6], self.curve(20.47, past[:6]))
 

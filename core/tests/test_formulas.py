@@ -54,6 +54,8 @@ class OnlyArithmetic(TestCase):
         """Otherwise (−a)² reads as −a², and (a/b)² as a/b²."""
         self.assertEqual(plain_text(parse_formula("(-a) ** 2"), str), "(−a)^2")
         self.assertEqual(plain_text(parse_formula("(a ** 2) ** 3"), str), "(a^2)^3")
+        for text, shown in (("-(a / b)", "−a / b"), ("-(a * b)", "−(a × b)"), ("-(a + b)", "−(a + b)")):
+            self.assertEqual(plain_text(parse_formula(text), str), shown)
         self.assertIn("<mo>(</mo><mfrac>", mathml(parse_formula("(a / b) ** 2"), symbol_mathml))
         self.assertNotIn("<mo>(</mo>", mathml(parse_formula("a / b * c"), symbol_mathml))
 

@@ -7,6 +7,7 @@ from chromata_core.engine.context import context_of
 from chromata_core.engine.shown import Shown
 from chromata_core.methods.registry import method
 from chromata_core.sheet.bound import Given, Sheet
+from chromata_core.sheet.example import example_sheet
 from chromata_core.telling.evaluate import evaluate
 from chromata_core.telling.explain import constants, explain
 from chromata_core.telling.outcome import WorkedLine
@@ -67,6 +68,13 @@ class Hydrate(TestCase):
     def test_a_series_is_listed_and_its_last_used(self) -> None:
         line = lines("hydrate", crucible("33.501", "33.449", "33.447"))["m_water", 1]
         self.assertIn("m_before − last(m_heated) = 34.556 g − last(33.501; 33.449; 33.447 g) = 1.109 g", line.plain)
+
+
+class RowByRow(TestCase):
+    def test_each_row_has_its_line(self) -> None:
+        """0.561 g of zinc, 65.38 g/mol: 8.58 mmol of hydrogen, by hand."""
+        line = lines("alloy-by-gas", example_sheet(method("alloy-by-gas")))["n_foretold", None]
+        self.assertEqual(line.plain, "n_expected = m_pure / M_Zn = 0.561 g / 65.3800 g/mol = 8.58 mmol")
 
 
 class FiguresShown(TestCase):
