@@ -1,6 +1,6 @@
 """The uncertainty a plan will give: the method's worked example, read with the instruments and options chosen."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from chromata_core.declaration.options import active
 from chromata_core.declaration.own_work import percent_errors
@@ -64,61 +64,32 @@ def predict(method: Method, plan: Sheet, benches: int = 1, samples_each: int = 1
     shared = timetables(bound, benches)
     off = off_range(bound)
     shorter = cures(bound, benches, minutes) if minutes else []
+    blank = Prediction(
+        filled, parts, needed, shared, shorter, result="", relative="", budget=[], advice="", basis="", warnings=[],
+        off_range=off, lines=[],
+    )  # fmt: skip
     try:
         at = context_of(method, example_as_planned(bound, plan))
     except ChromataError as error:
-        return Prediction(
-            filled,
-            parts,
-            needed,
-            timetables=shared,
-            cures=shorter,
-            result="",
-            relative="",
-            budget=[],
-            advice="",
-            basis="",
-            warnings=[error.message],
-            off_range=off,
-            lines=[],
-        )
+        return replace(blank, warnings=[error.message])
     worked = [quantity for quantity in bound.quantities if not renames(at, quantity)]
     errors = active(percent_errors(method), bound.options)
     lines = [LineOut(q.key, q.label, q.unit, q.scope) for q in (*worked, *errors) if q.is_line]
     place = next(iter(result_places(at)), None)
     first = result_of(at, place, None, "") if place else None
     if first is None or not first.value:
-        return Prediction(
-            filled,
-            parts,
-            needed,
-            timetables=shared,
-            cures=shorter,
-            result="",
-            relative="",
-            budget=[],
-            advice="",
-            basis="",
-            warnings=[],
-            off_range=off,
-            lines=lines,
-        )
+        return replace(blank, lines=lines)
     counted = len(at.computed.counted)
     averaged = f", {counted} trials averaged" if counted > 1 else ""
     warnings = [f"{f.what} {f.why} {f.do}" for f in find(at) if f.level != "keep" and not _of_the_example(f.code)]
-    return Prediction(
-        filled,
-        parts,
-        needed,
-        timetables=shared,
-        cures=shorter,
+    return replace(
+        blank,
         result=first.label,
         relative=said_percent(first.expanded / abs(first.value) * 100),
         budget=first.budget,
         advice=first.advice,
         basis=f"Readings like those of the worked example{averaged}.",
         warnings=warnings,
-        off_range=off,
         lines=lines,
     )
 

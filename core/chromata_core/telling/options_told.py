@@ -1,7 +1,7 @@
 """The options of a method as plain data: what the planner asks for, and what was chosen."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from chromata_core.chemistry.molar_mass import formula_text
@@ -101,46 +101,15 @@ def _when(option: Option) -> When:
 
 def _option(option: Option, group: Group) -> OptionOut:
     when = {key: [c] if isinstance(c, str) else [*c] for key, c in (_when(option) or {}).items()}
+    blank = OptionOut(
+        "list", option.key, option.label, option.help, option.default, unit="", limit="", limit_label="", choices=[],
+        group=group, when=when,
+    )  # fmt: skip
     if isinstance(option, ListOption):
-        return OptionOut(
-            "list",
-            option.key,
-            option.label,
-            help=option.help,
-            default=option.default,
-            unit=option.unit,
-            limit="",
-            limit_label="",
-            choices=[],
-            group=group,
-            when=when,
-        )
+        return replace(blank, unit=option.unit)
     if isinstance(option, NumberOption):
-        return OptionOut(
-            "number",
-            option.key,
-            option.label,
-            help=option.help,
-            default=option.default,
-            unit=option.unit,
-            limit=option.limit,
-            limit_label=option.limit_label,
-            choices=[],
-            group=group,
-            when=when,
-        )
+        return replace(blank, kind="number", unit=option.unit, limit=option.limit, limit_label=option.limit_label)
     kind = "choice" if isinstance(option, ChoiceOption) else "substance"
     formulas = {c.key: f", {formula_text(c.key)}" if kind == "substance" else "" for c in option.choices}
     choices = [ChoiceOut(c.key, f"{c.label}{formulas[c.key]}", dict(c.sets)) for c in option.choices]
-    return OptionOut(
-        kind,
-        option.key,
-        option.label,
-        help=option.help,
-        default=option.default,
-        unit="",
-        limit="",
-        limit_label="",
-        choices=choices,
-        group=group,
-    )
+    return replace(blank, kind=kind, choices=choices)
