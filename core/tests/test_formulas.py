@@ -1,6 +1,7 @@
 """The formula language: arithmetic and nothing else, with units checked before anything is computed."""
 
 from dataclasses import replace
+from decimal import Decimal
 from unittest import TestCase
 
 import numpy as np
@@ -12,6 +13,7 @@ from chromata_core.declaration.vocabulary import Method, Quantity
 from chromata_core.errors import DeclarationError, FormulaError
 from chromata_core.formula.compute import numeric
 from chromata_core.formula.dimension import dimension_of
+from chromata_core.formula.figures import Figured, figured
 from chromata_core.formula.mathml import mathml, plain_text, symbol_mathml
 from chromata_core.formula.parse import parse_formula
 from chromata_core.formula.tree import names
@@ -58,6 +60,15 @@ class OnlyArithmetic(TestCase):
             self.assertEqual(plain_text(parse_formula(text), str), shown)
         self.assertIn("<mo>(</mo><mfrac>", mathml(parse_formula("(a / b) ** 2"), symbol_mathml))
         self.assertNotIn("<mo>(</mo>", mathml(parse_formula("a / b * c"), symbol_mathml))
+
+
+class FiguresOfADifference(TestCase):
+    def test_what_nearly_cancels_keeps_the_place_of_its_last_known_digit(self) -> None:
+        """21.54 − 21.53 is 0.01, one figure; 21.54 − 21.538 is less than what either is known to. Common practice."""
+        known = {"a": Figured(Decimal("21.54"), 2), "c": Figured(Decimal("4.00"), 2)}
+        for other, value, place in (("21.53", "0.04", 2), ("21.538", "0.008", 2)):
+            worked = figured(parse_formula("(a - b) * c"), known | {"b": Figured(Decimal(other), 2)})
+            self.assertEqual((worked.value, worked.place), (Decimal(value), place))
 
 
 class Units(TestCase):
