@@ -17,6 +17,7 @@ from chromata_core.curves.calibration import (
     doubt_of_line_origin,
     line_intercept,
     line_slope,
+    line_slope_origin,
     line_tests,
     line_x,
     line_x_origin,
@@ -115,6 +116,19 @@ class Calibration(TestCase):
         fitted = line(xs, ys, w)
         self.assertAlmostEqual(fitted.slope, slope, places=12)
         self.assertAlmostEqual(fitted.intercept, intercept, places=12)
+
+    def test_every_round_factor_is_used(self) -> None:
+        """What flasks and pipettes make in one step; common practice."""
+        for factor in (2, 4, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000):
+            self.assertEqual(dilution(0.7 * factor, 1.0), factor)
+
+    def test_a_line_through_the_origin_needs_a_point_less(self) -> None:
+        x, y = np.array([[1.0], [2.0], [3.0]]), np.array([[2.0], [4.0], [6.0]])
+        self.assertAlmostEqual(line_slope_origin(x[:2], y[:2]).item(), 2.0)
+        self.assertAlmostEqual(line_slope(x, y).item(), 2.0)
+        for fit, few, named in ((line_slope_origin, 1, "at least 2"), (line_slope, 2, "at least 3")):
+            with self.assertRaisesRegex(CurveError, named):
+                fit(x[:few], y[:few])
 
     def test_bracket_and_dilution(self) -> None:
         """An unknown at twice the highest standard is brought to about two thirds of it."""
