@@ -86,7 +86,7 @@ class Draw(TestCase):
         """
 
         def draw(random: np.random.Generator, size: int) -> Draws:
-            return random.normal(10, 0.2, size)
+            return random.lognormal(0, 1.5, size)  # so skew that five blocks do not do
 
         random, told, blocks = np.random.default_rng(1), monte_carlo(draw), list[Draws]()
         while True:
@@ -97,6 +97,7 @@ class Draw(TestCase):
             s = np.std(figures, axis=0, ddof=1) / sqrt(len(blocks))
             if 2 * s.max() < tolerance(float(np.concatenate(blocks).std(ddof=1)), 1):
                 break
+        self.assertGreater(len(blocks), 5)
         self.assertEqual(told.draws, 20_000 * len(blocks))
 
     def test_shortest_interval_of_a_skew_distribution(self) -> None:
