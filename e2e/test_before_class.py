@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase, unfold
+from e2e.browser import BrowserCase, save_plan, unfold
 from labs import actions
 from labs.models import Session
 
@@ -17,7 +17,7 @@ class BeforeClass(BrowserCase):
             box.uncheck()
         page.get_by_label("Questions of your own, one a line").fill("Why over water?")
         page.get_by_label("A bench reads nothing before its team is ready").check()
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         expect(page.get_by_text("0 of 2 are ready")).to_be_visible()
         planned = Session.objects.latest("pk")
         self.assertEqual(planned.prelab["tasks"], ["plan_line_1"])

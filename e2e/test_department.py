@@ -5,7 +5,7 @@ import re
 from playwright.sync_api import Page, expect
 from pypdf import PdfReader
 
-from e2e.browser import PHONE, BrowserCase
+from e2e.browser import PHONE, BrowserCase, save_plan
 from labs.models import Session
 from labs.tests.room import planned
 from people.links import first_link
@@ -104,7 +104,7 @@ class FromNothing(BrowserCase):
         page.get_by_role("link", name="Plan a session").click()
         page.get_by_label("Title, as the class will see it").fill("Bottles of acid")
         page.get_by_label("Starts").fill("2026-12-07T09:00")
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         expect(page.get_by_role("heading", name="Bottles of acid")).to_be_visible()
         expect(page.get_by_text("Mon 7 Dec, 09:00")).to_be_visible()
         page.get_by_role("link", name="Change the plan").click()

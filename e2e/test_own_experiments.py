@@ -4,7 +4,7 @@ import json
 
 from playwright.sync_api import Page, expect
 
-from e2e.browser import BrowserCase, give_file
+from e2e.browser import BrowserCase, give_file, save_plan
 from experiments.models import Experiment
 from labs.models import Session
 
@@ -53,7 +53,7 @@ class OwnExperiments(BrowserCase):
         page.get_by_role("link", name="Plan a session with it").click()
         self.says(page, "Plan a session")
         page.get_by_label("Title, as the class will see it").fill("Kettle crystals")
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         self.says(page, "Kettle crystals")
         self.assertEqual(Session.objects.get(title="Kettle crystals").method, Experiment.objects.get().slug)
 

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase, unfold
+from e2e.browser import BrowserCase, save_plan, unfold
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, signed_in, titrate
@@ -19,7 +19,7 @@ class OwnWorkFirst(BrowserCase):
         page.get_by_label("A hint tells").click()
         page.get_by_role("option", name="right or not yet").click()
         page.get_by_role("checkbox", name="Delivered").uncheck()
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         expect(page.get_by_role("heading", name="Acid–base titration")).to_be_visible()
         planned = Session.objects.latest("pk").own_work
         self.assertEqual((planned["shows"], planned["hints"], planned["tries"]), ("after_own", "verdict", 3))

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase, unfold
+from e2e.browser import BrowserCase, save_plan, unfold
 from labs import actions
 from labs.models import Session
 from labs.tests.room import WHEN, signed_in, titrate
@@ -24,7 +24,7 @@ class Parts(BrowserCase):
         page.get_by_role("option", name="Standardise").click()
         page.get_by_role("combobox", name="Titrant concentration").click()
         page.get_by_role("option", name="Concentration of the sample, each bench’s own").click()
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         unfold(page, "Chosen")
         expect(page.get_by_text("as “Standardise” finds it, each bench’s own")).to_be_visible()
         expect(page.get_by_role("navigation", name="Parts")).to_contain_text("1 · Standardise")

@@ -6,7 +6,7 @@ import re
 from playwright.sync_api import Page, expect
 from pypdf import PdfReader
 
-from e2e.browser import BrowserCase, done, reading, trial, unfold
+from e2e.browser import BrowserCase, done, reading, save_plan, trial, unfold
 from labs.models import Session
 
 
@@ -44,7 +44,7 @@ class PlanToReport(BrowserCase):
         page.get_by_role("button", name="Add a sample").click()
         page.get_by_label("Sample 1").fill("Bottle")
         page.get_by_label("Accepted concentration").fill("0.1100")
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         expect(page.get_by_role("heading", name="Vinegar of the canteen")).to_be_visible()
 
     def join(self) -> Page:

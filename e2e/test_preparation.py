@@ -74,6 +74,7 @@ class Preparation(BrowserCase):
         expect(page.get_by_text("From V")).to_be_visible()
         page.get_by_role("button", name="Keep it for a plan").click()
         page.get_by_role("button", name="Molar mass").click()
+        expect(page.get_by_role("heading", name="Molar mass")).to_be_visible()  # the one before has a formula, too
         page.get_by_label("Formula").fill("H2SO4")
         expect(page.get_by_text("H₂SO₄: 98.0")).to_be_visible()
         page.goto(f"{self.live_server_url}/plan?method=acid-base-titration")

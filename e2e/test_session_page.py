@@ -2,7 +2,7 @@
 
 from playwright.sync_api import Locator, expect
 
-from e2e.browser import BrowserCase, done, unfold
+from e2e.browser import BrowserCase, done, save_plan, unfold
 from labs.models import Session
 from labs.tests.room import planned
 from people.models import Section
@@ -85,7 +85,7 @@ class SessionPage(BrowserCase):
         expect(page.get_by_label("Title, as the class will see it")).to_have_value("Bottles")
         expect(page.get_by_label("Sample 1, as its label says")).to_have_value("Bottle")
         page.get_by_label("Title, as the class will see it").fill("Bottles, group B")
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         expect(page.get_by_role("heading", name="Bottles, group B")).to_be_visible()
         again = Session.objects.get(title="Bottles, group B")
         self.assertEqual((again.options["c_t"], again.options["rough_trial"], again.state), ("0.1026", "no", "planned"))

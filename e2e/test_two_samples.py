@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from e2e.browser import BrowserCase
+from e2e.browser import BrowserCase, save_plan
 from labs.models import Session
 
 
@@ -15,7 +15,7 @@ class TwoSamples(BrowserCase):
             page.get_by_label(f"Sample {number}, as its label says").fill(name)
         page.get_by_role("combobox", name="At each bench").click()
         page.get_by_role("option", name="All of them, one after the other").click()
-        page.get_by_role("button", name="Save the plan").click()
+        save_plan(page)
         page.get_by_role("button", name="Open the session").click()
         expect(page.get_by_text("Front of the room")).to_be_visible()
 
