@@ -89,7 +89,7 @@ export function Shell({ me, children }: { me: Shapes['Me']; children: ReactNode 
           <img src={mark} width={30} height={30} alt="" /> Chromata
         </Box>
         {phone ? (
-          <Suspense>
+          <Suspense fallback={<Box sx={{ flex: 1 }} />}>
             <PlacesMenu places={places} />
           </Suspense>
         ) : (
