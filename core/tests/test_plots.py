@@ -74,7 +74,7 @@ class Laid(TestCase):
 
     def test_a_point_says_its_values(self) -> None:
         self.assertEqual(plotted([(30, 0.2131)]).lines[0].values, ["Read: t, s 30; Absorbance 0.2131"])
-        named = plotted([(1, 0.5)], ticks=[(1.0, "Cu–Zn")]).lines[0].values
+        named = plotted([(1, 0.5)], ticks=["Cu–Zn"]).lines[0].values
         self.assertEqual(named, ["Read: Cu–Zn; Absorbance 0.5"])
 
     def test_what_is_no_number_is_left_out_and_nothing_at_all_is_no_plot(self) -> None:

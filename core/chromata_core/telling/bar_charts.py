@@ -35,5 +35,5 @@ class Bars(Draws):
         return Chart(
             self.key, self.title, "", y_label=axis("", wanted[0].unit), sentence=sentence,
             lines=[ChartLine(at.trial_name(trial).capitalize(), "bars", points)], marks=[], areas=[],
-            ticks=[(float(place), quantity.label) for place, quantity in enumerate(wanted, 1)],
+            ticks=[quantity.label for quantity in wanted],
         )  # fmt: skip

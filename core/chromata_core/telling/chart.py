@@ -77,7 +77,7 @@ class Square:
 @dataclass(frozen=True, slots=True)
 class Chart:
     """``sentence`` says in words what the picture shows; it is read aloud instead of it. ``ticks`` are words that stand
-    under places of x, instead of its numbers. One with a ``square`` has no lines and no ``plot``: where
+    under 1, 2, 3 … of x, instead of its numbers. One with a ``square`` has no lines and no ``plot``: where
     everything in it stands on a page.
     """
 
@@ -90,7 +90,7 @@ class Chart:
     marks: list[ChartMark]
     areas: list[ChartArea]
     right_label: str = ""
-    ticks: list[tuple[float, str]] = field(default_factory=list)
+    ticks: list[str] = field(default_factory=list)
     square: Square | None = None
     plot: Plot | None = None
 

@@ -50,13 +50,21 @@ class Strip:
 
 
 @dataclass(frozen=True, slots=True)
+class ClassTick:
+    """A place on the axis with its number."""
+
+    x: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
 class ClassPlot:
-    """Strips one below the other over one axis; ``ticks`` are places on it with their numbers."""
+    """Strips one below the other over one axis."""
 
     width: float
     height: float
     strips: list[Strip]
-    ticks: list[tuple[float, str]]
+    ticks: list[ClassTick]
 
 
 def class_plot(comparison: ClassComparison) -> ClassPlot:
@@ -65,7 +73,9 @@ def class_plot(comparison: ClassComparison) -> ClassPlot:
     strips: list[Strip] = []
     for product in comparison.products:
         strips.append(_strip(product, axis, strips[-1].base if strips else 0.0))
-    return ClassPlot(WIDTH, strips[-1].base + _FOOT, strips, [(axis.at(tick), tick_text(tick)) for tick in axis.ticks])
+    return ClassPlot(
+        WIDTH, strips[-1].base + _FOOT, strips, [ClassTick(axis.at(tick), tick_text(tick)) for tick in axis.ticks]
+    )
 
 
 def _axis(comparison: ClassComparison) -> Axis:

@@ -104,7 +104,7 @@ def _line(chart: Chart, line: ChartLine, number: int, across: Axis, up: Axis) ->
 
 def _said(chart: Chart, line: ChartLine, x: float, y: float) -> str:
     """What a point says when it is pointed at: “Standards: c, mol/L 0.05; Absorbance 0.2131”."""
-    word = next((word for place, word in chart.ticks if place == x), "")
+    word = chart.ticks[round(x) - 1] if chart.ticks else ""
     along = word or f"{chart.x_label} {value_text(x)}".strip()
     return f"{line.label}: {along}; {chart.right_label if line.right else chart.y_label} {value_text(y)}"
 
@@ -112,7 +112,7 @@ def _said(chart: Chart, line: ChartLine, x: float, y: float) -> str:
 def _at_ticks(chart: Chart, across: Axis, up: Axis, beside: Axis | None, right: float) -> Iterator[PlotText]:
     for tick in [] if chart.ticks else across.ticks:
         yield PlotText(across.at(tick), _BASE + 13, tick_text(tick), "middle", _SMALL, "tick")
-    for place, word in chart.ticks:
+    for place, word in enumerate(chart.ticks, 1):
         for row, part in enumerate(wrapped(word)):
             yield PlotText(across.at(place), _BASE + 12 + row * _LINE, part, "middle", _SMALL, "tick")
     for tick in up.ticks:

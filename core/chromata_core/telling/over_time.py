@@ -120,6 +120,6 @@ def drawn(label: str, unit: str, means: Sequence[tuple[str, float]]) -> tuple[Ch
         lines=[ChartLine(label, "line", [(float(n), value) for n, (_, value) in enumerate(means, 1)])],
         marks=marks,
         areas=[],
-        ticks=[(float(n), when) for n, (when, _) in enumerate(means, 1)],
+        ticks=[when for when, _ in means],
     )
     return replace(chart, plot=lay_out(chart)), signals

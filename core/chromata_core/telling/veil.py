@@ -96,7 +96,7 @@ def _hinted(evaluation: Evaluation, answer: OwnAnswer, asked: OwnWork) -> OwnAns
 
 def _tells(chart: Chart, method: Method, hidden: frozenset[str]) -> bool:
     """Whether something hidden could be read off it: it stands at an axis, or as a bar."""
-    words = (chart.x_label, chart.y_label, *(word for _, word in chart.ticks), *(line.label for line in chart.lines))
+    words = (chart.x_label, chart.y_label, *chart.ticks, *(line.label for line in chart.lines))
     # what stands in braces is another word in each session
     labels = [quantity.label.partition("{")[0].strip() for quantity in method.quantities if quantity.key in hidden]
     return any(label and label in word for word in words for label in labels)

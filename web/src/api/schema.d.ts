@@ -2333,7 +2333,7 @@ export interface components {
             marks: components["schemas"]["ChartMark"][];
             areas: components["schemas"]["ChartArea"][];
             right_label: string;
-            ticks: number[][];
+            ticks: string[];
             square: components["schemas"]["Square"] | null;
             plot: components["schemas"]["Plot"] | null;
         };
@@ -2439,7 +2439,7 @@ export interface components {
             /** Format: double */
             height: number;
             strips: components["schemas"]["Strip"][];
-            ticks: number[][];
+            ticks: components["schemas"]["ClassTick"][];
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         ClassPooled: {
@@ -2463,6 +2463,12 @@ export interface components {
         ClassSkills: {
             section: string;
             skills: components["schemas"]["SkillOfClass"][];
+        };
+        /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
+        ClassTick: {
+            /** Format: double */
+            x: number;
+            text: string;
         };
         /** @description Describes a dataclass that is only ever sent: every field is there, defaults or not. */
         Coming: {

@@ -42,19 +42,8 @@ export function ClassPlot({ plot, colour, sentence, numbered = true, onChoose }:
           <line x1={0} x2={plot.width} y1={strip.base} y2={strip.base} stroke={ink.rule} />
         </g>
       ))}
-      {plot.ticks.map(([x, text]) => (
-        <g key={text}>
-          <line x1={x} x2={x} y1={base} y2={base + 5} stroke={ink.inkSoft} />
-          <text
-            x={x}
-            y={base + 20}
-            textAnchor="middle"
-            fill={ink.inkSoft}
-            style={{ fontFamily: FIGURES, fontSize: 12 }}
-          >
-            {text}
-          </text>
-        </g>
+      {plot.ticks.map((tick) => (
+        <Tick key={tick.text} {...tick} base={base} />
       ))}
     </svg>
   );
@@ -111,17 +100,7 @@ function Bench({ dot, colour, numbered, onChoose }: BenchProps) {
         strokeWidth={counts ? 1 : 2}
         strokeDasharray={dot.standing === 'left out' ? '3 3' : undefined}
       />
-      {numbered && (
-        <text
-          x={dot.x}
-          y={dot.y + 4}
-          textAnchor="middle"
-          fill={counts ? ink.sheet : ink.ink}
-          style={{ fontFamily: FIGURES, fontSize: 11, fontWeight: 700 }}
-        >
-          {dot.bench}
-        </text>
-      )}
+      {numbered && <Numbered dot={dot} fill={counts ? ink.sheet : ink.ink} />}
     </g>
   );
 }
@@ -129,4 +108,35 @@ function Bench({ dot, colour, numbered, onChoose }: BenchProps) {
 function Beyond({ dot, colour }: { dot: Dot; colour: string }) {
   const side = dot.x < 100 ? 1 : -1;
   return <path d={`M${dot.x + side * 24} ${dot.y} l${side * 8} -5 v10 z`} fill={colour} />;
+}
+
+function Numbered({ dot, fill }: { dot: BenchProps['dot']; fill: string }) {
+  return (
+    <text
+      x={dot.x}
+      y={dot.y + 4}
+      textAnchor="middle"
+      fill={fill}
+      style={{ fontFamily: FIGURES, fontSize: 11, fontWeight: 700 }}
+    >
+      {dot.bench}
+    </text>
+  );
+}
+
+function Tick({ x, text, base }: Shapes['ClassTick'] & { base: number }) {
+  return (
+    <g>
+      <line x1={x} x2={x} y1={base} y2={base + 5} stroke={ink.inkSoft} />
+      <text
+        x={x}
+        y={base + 20}
+        textAnchor="middle"
+        fill={ink.inkSoft}
+        style={{ fontFamily: FIGURES, fontSize: 12 }}
+      >
+        {text}
+      </text>
+    </g>
+  );
 }

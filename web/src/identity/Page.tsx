@@ -1,8 +1,7 @@
 import Box from '@mui/material/Box';
 import CircularProgress from '@mui/material/CircularProgress';
 import type { ReactNode } from 'react';
-import { sentence } from '../api/client';
-import { VerdictLine } from './Verdict';
+import { NotDone } from './NotDone';
 
 /** A page's paper, with its width and margins. */
 export function Page({ children, wide = false }: { children: ReactNode; wide?: boolean }) {
@@ -27,9 +26,7 @@ export function Loaded<T>({ of, children }: { of: Asked<T>; children: (data: T) 
   if (of.error)
     return (
       <Page>
-        <VerdictLine level="look" lead="Not shown.">
-          {sentence(of.error)}
-        </VerdictLine>
+        <NotDone lead="Not shown." error={of.error} />
       </Page>
     );
   return (

@@ -33,13 +33,7 @@ export function Dial({ tool, value, text, colour }: Props) {
       style={{ width: '100%', maxHeight: 320 }}
     >
       <rect {...CASE} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />
-      {Array.from({ length: divisions + 1 }, (_, n) => {
-        const long = n % 5 === 0;
-        const [a, b] = [spot(n / divisions, REACH), spot(n / divisions, REACH + (long ? 13 : 7))];
-        return (
-          <line key={n} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={ink.ink} strokeWidth={long ? 1.8 : 1} />
-        );
-      })}
+      <Graduation divisions={divisions} />
       {tool.scales.map((scale, row) => (
         <Scale
           key={scale}
@@ -67,6 +61,14 @@ interface ScaleProps {
   row: number;
   used: boolean;
   colour: string;
+}
+
+function Graduation({ divisions }: { divisions: number }) {
+  return Array.from({ length: divisions + 1 }, (_, n) => {
+    const long = n % 5 === 0;
+    const [a, b] = [spot(n / divisions, REACH), spot(n / divisions, REACH + (long ? 13 : 7))];
+    return <line key={n} x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={ink.ink} strokeWidth={long ? 1.8 : 1} />;
+  });
 }
 
 /** The numbers of one scale, at equal parts of its swing. */

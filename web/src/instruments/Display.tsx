@@ -6,7 +6,6 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
   const decimals = text.includes('.') ? text.length - text.indexOf('.') - 1 : 0;
   const missing = text ? '_'.repeat(Math.max(0, tool.decimals - decimals)) : '';
   const filled = missing && !text.includes('.') ? `${text}.${missing}` : `${text}${missing}`;
-  const balance = tool.kind === 'balance';
   const unit = tool.unit.length * 9 + 12; // its place at the right end of the glass
   const size = Math.min(29, (160 - unit) / (Math.max(filled.length, 1) * 0.64));
   return (
@@ -16,12 +15,7 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
       aria-label={`${tool.short} showing ${text || 'nothing'}`}
       style={{ width: '100%', maxHeight: 300 }}
     >
-      {balance && (
-        <ellipse cx={125} cy={42} rx={84} ry={13} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />
-      )}
-      {balance && (
-        <path d="M113 54 h24 v26 h-24z" fill={ink.ruleSoft} stroke={ink.inkSoft} strokeWidth={1.5} />
-      )}
+      {tool.kind === 'balance' && <Pan />}
       <path
         d="M26 80 h198 l14 116 a10 10 0 0 1 -10 10 h-206 a10 10 0 0 1 -10 -10z"
         fill={ink.ruleSoft}
@@ -45,5 +39,14 @@ export function Display({ tool, text }: { tool: Shapes['Instrument']; text: stri
         step {tool.graduation} {tool.unit}
       </text>
     </svg>
+  );
+}
+
+function Pan() {
+  return (
+    <>
+      <ellipse cx={125} cy={42} rx={84} ry={13} fill={ink.sheet} stroke={ink.inkSoft} strokeWidth={2} />
+      <path d="M113 54 h24 v26 h-24z" fill={ink.ruleSoft} stroke={ink.inkSoft} strokeWidth={1.5} />
+    </>
   );
 }

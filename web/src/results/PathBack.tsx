@@ -28,24 +28,28 @@ export function PathBack({ evaluation, colour }: { evaluation: Shapes['Evaluatio
                 →
               </span>
             )}
-            <Box
-              sx={{
-                border: `1.5px solid ${ink.rule}`,
-                borderLeft: `4px solid ${colour}`,
-                borderRadius: 1,
-                px: 1,
-                py: 0.25,
-              }}
-            >
-              <Box sx={{ fontSize: 12, color: ink.inkSoft }}>{station.label}</Box>
-              <Figure text={station.shown.text} doubtful={station.shown.doubtful} />{' '}
-              <span style={{ fontFamily: FIGURES, fontSize: 13, color: ink.inkSoft }}>
-                {station.shown.unit}
-              </span>
-            </Box>
+            <Station {...station} colour={colour} />
           </Box>
         ))}
       </Box>
+    </Box>
+  );
+}
+
+function Station({ label, shown, colour }: { label: string; shown: Shapes['Shown']; colour: string }) {
+  return (
+    <Box
+      sx={{
+        border: `1.5px solid ${ink.rule}`,
+        borderLeft: `4px solid ${colour}`,
+        borderRadius: 1,
+        px: 1,
+        py: 0.25,
+      }}
+    >
+      <Box sx={{ fontSize: 12, color: ink.inkSoft }}>{label}</Box>
+      <Figure text={shown.text} doubtful={shown.doubtful} />{' '}
+      <span style={{ fontFamily: FIGURES, fontSize: 13, color: ink.inkSoft }}>{shown.unit}</span>
     </Box>
   );
 }

@@ -37,7 +37,7 @@ class PairsOfMetals(Draws):
                 ChartLine("Standard value", "dots", [(float(n), pair.potential) for n, pair in planned]),
             ],
             marks=[], areas=[],
-            ticks=[(float(n), f"{pair.plus}–{pair.minus}") for n, pair in planned],
+            ticks=[f"{pair.plus}–{pair.minus}" for _, pair in planned],
         )  # fmt: skip
 
 
@@ -62,7 +62,7 @@ class LadderOfHalfCells(Draws):
         return Chart(
             self.key, self.title, "", y_label="V against the standard hydrogen electrode", sentence=f"From above: {sentence} V.{fit}",
             lines=[ChartLine(metal, "line", [(1.0, shown[metal]), (2.0, metal_potential(metal))]) for metal in order],
-            marks=[], areas=[], ticks=[(1.0, "measured here"), (2.0, "standard values")],
+            marks=[], areas=[], ticks=["measured here", "standard values"],
         )  # fmt: skip
 
     def statistics(self, at: Context) -> list[Statistic]:
@@ -104,5 +104,5 @@ class PairResiduals(Draws):
         return Chart(
             self.key, self.title, "", y_label="measured − ladder, V", sentence=f"The largest is {plain(off, 3)} V, {plus}–{minus}.",
             lines=[ChartLine("Residual", "bars", left)], marks=[ChartMark("ladder", y=0.0)], areas=[],
-            ticks=[(float(n), f"{a}–{b}") for n, (a, b) in enumerate(ladder.residuals, 1)],
+            ticks=[f"{a}–{b}" for a, b in ladder.residuals],
         )  # fmt: skip

@@ -34,22 +34,7 @@ export function BroughtTable({ brought, noun, busy, onKeep }: Props) {
             {note}
           </VerdictLine>
         ))}
-        <Box sx={{ overflowX: 'auto' }}>
-          <Box component="table" sx={TABLE}>
-            <thead>
-              <tr>
-                {['Line', 'What', noun, 'Row', 'As it will stand', ''].map((head) => (
-                  <th key={head}>{head}</th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {brought.rows.map((row, place) => (
-                <Line key={place} row={row} />
-              ))}
-            </tbody>
-          </Box>
-        </Box>
+        <Rows rows={brought.rows} noun={noun} />
         {fit > 0 && (
           <Button variant="contained" disabled={busy} onClick={onKeep} sx={{ justifySelf: 'start' }}>
             Keep {fit} {fit === 1 ? 'reading' : 'readings'}
@@ -58,6 +43,27 @@ export function BroughtTable({ brought, noun, busy, onKeep }: Props) {
         )}
       </Box>
     </Sheet>
+  );
+}
+
+function Rows({ rows, noun }: { rows: Row[]; noun: string }) {
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box component="table" sx={TABLE}>
+        <thead>
+          <tr>
+            {['Line', 'What', noun, 'Row', 'As it will stand', ''].map((head) => (
+              <th key={head}>{head}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, place) => (
+            <Line key={place} row={row} />
+          ))}
+        </tbody>
+      </Box>
+    </Box>
   );
 }
 

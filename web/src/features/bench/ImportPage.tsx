@@ -5,14 +5,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { base64Of } from '../../api/base64';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import { benchKey, useBench } from '../../api/hooks';
 import { FileButton } from '../../identity/FileButton';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { accent } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { BroughtTable } from './BroughtTable';
 
 /** Readings from a table: pasted, or from a file; shown first, kept when that is confirmed. */
@@ -80,11 +80,7 @@ function Import({ bench }: { bench: Shapes['BenchView'] }) {
               onChoose={(chosen) => void file(chosen)}
             />
           </Box>
-          {bring.error && (
-            <VerdictLine level="look" lead="Not read.">
-              {sentence(bring.error)}
-            </VerdictLine>
-          )}
+          <NotDone lead="Not read." error={bring.error} />
         </Box>
       </Sheet>
       {bring.data && (

@@ -48,22 +48,11 @@ interface Props {
 
 /** The one thing in hand, in the form its work needs. */
 export function InHand(props: Props) {
-  const { task, open, onBack } = props;
+  const { task, open } = props;
   const worked = props.bench.session.simulated === 'worked';
   return (
     <Box>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
-        <Box component="h1" sx={{ fontSize: { xs: 20, md: 24 }, lineHeight: 1.25, m: 0 }}>
-          {task.kind === 'own' ? stepOf(props.bench, task)?.title : task.title}
-        </Box>
-        {onBack ? (
-          <Button size="small" onClick={onBack}>
-            Back to what is next
-          </Button>
-        ) : (
-          <OneMore {...props} />
-        )}
-      </Box>
+      <Title {...props} />
       <KeptLine kept={props.kept} />
       <NotYet {...props} />
       {open ? (
@@ -84,6 +73,24 @@ export function InHand(props: Props) {
         <VerdictLine level="look" lead="Read only.">
           The session is not open. Everything written here can be read and reported.
         </VerdictLine>
+      )}
+    </Box>
+  );
+}
+
+function Title(props: Props) {
+  const { bench, task, onBack } = props;
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2, mb: 1 }}>
+      <Box component="h1" sx={{ fontSize: { xs: 20, md: 24 }, lineHeight: 1.25, m: 0 }}>
+        {task.kind === 'own' ? stepOf(bench, task)?.title : task.title}
+      </Box>
+      {onBack ? (
+        <Button size="small" onClick={onBack}>
+          Back to what is next
+        </Button>
+      ) : (
+        <OneMore {...props} />
       )}
     </Box>
   );
@@ -201,11 +208,7 @@ function Around({ bench, task, colour, pending, onTimer, onChoose, onPhoto }: Pr
           If needed: {extra.title.toLowerCase()}
         </Button>
       ))}
-      {step.cautions.map((caution) => (
-        <Box key={caution} sx={{ borderLeft: `4px solid ${ink.look}`, pl: 1.25, fontSize: 14.5 }}>
-          {caution}
-        </Box>
-      ))}
+      <Cautions of={step.cautions} />
     </Box>
   );
 }
@@ -232,4 +235,12 @@ function Form(props: Props) {
     default:
       return <TickInHand task={task} onDone={() => onKeep('done')} />;
   }
+}
+
+function Cautions({ of }: { of: string[] }) {
+  return of.map((caution) => (
+    <Box key={caution} sx={{ borderLeft: `4px solid ${ink.look}`, pl: 1.25, fontSize: 14.5 }}>
+      {caution}
+    </Box>
+  ));
 }

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useLoggedCurve } from '../../api/hooks';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   bench: number;
@@ -33,11 +33,7 @@ export function LoggedCurve({ bench, series, trial }: Props) {
           ? 'A JCAMP-DX file, or two columns: nanometres and absorbance.'
           : `Two columns, ${series.label.toLowerCase()} first, one pair a line.`}
       </Box>
-      {curve.error && (
-        <VerdictLine level="look" lead="Not taken over.">
-          {sentence(curve.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not taken over." error={curve.error} />
     </Box>
   );
 }

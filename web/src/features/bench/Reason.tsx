@@ -8,17 +8,10 @@ const USUAL = ['Misread', 'Mistyped', 'Wrong line'];
 /** Why a reading is corrected: one touch for the usual, words for the rest. */
 export function Reason({ value, onChange }: { value: string; onChange: (reason: string) => void }) {
   const [other, setOther] = useState(false);
-  const touch = (name: string, chosen: boolean, then: () => void) => (
-    <Button
-      key={name}
-      variant={chosen ? 'contained' : 'outlined'}
-      aria-pressed={chosen}
-      onClick={then}
-      sx={{ px: 1, minWidth: 0, fontSize: 13.5, fontWeight: 400 }}
-    >
-      {name}
-    </Button>
-  );
+  const choose = (reason: string, isOther: boolean) => {
+    setOther(isOther);
+    onChange(reason);
+  };
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Box
@@ -26,16 +19,15 @@ export function Reason({ value, onChange }: { value: string; onChange: (reason: 
         aria-label="Why is it corrected?"
         sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}
       >
-        {USUAL.map((reason) =>
-          touch(reason, !other && value === reason, () => {
-            setOther(false);
-            onChange(reason);
-          }),
-        )}
-        {touch('Other…', other, () => {
-          setOther(true);
-          onChange('');
-        })}
+        {USUAL.map((reason) => (
+          <Offered
+            key={reason}
+            name={reason}
+            chosen={!other && value === reason}
+            onChoose={() => choose(reason, false)}
+          />
+        ))}
+        <Offered name="Other…" chosen={other} onChoose={() => choose('', true)} />
       </Box>
       {other && (
         <TextInput
@@ -46,5 +38,18 @@ export function Reason({ value, onChange }: { value: string; onChange: (reason: 
         />
       )}
     </Box>
+  );
+}
+
+function Offered({ name, chosen, onChoose }: { name: string; chosen: boolean; onChoose: () => void }) {
+  return (
+    <Button
+      variant={chosen ? 'contained' : 'outlined'}
+      aria-pressed={chosen}
+      onClick={onChoose}
+      sx={{ px: 1, minWidth: 0, fontSize: 13.5, fontWeight: 400 }}
+    >
+      {name}
+    </Button>
   );
 }

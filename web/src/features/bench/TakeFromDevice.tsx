@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   bench: number;
@@ -45,11 +46,7 @@ export function TakeFromDevice({ bench, reading, kind, onTake }: Props) {
         </VerdictLine>
       )}
       {take.data?.simulated && <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>a simulated device</Box>}
-      {take.error && (
-        <VerdictLine level="look" lead="Not taken.">
-          {sentence(take.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not taken." error={take.error} />
     </Box>
   );
 }

@@ -2,12 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useClass, useMe, useSessionState } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
 import { Columns } from '../../identity/Columns';
 import { Folded } from '../../identity/Folded';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../sessions/PartLinks';
 import { Sheet } from '../../identity/Sheet';
@@ -136,11 +137,7 @@ function Actions({ session, projector, onProjector, mine }: ActionProps) {
   const change = useSessionState(session.id);
   return (
     <>
-      {change.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={change.error} />
       <Button component={Link} to={`/sessions/${session.id}/floor`}>
         The floor
       </Button>

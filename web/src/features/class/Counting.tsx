@@ -4,12 +4,12 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useLeaveOut } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { dotted } from '../../identity/dotted';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 type Bench = Shapes['ClassBench'];
 
@@ -59,10 +59,8 @@ export function Counting({ page, chosen, onChoose, mine }: Props) {
 }
 
 function OneRecord({ bench, session, mine }: { bench: Bench; session: number; mine: boolean }) {
-  const [reason, setReason] = useState('');
   const leave = useLeaveOut(session);
-  const put = (why: string) =>
-    leave.mutate({ bench: bench.id, reason: why }, { onSuccess: () => setReason('') });
+  const put = (reason: string) => leave.mutate({ bench: bench.id, reason });
   return (
     <Box sx={{ display: 'grid', gap: 1, borderTop: `1px solid ${ink.ruleSoft}`, py: 1 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -75,31 +73,33 @@ function OneRecord({ bench, session, mine }: { bench: Bench; session: number; mi
           </Button>
         )}
       </Box>
-      {mine && !bench.left_out && (
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <TextField
-            size="small"
-            fullWidth
-            label="Why it should not count"
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 200 } }}
-          />
-          <Button
-            variant="outlined"
-            disabled={!reason.trim() || leave.isPending}
-            onClick={() => put(reason)}
-            sx={{ whiteSpace: 'nowrap' }}
-          >
-            Leave it out
-          </Button>
-        </Box>
-      )}
-      {leave.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(leave.error)}
-        </VerdictLine>
-      )}
+      {mine && !bench.left_out && <LeaveOut busy={leave.isPending} onLeaveOut={put} />}
+      <NotDone lead="Not done." error={leave.error} />
+    </Box>
+  );
+}
+
+/** Gone once the bench is left out, and its reason with it; what was refused stays to be mended. */
+function LeaveOut({ busy, onLeaveOut }: { busy: boolean; onLeaveOut: (reason: string) => void }) {
+  const [reason, setReason] = useState('');
+  return (
+    <Box sx={{ display: 'flex', gap: 1 }}>
+      <TextField
+        size="small"
+        fullWidth
+        label="Why it should not count"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+      />
+      <Button
+        variant="outlined"
+        disabled={!reason.trim() || busy}
+        onClick={() => onLeaveOut(reason)}
+        sx={{ whiteSpace: 'nowrap' }}
+      >
+        Leave it out
+      </Button>
     </Box>
   );
 }

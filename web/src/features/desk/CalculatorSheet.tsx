@@ -3,13 +3,13 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { ChartView } from '../../charts/ChartView';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { accent, FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { keepOnDesk, useWorkedOut } from './useDesk';
+import { NotDone } from '../../identity/NotDone';
 
 /** One calculator: its fields, the answer as they are written, and how it is worked. */
 export function CalculatorSheet({ calculator }: { calculator: Shapes['CalculatorOut'] }) {
@@ -38,9 +38,7 @@ export function CalculatorSheet({ calculator }: { calculator: Shapes['Calculator
         </Box>
         <Box sx={{ minWidth: 0 }}>
           {worked.error ? (
-            <VerdictLine level="look" lead="Not yet.">
-              {sentence(worked.error)}
-            </VerdictLine>
+            <NotDone lead="Not yet." error={worked.error} />
           ) : (
             worked.data && <Answer title={calculator.title} worked={worked.data} stale={worked.stale} />
           )}

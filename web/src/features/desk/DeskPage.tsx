@@ -18,6 +18,9 @@ export function DeskPage() {
   );
 }
 
+const NAMED = { justifyContent: 'flex-start', textAlign: 'left', color: ink.ink };
+const CHOSEN = { ...NAMED, bgcolor: ink.liquid, boxShadow: `inset 4px 0 0 ${accent('solutions')}` };
+
 function AtHand({ calculators }: { calculators: Shapes['CalculatorOut'][] }) {
   const [search, setSearch] = useSearchParams();
   const chosen = calculators.find((calculator) => calculator.key === search.get('at')) ?? calculators[0];
@@ -41,15 +44,7 @@ function AtHand({ calculators }: { calculators: Shapes['CalculatorOut'][] }) {
             key={calculator.key}
             onClick={() => setSearch({ at: calculator.key })}
             aria-current={calculator === chosen}
-            sx={{
-              justifyContent: 'flex-start',
-              textAlign: 'left',
-              color: ink.ink,
-              ...(calculator === chosen && {
-                bgcolor: ink.liquid,
-                boxShadow: `inset 4px 0 0 ${accent('solutions')}`,
-              }),
-            }}
+            sx={calculator === chosen ? CHOSEN : NAMED}
           >
             {calculator.title}
           </Button>

@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import { useNavigate } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
-import { VerdictLine } from '../../identity/Verdict';
+import { type Shapes } from '../../api/client';
 import { useBegin, useExperiments } from './useDraft';
+import { NotDone } from '../../identity/NotDone';
 
 /** From a page of the method book to a draft of one's own; one's own are changed where they are. */
 export function CopyAndChange({ card }: { card: Shapes['MethodCard'] }) {
@@ -33,11 +33,7 @@ export function CopyAndChange({ card }: { card: Shapes['MethodCard'] }) {
       >
         Copy and change
       </Button>
-      {begin.error && (
-        <VerdictLine level="look" lead="Not copied.">
-          {sentence(begin.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not copied." error={begin.error} />
     </>
   );
 }

@@ -57,21 +57,15 @@ function Editor({ page, vocabulary, instruments }: Props) {
   const setChapter = (key: string) => setSearch({ chapter: key }, { replace: true });
   const method = vocabulary.find((record) => record.name === 'method');
   const open = CHAPTERS.find((shown) => shown.key === chapter);
-  const typeset = (key: string) => {
-    const quantity = page.page?.quantities.find((candidate) => candidate.key === key);
-    return quantity ? `${quantity.symbol}<mo>=</mo>${quantity.formula}` : '';
-  };
   return (
-    <WorkshopContext value={{ draft, vocabulary, instruments, typeset, Fields: RecordFields }}>
+    <WorkshopContext
+      value={{ draft, vocabulary, instruments, typeset: typesetBy(page), Fields: RecordFields }}
+    >
       <Heading
         colour={accent(text(draft.family))}
         above="Own experiment"
         title={text(draft.title) || 'Without a title'}
-        below={
-          page.card.copied_from
-            ? `Begun as a copy. Version ${page.number}${page.ready ? ', ready' : ', draft'}.`
-            : `Version ${page.number}${page.ready ? ', ready' : ', draft'}.`
-        }
+        below={`${page.card.copied_from ? 'Begun as a copy. ' : ''}Version ${page.number}, ${page.ready ? 'ready' : 'draft'}.`}
       />
       <Box
         sx={{
@@ -101,6 +95,25 @@ interface ContentsProps {
   draft: Entry;
 }
 
+/** The formula of a quantity as it is printed, once the server has read the draft. */
+const typesetBy = (page: Props['page']) => (key: string) => {
+  const quantity = page.page?.quantities.find((candidate) => candidate.key === key);
+  return quantity ? `${quantity.symbol}<mo>=</mo>${quantity.formula}` : '';
+};
+
+const TURNED_TO = {
+  all: 'unset',
+  boxSizing: 'border-box',
+  cursor: 'pointer',
+  minHeight: 44,
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'space-between',
+  px: 1.5,
+  '&:hover': { bgcolor: ink.sheet },
+  '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
+};
+
 function Contents({ chapter, onChapter, draft }: ContentsProps) {
   const counted = (fields: readonly string[]) =>
     fields.reduce((sum, name) => sum + entries(draft[name]).length, 0);
@@ -108,27 +121,19 @@ function Contents({ chapter, onChapter, draft }: ContentsProps) {
     <Box component="nav" aria-label="Chapters" sx={{ display: 'flex', flexDirection: 'column' }}>
       {[...CHAPTERS, ...LAST].map((part) => {
         const count = 'fields' in part && part.key !== 'what' ? counted(part.fields) : 0;
+        const open = part.key === chapter;
         return (
           <Box
             key={part.key}
             component="button"
             type="button"
-            aria-current={part.key === chapter ? 'page' : undefined}
+            aria-current={open ? 'page' : undefined}
             onClick={() => onChapter(part.key)}
             sx={{
-              all: 'unset',
-              boxSizing: 'border-box',
-              cursor: 'pointer',
-              minHeight: 44,
-              display: 'flex',
-              alignItems: 'center',
-              justifyContent: 'space-between',
-              px: 1.5,
-              borderLeft: `4px solid ${part.key === chapter ? accent(text(draft.family)) : ink.ruleSoft}`,
-              fontWeight: part.key === chapter ? 700 : 400,
-              bgcolor: part.key === chapter ? ink.sheet : 'transparent',
-              '&:hover': { bgcolor: ink.sheet },
-              '&:focus-visible': { outline: `3px solid ${ink.deep}`, outlineOffset: -3 },
+              ...TURNED_TO,
+              borderLeft: `4px solid ${open ? accent(text(draft.family)) : ink.ruleSoft}`,
+              fontWeight: open ? 700 : 400,
+              bgcolor: open ? ink.sheet : 'transparent',
             }}
           >
             {part.title}

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ChangeEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
-import { VerdictLine } from '../../identity/Verdict';
 import { accent, ink } from '../../identity/tokens';
 import { useBegin, useExperiments } from './useDraft';
+import { NotDone } from '../../identity/NotDone';
 
 type Card = Shapes['ExperimentCard'];
 
@@ -39,11 +39,7 @@ export function MyExperiments() {
           <input type="file" accept=".json,application/json" hidden onChange={fromFile} />
         </Button>
       </Box>
-      {begin.error && (
-        <VerdictLine level="look" lead="Not begun.">
-          {sentence(begin.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not begun." error={begin.error} />
       <Loaded of={mine}>
         {(all) => (
           <Box sx={{ display: 'grid', gap: 1 }}>

@@ -8,6 +8,7 @@ import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
 import { ink } from '../../identity/tokens';
 import { useDiscard, useMakeReady, useWithdraw, type useDraft } from './useDraft';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   page: Shapes['ExperimentPage'];
@@ -48,11 +49,7 @@ export function ReadyPanel({ page, work, onTry }: Props) {
               Whatever you change begins a new version; sessions that were opened keep theirs.
             </VerdictLine>
           )}
-          {ready.error && (
-            <VerdictLine level="look" lead="Not yet.">
-              {sentence(ready.error)}
-            </VerdictLine>
-          )}
+          <NotDone lead="Not yet." error={ready.error} />
           {complete && !page.ready && page.tried && (
             <>
               <TextField
@@ -140,11 +137,7 @@ function Other({ page }: { page: Props['page'] }) {
           {withdrawn ? 'Put it back into the method book' : 'Take it out of the method book'}
         </Button>
       )}
-      {error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={error} />
     </Box>
   );
 }

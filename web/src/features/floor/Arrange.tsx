@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import { FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 /** Where the benches stand, written as one sees them; kept for every session in this room. */
 export function Arrange({ floor, onDone }: { floor: Shapes['Floor']; onDone: () => void }) {
@@ -58,11 +58,7 @@ export function Arrange({ floor, onDone }: { floor: Shapes['Floor']; onDone: () 
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </Box>
-      {keep.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(keep.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={keep.error} />
     </Box>
   );
 }

@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import { clock } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 function usePost(session: number) {
   const queries = useQueryClient();
@@ -73,11 +73,7 @@ function Line({ line, session }: { line: Shapes['BoardLine']; session: number })
           {line.text ? 'Correct' : 'Write'}
         </Button>
       </Box>
-      {post.error && (
-        <VerdictLine level="look" lead="Not written.">
-          {sentence(post.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not written." error={post.error} />
     </Box>
   );
 }

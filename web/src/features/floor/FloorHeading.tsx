@@ -2,14 +2,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useMe, useMinutes, useSessionState } from '../../api/hooks';
 import { Simulated } from '../../sessions/Simulated';
 import { dotted } from '../../identity/dotted';
 import { PartLinks } from '../../sessions/PartLinks';
 import { clock, day } from '../../time/time';
 import { accent, FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   floor: Shapes['Floor'];
@@ -87,11 +87,7 @@ export function FloorHeading({ floor, now, projector, onProjector }: Props) {
       {mine && session.state === 'open' && (
         <CloseSession busy={change.isPending} onClose={() => change.mutate('close')} />
       )}
-      {change.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={change.error} />
     </Box>
   );
 }

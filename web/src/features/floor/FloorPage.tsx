@@ -84,7 +84,7 @@ function OnTheDesk({ floor, projector, onProjector }: Props) {
 function OnThePhone({ floor, projector, onProjector }: Props) {
   const now = useNow(1000);
   const [part, setPart] = useState<'needs' | 'room' | 'all'>('needs');
-  const { benches, needs, session } = floor;
+  const { benches, needs } = floor;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', flex: 1 }}>
       <FloorHeading {...{ floor, now, projector, onProjector }} />
@@ -98,16 +98,7 @@ function OnThePhone({ floor, projector, onProjector }: Props) {
         {part === 'room' && (
           <>
             <Counts benches={benches} onArrange={undefined} />
-            <Box sx={{ display: 'grid', gap: 0.75, mb: 2 }}>
-              {benches.map((bench) => (
-                <PhoneRow
-                  key={bench.id}
-                  bench={bench}
-                  unit={floor.unit}
-                  closed={session.state === 'closed'}
-                />
-              ))}
-            </Box>
+            <PhoneRows floor={floor} />
             <LiveTurns floor={floor} />
             <TheClass floor={floor} />
           </>
@@ -149,5 +140,16 @@ function Word({ floor }: { floor: Shapes['Floor'] }) {
       {floor.session.state === 'open' && <ToAll floor={floor} />}
       <Board floor={floor} />
     </>
+  );
+}
+
+function PhoneRows({ floor }: { floor: Shapes['Floor'] }) {
+  const closed = floor.session.state === 'closed';
+  return (
+    <Box sx={{ display: 'grid', gap: 0.75, mb: 2 }}>
+      {floor.benches.map((bench) => (
+        <PhoneRow key={bench.id} bench={bench} unit={floor.unit} closed={closed} />
+      ))}
+    </Box>
   );
 }

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useWriteAt } from '../../api/hooks';
-import { STATES, VerdictLine } from '../../identity/Verdict';
+import { STATES } from '../../identity/Verdict';
 import { ink } from '../../identity/tokens';
 import { NeedCard, type Answering } from './NeedCard';
+import { NotDone } from '../../identity/NotDone';
 
 interface Words {
   key: string;
@@ -36,11 +37,7 @@ export function Needs({ floor, now }: { floor: Shapes['Floor']; now: number }) {
       <Box component="h2" sx={{ m: 0, mb: 1.5, fontSize: 19 }}>
         Needs you now
       </Box>
-      {write.error && (
-        <VerdictLine level="look" lead="Not sent.">
-          {sentence(write.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not sent." error={write.error} />
       {levels.length > 1 && (
         <Box role="group" aria-label="Show only" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mb: 1 }}>
           {levels.map((level) => (

@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useSayToAll } from '../../api/hooks';
 import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 /** One word to the whole room; it stands at every bench until the next. */
 export function ToAll({ floor }: { floor: Shapes['Floor'] }) {
@@ -48,11 +49,7 @@ export function ToAll({ floor }: { floor: Shapes['Floor'] }) {
           “{done}”
         </VerdictLine>
       )}
-      {say.error && (
-        <VerdictLine level="look" lead="Not sent to all.">
-          {sentence(say.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not sent to all." error={say.error} />
     </Box>
   );
 }

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import type { Shapes } from '../../api/client';
 import { useChoices } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
 import { ink } from '../../identity/tokens';
@@ -22,27 +23,32 @@ export function ChoicesPage() {
             sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, px: 2.5, m: 0 }}
           >
             {all.map((choice) => (
-              <Box
-                key={choice.topic}
-                sx={{
-                  display: 'grid',
-                  gridTemplateColumns: { xs: '1fr', md: '220px 1fr' },
-                  gap: { xs: 0.5, md: 2 },
-                  py: 1.75,
-                  borderBottom: `1px solid ${ink.ruleSoft}`,
-                }}
-              >
-                <Box component="dt" sx={{ fontWeight: 700 }}>
-                  {choice.topic}
-                </Box>
-                <Box component="dd" sx={{ m: 0 }}>
-                  {choice.made} <span style={{ color: ink.inkSoft }}>{choice.otherwise}</span>
-                </Box>
-              </Box>
+              <Topic key={choice.topic} choice={choice} />
             ))}
           </Box>
         )}
       </Loaded>
     </Page>
+  );
+}
+
+function Topic({ choice }: { choice: Shapes['ChoiceMade'] }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: '220px 1fr' },
+        gap: { xs: 0.5, md: 2 },
+        py: 1.75,
+        borderBottom: `1px solid ${ink.ruleSoft}`,
+      }}
+    >
+      <Box component="dt" sx={{ fontWeight: 700 }}>
+        {choice.topic}
+      </Box>
+      <Box component="dd" sx={{ m: 0 }}>
+        {choice.made} <span style={{ color: ink.inkSoft }}>{choice.otherwise}</span>
+      </Box>
+    </Box>
   );
 }

@@ -2,15 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useDepartment } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../time/time';
 import { accent, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { dotted } from '../../identity/dotted';
 import { OneTimeLink } from './OneTimeLink';
 import { Tokens } from './Tokens';
@@ -75,11 +75,7 @@ function Named({ department }: { department: Shapes['DepartmentNow'] }) {
         <Button type="submit" variant="outlined" disabled={change.isPending}>
           Keep
         </Button>
-        {change.error && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(change.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={change.error} />
       </Box>
     </Sheet>
   );
@@ -109,11 +105,7 @@ function Staff({ people, me }: { people: Shapes['StaffMember'][]; me: Shapes['Me
         </Box>
       )}
       {link.data && <OneTimeLink link={link.data} of={whose} />}
-      {(link.error ?? account.error) && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(link.error ?? account.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={link.error ?? account.error} />
       {people.map((person) => (
         <Member
           key={person.id}

@@ -3,12 +3,13 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, said, sentence } from '../../api/client';
+import { api, said } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
 import { ago } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { keepAnswer } from '../../api/answered';
+import { NotDone } from '../../identity/NotDone';
 
 const KEY = ['tokens'];
 
@@ -65,11 +66,7 @@ export function Tokens() {
           </Box>
         </Box>
       )}
-      {(make.error ?? end.error) && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(make.error ?? end.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={make.error ?? end.error} />
       <Box component="form" onSubmit={submit} sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}>
         <TextField
           label="What it is for"

@@ -4,13 +4,13 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import mark from '../../app/mark.svg';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { ZoneField, zoneHere } from './ZoneField';
+import { NotDone } from '../../identity/NotDone';
 
 /** Where a one-time link leads: the first instructor sets up the department, others their account or password. */
 export function WelcomePage() {
@@ -95,11 +95,7 @@ function Follow({ link, secret }: { link: Shapes['LinkOpened']; secret: string }
         <Button type="submit" variant="contained" size="large" disabled={follow.isPending}>
           {link.sets_up ? 'Set up the department' : 'Sign in'}
         </Button>
-        {follow.error && (
-          <VerdictLine level="look" lead="Not yet.">
-            {sentence(follow.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not yet." error={follow.error} />
       </Box>
     </Sheet>
   );

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
-import { sentence } from '../../api/client';
 import { Lanes } from '../../charts/Lanes';
 import { BudgetBars } from '../../results/BudgetBars';
 import { Folded } from '../../identity/Folded';
+import { NotDone } from '../../identity/NotDone';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
@@ -60,9 +60,7 @@ export function Expected({ prediction, foresight, onChoose, error, colour }: See
   return (
     <>
       {error ? (
-        <VerdictLine level="look" lead="This does not go together yet.">
-          {sentence(error)}
-        </VerdictLine>
+        <NotDone lead="This does not go together yet." error={error} />
       ) : (
         prediction?.warnings.map((warning) => (
           <VerdictLine key={warning} level="look" lead="Look again.">

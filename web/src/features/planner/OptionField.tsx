@@ -58,18 +58,16 @@ interface Offered {
   limit: string;
 }
 
+/** What the shelf and the desk hold that could stand for this number: of its unit, and of the shelf with its limit. */
+function fittingTo(option: Props['option'], solutions: Props['solutions']): Offered[] {
+  const shelf = option.limit_label ? solutions.filter((solution) => solution.unit === option.unit) : [];
+  const desk = option.unit ? keptOnDesk().filter((kept) => kept.unit === option.unit) : [];
+  return [...shelf.map(({ name, concentration, limit }) => ({ name, value: concentration, limit })), ...desk];
+}
+
 function NumberField({ option, text, solutions, onChange }: Props) {
   const limit = `${option.key}.limit`;
-  const fitting: Offered[] = [
-    ...(option.limit_label ? solutions.filter((solution) => solution.unit === option.unit) : []).map(
-      (solution) => ({
-        name: solution.name,
-        value: solution.concentration,
-        limit: solution.limit,
-      }),
-    ),
-    ...keptOnDesk().filter((kept) => kept.unit === option.unit && option.unit !== ''),
-  ];
+  const fitting = fittingTo(option, solutions);
   const label = option.unit ? `${option.label}, ${option.unit}` : option.label;
   return (
     <div style={{ display: 'grid', gridTemplateColumns: option.limit_label ? '1.6fr 1fr' : '1fr', gap: 8 }}>

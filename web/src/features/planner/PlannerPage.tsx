@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useMethods, useSections, useSession } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { FoldedSheet } from '../../identity/FoldedSheet';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { accent } from '../../identity/tokens';
@@ -164,11 +165,7 @@ function Planner({ methods, sections, title, first, changing }: Props) {
             minutes={Number(plan.minutes)}
             instruments={tools.map((tool) => tool.name)}
           />
-          {planner.refused && (
-            <VerdictLine level="look" lead="Not saved.">
-              {sentence(planner.refused)}
-            </VerdictLine>
-          )}
+          <NotDone lead="Not saved." error={planner.refused} />
           <Button
             type="submit"
             variant="contained"

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import type { Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { TABLE } from '../../identity/table';
@@ -21,30 +22,36 @@ export function ClassSkills() {
           )}
           {all.map((section) => (
             <Sheet key={section.section} title={section.section} note="hardest first">
-              <Box component="table" sx={TABLE}>
-                <thead>
-                  <tr>
-                    <th scope="col">Practised</th>
-                    <th scope="col">People</th>
-                    <th scope="col">Right</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {section.skills.map((skill) => (
-                    <tr key={`${skill.kind} ${skill.label}`}>
-                      <td>
-                        {skill.label}, {kindOf(skill.kind)}
-                      </td>
-                      <td>{skill.people}</td>
-                      <td>{Math.round((100 * skill.right) / skill.tried)} %</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </Box>
+              <Skills of={section.skills} />
             </Sheet>
           ))}
         </Box>
       )}
     </Loaded>
+  );
+}
+
+function Skills({ of }: { of: Shapes['SkillOfClass'][] }) {
+  return (
+    <Box component="table" sx={TABLE}>
+      <thead>
+        <tr>
+          <th scope="col">Practised</th>
+          <th scope="col">People</th>
+          <th scope="col">Right</th>
+        </tr>
+      </thead>
+      <tbody>
+        {of.map((skill) => (
+          <tr key={`${skill.kind} ${skill.label}`}>
+            <td>
+              {skill.label}, {kindOf(skill.kind)}
+            </td>
+            <td>{skill.people}</td>
+            <td>{Math.round((100 * skill.right) / skill.tried)} %</td>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
   );
 }

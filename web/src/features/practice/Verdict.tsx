@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   verdict: Shapes['PracticeVerdict'] | undefined;
@@ -14,11 +15,7 @@ interface Props {
 export function Verdict({ verdict, error, onNext }: Props) {
   return (
     <Box role="status" sx={{ display: 'grid', gap: 1, minHeight: 96, alignContent: 'start' }}>
-      {error != null && (
-        <VerdictLine level="look" lead="Not judged.">
-          {sentence(error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not judged." error={error} />
       {verdict && (
         <>
           <VerdictLine

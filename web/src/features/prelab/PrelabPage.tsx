@@ -51,16 +51,7 @@ function Prelab({ view }: { view: Shapes['PrelabView'] }) {
         </Box>
         <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }}>
           <Standing view={view} />
-          <Sheet title="Safety first">
-            <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
-              {view.hazards.map((hazard) => (
-                <li key={hazard}>{hazard}</li>
-              ))}
-            </Box>
-            <Box sx={{ mt: 1 }}>
-              <Link to={`/methods/${session.method}`}>How the experiment is done</Link>
-            </Box>
-          </Sheet>
+          <SafetyFirst view={view} />
         </Box>
       </Columns>
     </>
@@ -87,5 +78,20 @@ function Standing({ view }: { view: Shapes['PrelabView'] }) {
         ? 'Your bench takes its first reading when you are ready.'
         : 'Done before class, it saves you time at the bench.'}
     </VerdictLine>
+  );
+}
+
+function SafetyFirst({ view }: { view: Shapes['PrelabView'] }) {
+  return (
+    <Sheet title="Safety first">
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+        {view.hazards.map((hazard) => (
+          <li key={hazard}>{hazard}</li>
+        ))}
+      </Box>
+      <Box sx={{ mt: 1 }}>
+        <Link to={`/methods/${view.session.method}`}>How the experiment is done</Link>
+      </Box>
+    </Sheet>
   );
 }

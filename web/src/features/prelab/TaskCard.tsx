@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { CheckIcon } from '../../identity/Icons';
+import { NotDone } from '../../identity/NotDone';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { ChoiceAnswer, LineAnswer, WordsAnswer, type AnswerProps } from './answers';
@@ -66,11 +67,7 @@ export function TaskCard({ session, number, task, open, colour }: Props) {
             {task.kind === 'own' ? 'Keep it' : task.tries > 0 ? 'Try again' : 'Is it so?'}
           </Button>
         )}
-        {change.error && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(change.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={change.error} />
         {!change.error && <SaidOf task={task} />}
       </Box>
     </Box>

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { clock } from '../../time/time';
@@ -8,6 +8,7 @@ import { VerdictLine } from '../../identity/Verdict';
 import { ListLine } from './ListLine';
 import { Solution } from './Solution';
 import { usePreparation, useTick } from './usePreparation';
+import { NotDone } from '../../identity/NotDone';
 
 /** What is made and set out for a session, each line to be ticked off. */
 export function PrepList({ session }: { session: number }) {
@@ -20,11 +21,7 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
     data.may_change ? (ready: boolean) => tick.mutateAsync({ key, ready }) : undefined;
   return (
     <>
-      {tick.error && (
-        <VerdictLine level="look" lead="Not ticked.">
-          {sentence(tick.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not ticked." error={tick.error} />
       {(data.solutions.length > 0 || data.weighed.length > 0) && (
         <Sheet title="To make" note={`for ${data.benches} benches, ${data.spare_percent} % spare`}>
           {data.solutions.map((line) => (

@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../time/time';
@@ -88,11 +89,7 @@ function Session({ session }: { session: Shapes['WeekSession'] }) {
           {' · '}
           <Link to={`/sessions/${card.id}`}>its preparation</Link>
         </Box>
-        {tick.error && (
-          <VerdictLine level="look" lead="Not ticked.">
-            {sentence(tick.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not ticked." error={tick.error} />
         {lines.map((line) => (
           <ListLine
             key={line.key}

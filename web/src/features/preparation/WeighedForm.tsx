@@ -4,10 +4,10 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useMake, useTriedRecipe } from './usePreparation';
+import { NotDone } from '../../identity/NotDone';
 
 interface Props {
   session: number;
@@ -46,9 +46,7 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
         />
       ))}
       {tried.error ? (
-        <VerdictLine level="look" lead="Look again.">
-          {sentence(tried.error)}
-        </VerdictLine>
+        <NotDone lead="Look again." error={tried.error} />
       ) : (
         <Box>
           It is <strong style={{ fontFamily: FIGURES }}>{now.result}</strong>
@@ -59,11 +57,7 @@ export function WeighedForm({ session, recipe, onDone }: Props) {
         <Tick label="This number counts in the plan from now on" on={into_plan} put={setIntoPlan} />
       )}
       <Tick label="Put it on the shelf as a bottle of its own" on={keep} put={setKeep} />
-      {making.error && (
-        <VerdictLine level="look" lead="Not written.">
-          {sentence(making.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not written." error={making.error} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" disabled={making.isPending || Boolean(tried.error)}>
           It is made

@@ -3,10 +3,11 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useMe, useStore } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 /** What this bench found can be used by later sessions, with its uncertainty; the instructor decides. */
 export function KeepIt({ report }: { report: Shapes['Report'] }) {
@@ -25,11 +26,7 @@ export function KeepIt({ report }: { report: Shapes['Report'] }) {
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
-        {store.error && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(store.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={store.error} />
         {store.isSuccess ? (
           <VerdictLine level="keep" lead="Kept.">
             Plans can choose it now. <Link to="/stock">Open the stockroom</Link>

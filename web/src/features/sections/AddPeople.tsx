@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { FileButton } from '../../identity/FileButton';
+import { NotDone } from '../../identity/NotDone';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -49,11 +50,7 @@ export function AddPeople({ section }: { section: number }) {
             onChoose={(chosen) => void file(chosen)}
           />
         </Box>
-        {(read.error ?? add.error) && (
-          <VerdictLine level="look" lead="Not read.">
-            {sentence(read.error ?? add.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not read." error={read.error ?? add.error} />
         {read.data && <Preview read={read.data} />}
         {read.data && (
           <Box sx={{ display: 'flex', gap: 1 }}>

@@ -6,6 +6,7 @@ import { sentence, type Shapes } from '../../api/client';
 import { dotted } from '../../identity/dotted';
 import { FileButton } from '../../identity/FileButton';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { TABLE } from '../../identity/table';
@@ -36,11 +37,7 @@ export function ArchivePage() {
             onChoose={(file) => look.mutate(file)}
           />
           {look.isPending && <LinearProgress variant="determinate" value={sent * 100} aria-label="Sent" />}
-          {look.error && (
-            <VerdictLine level="look" lead="Not read.">
-              {sentence(look.error)}
-            </VerdictLine>
-          )}
+          <NotDone lead="Not read." error={look.error} />
         </Sheet>
         {look.data && !bring.data && (
           <Inside of={look.data} busy={bring.isPending} error={bring.error} onBring={() => bring.mutate()} />

@@ -3,12 +3,13 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useSections } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { useChangeStudent, useNewPin, useSlips } from './useSection';
+import { NotDone } from '../../identity/NotDone';
 
 type Student = Shapes['RosterStudent'];
 
@@ -39,11 +40,7 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
           and keep them apart until they are handed out: these PINs are not shown again.
         </VerdictLine>
       )}
-      {slips.error && (
-        <VerdictLine level="look" lead="Not printed.">
-          {sentence(slips.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not printed." error={slips.error} />
       {students.map((student) => (
         <Row key={student.id} student={student} section={line} />
       ))}
@@ -93,11 +90,7 @@ function Row({ student, section }: { student: Student; section: Shapes['SectionL
           </Button>
         </VerdictLine>
       )}
-      {(pin.error ?? change.error) && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(pin.error ?? change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={pin.error ?? change.error} />
       {open && (
         <ChangeStudent student={student} section={section.id} change={change} onDone={() => setOpen(false)} />
       )}

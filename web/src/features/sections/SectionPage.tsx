@@ -5,14 +5,14 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { accent, FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { OneTimeLink } from '../people/OneTimeLink';
 import { useLink } from '../people/useStaff';
 import { AddPeople } from './AddPeople';
@@ -111,11 +111,7 @@ function Settings({ page }: { page: Shapes['SectionPage'] }) {
           </Button>
         </Box>
         {link.data && <OneTimeLink link={link.data} of={`Invitation to assist in ${line.name}.`} />}
-        {(change.error ?? link.error) && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(change.error ?? link.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={change.error ?? link.error} />
         <Box sx={{ display: 'flex', gap: 1 }}>
           <Button variant="outlined" disabled={change.isPending} onClick={() => keep(line.archived)}>
             Keep

@@ -3,15 +3,15 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useSections } from '../../api/hooks';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { accent, FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useMakeSection } from './useSection';
 
 /** The classes one teaches or assists. */
@@ -103,11 +103,7 @@ function Make() {
         <Button type="submit" variant="contained" disabled={make.isPending}>
           Make the section
         </Button>
-        {make.error && (
-          <VerdictLine level="look" lead="Not made.">
-            {sentence(make.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not made." error={make.error} />
       </Box>
     </Sheet>
   );

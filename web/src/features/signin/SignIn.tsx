@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, said, sentence, type Shapes } from '../../api/client';
+import { api, said, type Shapes } from '../../api/client';
 import { useDepartment } from '../../api/hooks';
 import mark from '../../app/mark.svg';
 import { keepAnswer } from '../../api/answered';
@@ -12,6 +12,7 @@ import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { WaitingOfOthers } from '../../queue/Waiting';
+import { NotDone } from '../../identity/NotDone';
 
 function useEnter() {
   const queries = useQueryClient();
@@ -136,7 +137,7 @@ function Join() {
         <Button type="submit" variant="contained" size="large" disabled={enter.isPending || roster.isPending}>
           {roster.data ? 'Go to my bench' : 'Find my section'}
         </Button>
-        <Problem error={roster.error ?? enter.error} />
+        <NotDone lead="Not yet." error={roster.error ?? enter.error} />
       </Box>
     </Sheet>
   );
@@ -171,7 +172,7 @@ function Staff() {
         <Button type="submit" variant="outlined" disabled={enter.isPending}>
           Sign in
         </Button>
-        <Problem error={enter.error} />
+        <NotDone lead="Not yet." error={enter.error} />
       </Box>
     </Sheet>
   );
@@ -202,16 +203,8 @@ function Demo({ accounts }: { accounts: Shapes['DemoAccount'][] }) {
             </span>
           </Button>
         ))}
-        <Problem error={enter.error} />
+        <NotDone lead="Not yet." error={enter.error} />
       </Box>
     </Sheet>
   );
-}
-
-function Problem({ error }: { error: unknown }) {
-  return error ? (
-    <VerdictLine level="look" lead="Not yet.">
-      {sentence(error)}
-    </VerdictLine>
-  ) : null;
 }

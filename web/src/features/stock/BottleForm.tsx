@@ -3,10 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { FIGURES } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useShelfChange } from './useShelf';
+import { NotDone } from '../../identity/NotDone';
 
 type Said = Shapes['BottleRequest'];
 
@@ -82,11 +82,7 @@ export function BottleForm({ known, bottle, onDone }: Props) {
           slotProps={{ inputLabel: { shrink: true } }}
         />
       </Box>
-      {change.put.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(change.put.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={change.put.error} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" disabled={change.put.isPending}>
           {bottle ? 'Write the label' : 'Put it on the shelf'}

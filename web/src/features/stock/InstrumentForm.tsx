@@ -3,12 +3,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useAddInstrument, useInstruments } from '../../api/hooks';
 import { accent, FIGURES } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { Drawn } from '../../instruments/Drawn';
 import { useTriedInstrument } from './useTriedInstrument';
+import { NotDone } from '../../identity/NotDone';
 
 type Typed = Shapes['OwnScaleRequest'];
 
@@ -69,21 +69,13 @@ export function InstrumentForm({ onDone }: { onDone: () => void }) {
         />
       </Box>
       {base && <Scale {...{ base, typed, put }} />}
-      {tried.error && (
-        <VerdictLine level="look" lead="Not yet.">
-          {sentence(tried.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not yet." error={tried.error} />
       {tried.data && (
         <Box sx={{ maxWidth: 200 }}>
           <Drawn tool={tried.data} text="" colour={accent('solutions')} />
         </Box>
       )}
-      {add.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(add.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={add.error} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" disabled={!tried.data || add.isPending}>
           Put it into the stockroom

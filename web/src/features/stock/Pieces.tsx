@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Folded } from '../../identity/Folded';
+import { NotDone } from '../../identity/NotDone';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useShelfChange } from './useShelf';
 
 type Piece = Shapes['PieceOut'];
@@ -82,11 +82,7 @@ function Count({ piece }: { piece: Piece }) {
           onBlur={keep}
         />
       </Box>
-      {count.error && (
-        <VerdictLine level="look" lead="Not counted.">
-          {sentence(count.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not counted." error={count.error} />
     </Box>
   );
 }

@@ -1,14 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { dotted } from '../../identity/dotted';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
-import { StateTag, VerdictLine } from '../../identity/Verdict';
+import { StateTag } from '../../identity/Verdict';
 import { BottleForm } from './BottleForm';
 import { Item } from './Item';
 import { useShelfChange } from './useShelf';
+import { NotDone } from '../../identity/NotDone';
 
 /** The bottles that are there: recipes are made from them. */
 export function Shelf({ shelf }: { shelf: Shapes['ShelfOut'] }) {
@@ -16,11 +17,7 @@ export function Shelf({ shelf }: { shelf: Shapes['ShelfOut'] }) {
   const { take } = useShelfChange();
   return (
     <Sheet title="On the shelf" note={`${shelf.bottles.length} bottles`}>
-      {take.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(take.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={take.error} />
       {written === 'new' ? (
         <BottleForm known={shelf.known} bottle={null} onDone={() => setWritten(null)} />
       ) : (

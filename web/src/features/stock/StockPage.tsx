@@ -1,16 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useMe, useRetire, useStock } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
 import { Columns } from '../../identity/Columns';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Pairs } from '../../identity/Pairs';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../time/time';
 import { accent, FIGURES } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { Signals } from '../history/Signals';
 import { Item } from './Item';
 import { OwnInstruments } from './OwnInstruments';
@@ -69,11 +69,7 @@ function Own({ stock }: { stock: Shapes['Stock'] }) {
         mine={mine}
         action={(item) => out('instruments', item)}
       />
-      {retire.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(retire.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={retire.error} />
       <Sheet title="Calibrated instruments">
         {stock.calibrations.length === 0 &&
           'None yet. A bench that has calibrated a pipette offers it at the end of its report.'}

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useChangePlan } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 /** Another product's data, prepared now, opened by each bench for itself once its trials agree. */
 export function Comparison({ plan }: { plan: Shapes['SessionPlan'] }) {
@@ -30,11 +30,7 @@ export function Comparison({ plan }: { plan: Shapes['SessionPlan'] }) {
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
-        {change.error && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(change.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={change.error} />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button variant="outlined" component="label" disabled={!name.trim() || change.isPending}>
             {plan.comparison ? 'Choose another file' : 'Choose its file'}

@@ -2,10 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useDeletePlan, useSessionState } from '../../api/hooks';
 import { useThrowAway } from './useRehearsal';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 /** A session that will not be held: called off, or its plan deleted; a simulated one thrown away. */
 export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
@@ -31,11 +31,7 @@ export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
       >
         {sure ? 'Yes, delete it for good' : card.simulated ? 'Throw it away' : 'Delete the plan'}
       </Button>
-      {(change.error ?? remove.error) && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(change.error ?? remove.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={change.error ?? remove.error} />
     </Box>
   );
 }

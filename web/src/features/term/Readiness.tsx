@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Folded } from '../../identity/Folded';
 import { CheckIcon } from '../../identity/Icons';
+import { NotDone } from '../../identity/NotDone';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useLetIn, useRoomReady } from './useReadiness';
 
 type Student = Shapes['StudentReady'];
@@ -18,11 +18,7 @@ export function Readiness({ session }: { session: number }) {
   const ready = room.students.filter((student) => student.done === student.of).length;
   return (
     <Sheet title="Before class" note={`${ready} of ${room.students.length} are ready`}>
-      {change.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={change.error} />
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {room.students.map((student) => (
           <Line

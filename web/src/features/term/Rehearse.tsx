@@ -5,11 +5,11 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { Sheet } from '../../identity/Sheet';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
 import { useRehearsal } from './useRehearsal';
+import { NotDone } from '../../identity/NotDone';
 
 type Plan = Shapes['SessionPlan'];
 type Pace = NonNullable<Shapes['WorkedRequest']['pace']>;
@@ -50,11 +50,7 @@ export function Rehearse({ plan }: { plan: Plan }) {
             {played.of ? `Bench ${played.done + 1} of ${played.of} …` : 'The class comes in …'}
           </Box>
         )}
-        {error && (
-          <VerdictLine level="look" lead="Not done.">
-            {sentence(error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not done." error={error} />
       </Box>
     </Sheet>
   );

@@ -5,14 +5,22 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useLastTime, useRemark } from '../../api/hooks';
 import { RemarkPhoto } from '../../sessions/RemarkPhoto';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../time/time';
 import { TakePhoto } from '../../sessions/TakePhoto';
 import { ink } from '../../identity/tokens';
-import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
+
+const LINE = {
+  display: 'flex',
+  gap: 1,
+  alignItems: 'baseline',
+  borderBottom: `1px solid ${ink.ruleSoft}`,
+  py: 0.75,
+};
 
 /** What the last session taught, and what the instructor adds to steps because of it. */
 export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boolean }) {
@@ -21,16 +29,7 @@ export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boo
     <Sheet title="Remarks on steps">
       <Lessons session={plan.card.id} />
       {plan.remarks.map((remark) => (
-        <Box
-          key={remark.id}
-          sx={{
-            display: 'flex',
-            gap: 1,
-            alignItems: 'baseline',
-            borderBottom: `1px solid ${ink.ruleSoft}`,
-            py: 0.75,
-          }}
-        >
+        <Box key={remark.id} sx={LINE}>
           <Box sx={{ flex: 1 }}>
             {remark.text}
             <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>
@@ -53,11 +52,7 @@ export function Remarks({ plan, mine }: { plan: Shapes['SessionPlan']; mine: boo
         <Box sx={{ color: ink.inkSoft }}>None yet. A remark is shown at its step, at every bench.</Box>
       )}
       {mine && <NewRemark plan={plan} change={change} />}
-      {change.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={change.error} />
     </Sheet>
   );
 }

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useChangePlan, useMethod } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
-import { VerdictLine } from '../../identity/Verdict';
 import { SamplesField } from '../planner/SamplesField';
 import { named } from '../planner/usePlan';
+import { NotDone } from '../../identity/NotDone';
 
 /** What the benches are given, changed until the session opens. */
 export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
@@ -24,11 +24,7 @@ export function Samples({ plan }: { plan: Shapes['SessionPlan'] }) {
           all={allSamples}
           onChange={(changed) => setDraft({ samples, allSamples, ...changed })}
         />
-        {change.error && (
-          <VerdictLine level="look" lead="Not kept.">
-            {sentence(change.error)}
-          </VerdictLine>
-        )}
+        <NotDone lead="Not kept." error={change.error} />
         <Button
           variant="outlined"
           sx={{ justifySelf: 'start' }}

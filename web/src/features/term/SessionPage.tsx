@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useNavigate, useParams } from 'react-router';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useMe, useSession, useSessionState } from '../../api/hooks';
 import { FoldedSheet } from '../../identity/FoldedSheet';
 import { Heading } from '../../identity/Heading';
+import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { PartLinks } from '../../sessions/PartLinks';
 import { Pairs } from '../../identity/Pairs';
@@ -49,11 +50,7 @@ function Plan({ plan }: { plan: Shapes['SessionPlan'] }) {
         below={<Below plan={plan} mine={mine} />}
         actions={<Actions card={card} mine={mine} change={change} />}
       />
-      {change.error && (
-        <VerdictLine level="look" lead="Not done.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not done." error={change.error} />
       {card.lacks.map((lack) => (
         <VerdictLine key={lack} level="look" lead="Still open.">
           {lack}

@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useChangePlan, useUnlock } from '../../api/hooks';
 import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
 import { Places } from './Places';
+import { NotDone } from '../../identity/NotDone';
 
 const DEALS = [
   ['names', 'In order of names'],
@@ -24,11 +25,7 @@ export function Teams({ plan }: { plan: Shapes['SessionPlan'] }) {
       title="Who stands where"
       note={`${here.filter((student) => student.bench !== null).length} of ${here.length} placed`}
     >
-      {change.error && (
-        <VerdictLine level="look" lead="Not changed.">
-          {sentence(change.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not changed." error={change.error} />
       {plan.card.state === 'planned' && plan.students.length > 0 && (
         <Deal busy={change.isPending} onDeal={(how, size) => change.mutate({ how, size })} />
       )}

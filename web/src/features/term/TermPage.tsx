@@ -132,23 +132,7 @@ function Line({ session }: { session: Card }) {
           {dotted(session.method_title, session.section, session.room, `${session.benches} benches`)}
         </Box>
       </Box>
-      <Box sx={{ display: 'grid', gap: 0.25 }}>
-        {session.lacks.map((lack) => (
-          <Box
-            key={lack}
-            sx={{ color: ink.look, fontSize: 14, display: 'flex', gap: 0.5, alignItems: 'center' }}
-          >
-            <TriangleIcon sx={{ fontSize: 16 }} /> {lack}
-          </Box>
-        ))}
-        <Simulated how={session.simulated} />
-        {session.state === 'cancelled' && <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>cancelled</Box>}
-        {session.state === 'closed' && (
-          <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-            {session.released ? 'results released' : 'not released yet'}
-          </Box>
-        )}
-      </Box>
+      <Standing session={session} />
     </Box>
   );
 }
@@ -159,3 +143,25 @@ const sheet = (session: Card) => ({
   boxShadow: `inset 6px 0 0 ${accent(session.family)}`,
   borderRadius: 2.5,
 });
+
+function Standing({ session }: { session: Card }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 0.25 }}>
+      {session.lacks.map((lack) => (
+        <Box
+          key={lack}
+          sx={{ color: ink.look, fontSize: 14, display: 'flex', gap: 0.5, alignItems: 'center' }}
+        >
+          <TriangleIcon sx={{ fontSize: 16 }} /> {lack}
+        </Box>
+      ))}
+      <Simulated how={session.simulated} />
+      {session.state === 'cancelled' && <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>cancelled</Box>}
+      {session.state === 'closed' && (
+        <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
+          {session.released ? 'results released' : 'not released yet'}
+        </Box>
+      )}
+    </Box>
+  );
+}

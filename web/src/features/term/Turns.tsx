@@ -3,12 +3,13 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../api/client';
+import { type Shapes } from '../../api/client';
 import { useSolveTurns } from '../../api/hooks';
 import { Lanes, type Move } from '../../charts/Lanes';
 import { Sheet } from '../../identity/Sheet';
 import { accent, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
+import { NotDone } from '../../identity/NotDone';
 
 type Pin = Shapes['PinRequest'];
 
@@ -51,11 +52,7 @@ export function Turns({ plan, timetable }: { plan: Shapes['SessionPlan']; timeta
           onMove={may && !solve.isPending ? onMove : undefined}
         />
       </Box>
-      {solve.error && (
-        <VerdictLine level="look" lead="Not solved.">
-          {sentence(solve.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not solved." error={solve.error} />
       {may && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1 }}>
           <Groups

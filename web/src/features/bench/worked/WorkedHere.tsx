@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import { sentence, type Shapes } from '../../../api/client';
+import { type Shapes } from '../../../api/client';
 import { ink } from '../../../identity/tokens';
-import { VerdictLine } from '../../../identity/Verdict';
 import { Drawn } from '../../../instruments/Drawn';
 import { EyeHeight, useEye } from '../../../instruments/EyeHeight';
 import { MoveDrawing } from '../../../scenes/MoveDrawing';
 import type { Task } from '../hand';
 import { useWorked } from './useWorked';
+import { NotDone } from '../../../identity/NotDone';
 
 interface Props {
   bench: number;
@@ -20,12 +20,8 @@ interface Props {
 export function WorkedHere({ bench, task, colour }: Props) {
   const { worked, act, error } = useWorked(bench, task);
   const view = worked?.view;
-  const notDone = error !== null && (
-    <VerdictLine level="look" lead="Not done.">
-      {sentence(error)}
-    </VerdictLine>
-  );
-  if (!view) return notDone || null;
+  const notDone = <NotDone lead="Not done." error={error} />;
+  if (!view) return notDone;
   return (
     <Instrument key={`${task.key}/${task.trial}/${task.index}`} view={view} colour={colour} onAct={act}>
       {notDone}

@@ -16,6 +16,15 @@ interface Props {
   onStep: (by: number) => void;
 }
 
+const HEAD = {
+  font: 'inherit',
+  width: '100%',
+  minHeight: 44,
+  gap: 1.5,
+  justifyContent: 'space-between',
+  textAlign: 'left',
+};
+
 /** One bench: its points at a glance, and opened its lines with their reasons. */
 export function BenchRow({ marks, session, open, onOpen, onStep }: Props) {
   const row = useRef<HTMLDivElement>(null);
@@ -33,18 +42,7 @@ export function BenchRow({ marks, session, open, onOpen, onStep }: Props) {
         onStep(by);
       }}
     >
-      <ButtonBase
-        onClick={onOpen}
-        aria-expanded={open}
-        sx={{
-          font: 'inherit',
-          width: '100%',
-          minHeight: 44,
-          gap: 1.5,
-          justifyContent: 'space-between',
-          textAlign: 'left',
-        }}
-      >
+      <ButtonBase onClick={onOpen} aria-expanded={open} sx={HEAD}>
         <b style={{ fontFamily: FIGURES, minWidth: 28 }}>{marks.number}</b>
         <Box component="span" sx={{ flex: 1, fontSize: 14 }}>
           {dotted(marks.sample, ...marks.lines.filter(lacks).map(inShort)) || 'all points'}

@@ -2,10 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
-import { sentence, type Shapes } from '../../../api/client';
+import { type Shapes } from '../../../api/client';
 import { useDecide } from './useMarks';
 import { FIGURES, ink } from '../../../identity/tokens';
-import { VerdictLine } from '../../../identity/Verdict';
+import { NotDone } from '../../../identity/NotDone';
 
 interface Props {
   line: Shapes['MarkLine'];
@@ -79,11 +79,7 @@ export function LineField({ line, bench, session, children }: Props) {
         {line.reasons.join(' ')}
       </Box>
       {children}
-      {decide.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(decide.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={decide.error} />
     </Box>
   );
 }

@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../../api/client';
+import { type Shapes } from '../../../api/client';
 import { useMarkBy, useMarks, useReleaseMarks } from './useMarks';
 import { Loaded } from '../../../identity/Page';
 import { Sheet } from '../../../identity/Sheet';
 import { ink } from '../../../identity/tokens';
-import { VerdictLine } from '../../../identity/Verdict';
 import { BenchRow } from './BenchRow';
 import { RubricChoice } from './RubricChoice';
+import { NotDone } from '../../../identity/NotDone';
 
 /** The marks of a session as they are proposed, changed line by line, released. */
 export function Marks({ session }: { session: Shapes['SessionCard'] }) {
@@ -89,11 +89,7 @@ function Release({ marks }: { marks: Shapes['ClassMarks'] }) {
       >
         {marks.released ? 'Hide the marks again' : 'Release the marks'}
       </Button>
-      {release.error && (
-        <VerdictLine level="look" lead="Not released.">
-          {sentence(release.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not released." error={release.error} />
     </>
   );
 }

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../../api/client';
+import { type Shapes } from '../../../api/client';
 import { ink } from '../../../identity/tokens';
-import { VerdictLine } from '../../../identity/Verdict';
 import { RubricForm } from './RubricForm';
 import { LABELS } from './rubric';
+import { NotDone } from '../../../identity/NotDone';
 
 interface Props {
   marks: Shapes['ClassMarks'];
@@ -39,11 +39,7 @@ export function RubricChoice({ marks, choose, error }: Props) {
           </Box>
         </Box>
       ))}
-      {error && (
-        <VerdictLine level="look" lead="Not chosen.">
-          {sentence(error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not chosen." error={error} />
     </Box>
   );
 }

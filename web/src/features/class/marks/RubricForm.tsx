@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { sentence, type Shapes } from '../../../api/client';
+import { type Shapes } from '../../../api/client';
 import { useKeepRubric } from './useMarks';
 import { FIGURES, ink } from '../../../identity/tokens';
-import { VerdictLine } from '../../../identity/Verdict';
 import { added, asRubric, LABELS, typed, type Kind, type Typed } from './rubric';
+import { NotDone } from '../../../identity/NotDone';
 
 interface Props {
   session: number;
@@ -62,11 +62,7 @@ export function RubricForm({ session, from, onDone }: Props) {
       </Box>
       <Accuracy one={form} put={put} />
       <Box sx={{ color: ink.inkSoft, fontSize: 13.5 }}>Leave empty what does not count.</Box>
-      {keep.error && (
-        <VerdictLine level="look" lead="Not kept.">
-          {sentence(keep.error)}
-        </VerdictLine>
-      )}
+      <NotDone lead="Not kept." error={keep.error} />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="outlined" disabled={keep.isPending}>
           Keep the rubric
