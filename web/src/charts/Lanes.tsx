@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
 import type { Shapes } from '../api/client';
 import { clock } from '../time/time';
 import { FIGURES, ink } from '../identity/tokens';
@@ -46,30 +47,19 @@ export function Lanes({ timetable, colour, begins, onMove, now }: Props) {
         <Box sx={{ minWidth: NAME + 58 * starts.length }}>
           <Scale starts={starts} minutes={minutes} begins={begins} />
           {lanes.map((lane) => (
-            <Box key={lane.label} sx={{ display: 'flex', alignItems: 'stretch', mb: 0.5 }}>
-              <Box sx={{ ...name, fontSize: 13.5, display: 'grid', alignItems: 'center' }}>{lane.label}</Box>
-              <Box
-                sx={{
-                  position: 'relative',
-                  flex: 1,
-                  minHeight: lane.piece < 0 ? 56 : 46,
-                  bgcolor: ink.ground,
-                  borderRadius: 1,
-                }}
-              >
-                {now !== undefined && <Now left={place(now, minutes)} />}
-                {lane.turns.map((turn) => (
-                  <TurnBlock
-                    key={`${turn.start} ${turn.value}`}
-                    {...{ lane, turn, minutes, colour }}
-                    pieces={
-                      lanes.filter((other) => other.equipment === lane.equipment && other.piece >= 0).length
-                    }
-                    onMove={turn.benches.length > 0 && lane.piece >= 0 ? onMove : undefined}
-                  />
-                ))}
-              </Box>
-            </Box>
+            <Lane key={lane.label} label={lane.label} height={lane.piece < 0 ? 56 : 46}>
+              {now !== undefined && <Now left={place(now, minutes)} />}
+              {lane.turns.map((turn) => (
+                <TurnBlock
+                  key={`${turn.start} ${turn.value}`}
+                  {...{ lane, turn, minutes, colour }}
+                  pieces={
+                    lanes.filter((other) => other.equipment === lane.equipment && other.piece >= 0).length
+                  }
+                  onMove={turn.benches.length > 0 && lane.piece >= 0 ? onMove : undefined}
+                />
+              ))}
+            </Lane>
           ))}
         </Box>
       </Box>
@@ -97,6 +87,17 @@ const Now = ({ left }: { left: string }) => (
 const place = (minute: number, minutes: number) => `${(100 * minute) / minutes}%`;
 
 /** When turns begin: by the clock, or in minutes; those that would stand on each other are left out. */
+function Lane({ label, height, children }: { label: string; height: number; children: ReactNode }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'stretch', mb: 0.5 }}>
+      <Box sx={{ ...name, fontSize: 13.5, display: 'grid', alignItems: 'center' }}>{label}</Box>
+      <Box sx={{ position: 'relative', flex: 1, minHeight: height, bgcolor: ink.ground, borderRadius: 1 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
 function Scale({
   starts,
   minutes,

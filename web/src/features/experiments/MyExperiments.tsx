@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ChangeEvent } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { type Shapes } from '../../api/client';
 import { Loaded } from '../../identity/Page';
 import { accent, ink } from '../../identity/tokens';
 import { useBegin, useExperiments } from './useDraft';
 import { NotDone } from '../../identity/NotDone';
+import { SheetLink } from '../../identity/SheetLink';
 
 type Card = Shapes['ExperimentCard'];
 
@@ -60,8 +61,7 @@ export function MyExperiments() {
 
 function Line({ card }: { card: Card }) {
   return (
-    <Box
-      component={Link}
+    <SheetLink
       to={`/experiments/${card.slug}`}
       sx={{
         display: 'flex',
@@ -69,20 +69,12 @@ function Line({ card }: { card: Card }) {
         justifyContent: 'space-between',
         alignItems: 'baseline',
         flexWrap: 'wrap',
-        bgcolor: ink.sheet,
-        border: `1px solid ${ink.rule}`,
         borderLeft: `5px solid ${accent(card.family)}`,
-        borderRadius: 2,
-        px: 2,
-        py: 1.5,
-        color: ink.ink,
-        textDecoration: 'none',
-        '&:hover': { borderColor: ink.link },
       }}
     >
       <strong>{card.title || 'Without a title'}</strong>
       <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>{standing(card)}</Box>
-    </Box>
+    </SheetLink>
   );
 }
 

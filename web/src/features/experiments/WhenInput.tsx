@@ -25,39 +25,47 @@ export function WhenInput({ value, onChange }: Props) {
     );
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      {rows.map(([option, wanted], at) => {
-        const change = (to: [string, unknown]) => put(rows.map((old, place) => (place === at ? to : old)));
-        return (
-          <Box key={at} sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr auto', gap: 1 }}>
-            <TextField
-              select
-              label="Only under"
-              value={option}
-              onChange={({ target }) => change([target.value, []])}
-            >
-              {options.map((option) => (
-                <MenuItem key={option.key} value={option.key}>
-                  {option.label}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
-              label="at"
-              value={typeof wanted === 'string' ? [wanted] : texts(wanted)}
-              slotProps={{ select: { multiple: true } }}
-              onChange={({ target }) => change([option, target.value])}
-            >
-              {choicesOf(draft, option).map((named) => (
-                <MenuItem key={named.key} value={named.key}>
-                  {named.label}
-                </MenuItem>
-              ))}
-            </TextField>
-            <Button onClick={() => put(rows.filter((_, place) => place !== at))}>Always</Button>
-          </Box>
-        );
-      })}
+      {rows.map((row, at) => (
+        <Box key={at} sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr auto', gap: 1 }}>
+          <Condition row={row} onChange={(to) => put(rows.map((old, place) => (place === at ? to : old)))} />
+          <Button onClick={() => put(rows.filter((_, place) => place !== at))}>Always</Button>
+        </Box>
+      ))}
     </Box>
+  );
+}
+
+type Row = [option: string, wanted: unknown];
+
+function Condition({ row: [option, wanted], onChange }: { row: Row; onChange: (row: Row) => void }) {
+  const { draft } = useWorkshop();
+  return (
+    <>
+      <TextField
+        select
+        label="Only under"
+        value={option}
+        onChange={({ target }) => onChange([target.value, []])}
+      >
+        {partsOf(draft, ['choice']).map((part) => (
+          <MenuItem key={part.key} value={part.key}>
+            {part.label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="at"
+        value={typeof wanted === 'string' ? [wanted] : texts(wanted)}
+        slotProps={{ select: { multiple: true } }}
+        onChange={({ target }) => onChange([option, target.value])}
+      >
+        {choicesOf(draft, option).map((named) => (
+          <MenuItem key={named.key} value={named.key}>
+            {named.label}
+          </MenuItem>
+        ))}
+      </TextField>
+    </>
   );
 }

@@ -7,6 +7,8 @@ import { Tile } from './Tile';
 const MANY = 16; // benches; more are shown small, so that the whole room is seen at once
 const WIDE = 5; // places in a row; a wider room is shown small too
 
+const CELL = { display: 'grid', minWidth: 0 };
+
 /** The benches as they stand in the room, where that was said; else one after the other. */
 export function RoomGrid({ floor, now, large }: { floor: Shapes['Floor']; now: number; large: boolean }) {
   const { benches, session, arrangement, unit } = floor;
@@ -33,12 +35,7 @@ export function RoomGrid({ floor, now, large }: { floor: Shapes['Floor']; now: n
         return (
           <Box
             key={bench.id}
-            sx={{
-              display: 'grid',
-              minWidth: 0,
-              gridRow: { md: place?.row },
-              gridColumn: { md: place?.column },
-            }}
+            sx={{ ...CELL, gridRow: { md: place?.row }, gridColumn: { md: place?.column } }}
           >
             {small ? (
               <SmallTile bench={bench} {...common} />

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { useMe, useMethods } from '../../api/hooks';
 import { Loaded, Page } from '../../identity/Page';
+import { SheetLink } from '../../identity/SheetLink';
 import { MyExperiments } from '../experiments/MyExperiments';
 import { accent, asText, ink } from '../../identity/tokens';
 
@@ -34,24 +35,14 @@ export function MethodBook() {
                     {all
                       .filter((card) => card.family === family)
                       .map((card) => (
-                        <Box
+                        <SheetLink
                           key={card.slug}
-                          component={Link}
                           to={`/methods/${card.slug}`}
-                          sx={{
-                            bgcolor: ink.sheet,
-                            border: `1px solid ${ink.rule}`,
-                            borderTop: `5px solid ${accent(family)}`,
-                            borderRadius: 2.5,
-                            p: 2.5,
-                            color: ink.ink,
-                            textDecoration: 'none',
-                            '&:hover': { borderColor: ink.link },
-                          }}
+                          sx={{ borderTop: `5px solid ${accent(family)}`, p: 2.5 }}
                         >
                           <Box sx={{ fontWeight: 700, fontSize: 19 }}>{card.title}</Box>
                           <Box sx={{ color: ink.inkSoft, mt: 0.5 }}>{card.question}</Box>
-                        </Box>
+                        </SheetLink>
                       ))}
                   </Box>
                 </Box>

@@ -16,6 +16,7 @@ import { OneTimeLink } from './OneTimeLink';
 import { Tokens } from './Tokens';
 import { useAccount, useLink, useSetDepartment, useStaff } from './useStaff';
 import { ZoneField } from './ZoneField';
+import { AskedTwice } from '../../identity/AskedTwice';
 
 /** The department, its staff, and who keeps the accounts. */
 export function DepartmentPage({ me }: { me: Shapes['Me'] }) {
@@ -127,7 +128,6 @@ interface MemberProps {
 }
 
 function Member({ member, mayChange, onReset, onAction }: MemberProps) {
-  const [sure, setSure] = useState(false);
   return (
     <Box sx={{ py: 1.25, borderBottom: `1px solid ${ink.ruleSoft}` }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -147,28 +147,36 @@ function Member({ member, mayChange, onReset, onAction }: MemberProps) {
           member.last_seen ? `last here ${day(member.last_seen)}` : 'not here yet',
         )}
       </Box>
-      {mayChange && (
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
-          {member.active ? (
-            <>
-              <Button size="small" onClick={onReset}>
-                New password
-              </Button>
-              {member.role === 'instructor' && (
-                <Button size="small" onClick={() => onAction(member.keeper ? 'no_longer_keep' : 'keep')}>
-                  {member.keeper ? 'No longer keeps the accounts' : 'Let them keep the accounts'}
-                </Button>
-              )}
-              <Button size="small" color="error" onClick={() => (sure ? onAction('end') : setSure(true))}>
-                {sure ? 'Yes, end it: signed out at once, records stay' : 'End the account'}
-              </Button>
-            </>
-          ) : (
-            <Button size="small" onClick={() => onAction('take_back')}>
-              Let them in again
+      {mayChange && <Account {...{ member, onReset, onAction }} />}
+    </Box>
+  );
+}
+
+function Account({ member, onReset, onAction }: Omit<MemberProps, 'mayChange'>) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
+      {member.active ? (
+        <>
+          <Button size="small" onClick={onReset}>
+            New password
+          </Button>
+          {member.role === 'instructor' && (
+            <Button size="small" onClick={() => onAction(member.keeper ? 'no_longer_keep' : 'keep')}>
+              {member.keeper ? 'No longer keeps the accounts' : 'Let them keep the accounts'}
             </Button>
           )}
-        </Box>
+          <AskedTwice
+            size="small"
+            color="error"
+            ask="End the account"
+            sure="Yes, end it: signed out at once, records stay"
+            onSure={() => onAction('end')}
+          />
+        </>
+      ) : (
+        <Button size="small" onClick={() => onAction('take_back')}>
+          Let them in again
+        </Button>
       )}
     </Box>
   );

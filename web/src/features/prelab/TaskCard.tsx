@@ -44,15 +44,7 @@ export function TaskCard({ session, number, task, open, colour }: Props) {
       aria-label={task.text}
       sx={{ bgcolor: ink.sheet, border: `1px solid ${ink.rule}`, borderRadius: 2.5, p: 2.5 }}
     >
-      <Box component="h2" sx={{ m: 0, fontSize: 17, display: 'flex', gap: 1.25, alignItems: 'baseline' }}>
-        <Box component="span" sx={{ fontFamily: FIGURES, color: ink.inkSoft, fontWeight: 400 }}>
-          {number}
-        </Box>
-        <Box component="span" sx={{ flex: 1 }}>
-          {task.text}
-        </Box>
-        {task.done && <CheckIcon titleAccess="done" sx={{ color: ink.keep, alignSelf: 'center' }} />}
-      </Box>
+      <Asked number={number} task={task} />
       {task.why && <Box sx={{ color: ink.inkSoft, fontSize: 14.5, ml: 3 }}>{task.why}</Box>}
       <Given lines={task.given} />
       <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5 }}>
@@ -70,6 +62,20 @@ export function TaskCard({ session, number, task, open, colour }: Props) {
         <NotDone lead="Not kept." error={change.error} />
         {!change.error && <SaidOf task={task} />}
       </Box>
+    </Box>
+  );
+}
+
+function Asked({ number, task }: Pick<Props, 'number' | 'task'>) {
+  return (
+    <Box component="h2" sx={{ m: 0, fontSize: 17, display: 'flex', gap: 1.25, alignItems: 'baseline' }}>
+      <Box component="span" sx={{ fontFamily: FIGURES, color: ink.inkSoft, fontWeight: 400 }}>
+        {number}
+      </Box>
+      <Box component="span" sx={{ flex: 1 }}>
+        {task.text}
+      </Box>
+      {task.done && <CheckIcon titleAccess="done" sx={{ color: ink.keep, alignSelf: 'center' }} />}
     </Box>
   );
 }

@@ -39,6 +39,8 @@ export function LineAnswer({ task, text, setText, settled }: AnswerProps) {
   );
 }
 
+const FRAMED = { m: 0, pr: 1.5, minHeight: 48, borderRadius: 2, border: '1.5px solid' };
+
 /** A choice, and why. */
 export function ChoiceAnswer({ task, text, setText, reason, setReason, settled, colour }: AnswerProps) {
   return (
@@ -56,13 +58,7 @@ export function ChoiceAnswer({ task, text, setText, reason, setReason, settled, 
             disabled={settled}
             label={choice.label}
             control={<Radio />}
-            sx={{
-              m: 0,
-              pr: 1.5,
-              minHeight: 48,
-              borderRadius: 2,
-              border: `1.5px solid ${text === choice.key ? colour : ink.rule}`,
-            }}
+            sx={{ ...FRAMED, borderColor: text === choice.key ? colour : ink.rule }}
           />
         ))}
       </RadioGroup>

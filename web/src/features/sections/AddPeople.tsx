@@ -87,32 +87,37 @@ function Preview({ read }: { read: Shapes['RosterRead'] }) {
       ))}
       <Box sx={{ maxHeight: 320, overflowY: 'auto', borderTop: `1px solid ${ink.ruleSoft}`, mt: 1 }}>
         {read.people.map((person) => (
-          <Box
-            key={person.line}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: '34px 1fr auto',
-              gap: 1,
-              py: 0.5,
-              borderBottom: `1px solid ${ink.ruleSoft}`,
-              color: person.known ? ink.inkSoft : ink.ink,
-            }}
-          >
-            <span style={{ fontFamily: FIGURES, color: ink.inkSoft }}>{person.line}</span>
-            <span>
-              {person.name || '–'}
-              {person.problem && (
-                <Box component="span" sx={{ display: 'block', color: ink.look, fontSize: 14 }}>
-                  {person.problem}
-                </Box>
-              )}
-            </span>
-            <span style={{ fontFamily: person.known ? undefined : FIGURES, color: ink.inkSoft }}>
-              {person.known ? 'on the roster' : person.number}
-            </span>
-          </Box>
+          <ReadLine key={person.line} person={person} />
         ))}
       </Box>
+    </Box>
+  );
+}
+
+function ReadLine({ person }: { person: Shapes['RosterRead']['people'][number] }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '34px 1fr auto',
+        gap: 1,
+        py: 0.5,
+        borderBottom: `1px solid ${ink.ruleSoft}`,
+        color: person.known ? ink.inkSoft : ink.ink,
+      }}
+    >
+      <span style={{ fontFamily: FIGURES, color: ink.inkSoft }}>{person.line}</span>
+      <span>
+        {person.name || '–'}
+        {person.problem && (
+          <Box component="span" sx={{ display: 'block', color: ink.look, fontSize: 14 }}>
+            {person.problem}
+          </Box>
+        )}
+      </span>
+      <span style={{ fontFamily: person.known ? undefined : FIGURES, color: ink.inkSoft }}>
+        {person.known ? 'on the roster' : person.number}
+      </span>
     </Box>
   );
 }

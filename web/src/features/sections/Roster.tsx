@@ -10,6 +10,7 @@ import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
 import { useChangeStudent, useNewPin, useSlips } from './useSection';
 import { NotDone } from '../../identity/NotDone';
+import { AskedTwice } from '../../identity/AskedTwice';
 
 type Student = Shapes['RosterStudent'];
 
@@ -28,7 +29,12 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
             </Button>
           )}
           {without < students.length && (
-            <AllAgain onPrint={() => slips.mutate(students.map((student) => student.id))} />
+            <AskedTwice
+              variant="outlined"
+              ask="Print slips for everybody anew"
+              sure="Yes: everybody gets a new PIN"
+              onSure={() => slips.mutate(students.map((student) => student.id))}
+            />
           )}
         </Box>
       )}
@@ -46,15 +52,6 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
       ))}
       {students.length === 0 && <Box sx={{ color: ink.inkSoft }}>Nobody yet.</Box>}
     </Sheet>
-  );
-}
-
-function AllAgain({ onPrint }: { onPrint: () => void }) {
-  const [sure, setSure] = useState(false);
-  return (
-    <Button variant="outlined" onClick={() => (sure ? onPrint() : setSure(true))}>
-      {sure ? 'Yes: everybody gets a new PIN' : 'Print slips for everybody anew'}
-    </Button>
   );
 }
 
@@ -109,7 +106,6 @@ function ChangeStudent({ student, section, change, onDone }: ChangeProps) {
   const [name, setName] = useState(student.name);
   const [number, setNumber] = useState(student.number);
   const [where, setWhere] = useState(section);
-  const [sure, setSure] = useState(false);
   const others = (useSections().data ?? []).filter((other) => other.mine && !other.archived);
   return (
     <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr 2fr' }, py: 1.5 }}>
@@ -141,13 +137,13 @@ function ChangeStudent({ student, section, change, onDone }: ChangeProps) {
           Keep
         </Button>
         <Button onClick={onDone}>Leave it</Button>
-        <Button
+        <AskedTwice
           color="error"
           disabled={change.isPending}
-          onClick={() => (sure ? change.mutate({ student: student.id, off: true }) : setSure(true))}
-        >
-          {sure ? 'Yes, off the roster; what was written stays' : 'Take off the roster'}
-        </Button>
+          ask="Take off the roster"
+          sure="Yes, off the roster; what was written stays"
+          onSure={() => change.mutate({ student: student.id, off: true })}
+        />
       </Box>
     </Box>
   );

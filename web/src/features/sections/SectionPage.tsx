@@ -18,6 +18,7 @@ import { useLink } from '../people/useStaff';
 import { AddPeople } from './AddPeople';
 import { Roster } from './Roster';
 import { useChangeSection, useSection } from './useSection';
+import { AskedTwice } from '../../identity/AskedTwice';
 
 /** One section: who is in it, how they join, who assists. */
 export function SectionPage() {
@@ -54,7 +55,6 @@ export function SectionPage() {
 
 function JoinedBy({ page }: { page: Shapes['SectionPage'] }) {
   const change = useChangeSection(page.line.id);
-  const [sure, setSure] = useState(false);
   if (page.line.archived) return null;
   return (
     <Sheet title="For the board">
@@ -63,9 +63,13 @@ function JoinedBy({ page }: { page: Shapes['SectionPage'] }) {
       </Box>
       <Box sx={{ color: ink.inkSoft }}>Section code: students join with it, their name and their PIN.</Box>
       {page.line.mine && (
-        <Button size="small" sx={{ ml: -1 }} onClick={() => (sure ? change.mutate('code') : setSure(true))}>
-          {sure ? 'Yes: the old code ends, PINs stay' : 'Another code'}
-        </Button>
+        <AskedTwice
+          size="small"
+          sx={{ ml: -1 }}
+          ask="Another code"
+          sure="Yes: the old code ends, PINs stay"
+          onSure={() => change.mutate('code')}
+        />
       )}
     </Sheet>
   );

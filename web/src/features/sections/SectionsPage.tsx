@@ -11,6 +11,7 @@ import { Heading } from '../../identity/Heading';
 import { NotDone } from '../../identity/NotDone';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
+import { SheetLink } from '../../identity/SheetLink';
 import { accent, FIGURES, ink } from '../../identity/tokens';
 import { useMakeSection } from './useSection';
 
@@ -46,23 +47,15 @@ function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
         <Box sx={{ color: ink.inkSoft }}>No section yet. Make one, then paste its list of names.</Box>
       )}
       {sections.map((section) => (
-        <Box
+        <SheetLink
           key={section.id}
-          component={Link}
           to={`/sections/${section.id}`}
           sx={{
             display: 'grid',
             gridTemplateColumns: '1fr auto',
             gap: 2,
             alignItems: 'center',
-            p: 2,
-            bgcolor: ink.sheet,
-            border: `1px solid ${ink.rule}`,
-            borderRadius: 2.5,
-            color: ink.ink,
-            textDecoration: 'none',
             opacity: section.archived ? 0.7 : 1,
-            '&:hover': { borderColor: ink.link },
           }}
         >
           <Box>
@@ -80,7 +73,7 @@ function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
           {!section.archived && (
             <Box sx={{ fontFamily: FIGURES, fontSize: 22, letterSpacing: 1 }}>{section.code}</Box>
           )}
-        </Box>
+        </SheetLink>
       ))}
     </Box>
   );

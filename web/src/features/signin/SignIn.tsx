@@ -25,23 +25,27 @@ function useEnter() {
   });
 }
 
+function Banner({ below }: { below: string }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 4 }}>
+      <img src={mark} width={56} height={56} alt="" />
+      <Box>
+        <Box component="h1" sx={{ m: 0, fontSize: 34, lineHeight: 1.1 }}>
+          Chromata
+        </Box>
+        <Box sx={{ color: ink.inkSoft, fontSize: 17 }}>{below}</Box>
+      </Box>
+    </Box>
+  );
+}
+
 /** Students join by section code, name and PIN; staff sign in; the demo offers ready accounts. */
 export function SignIn() {
   const department = useDepartment().data;
   const demo = useQuery({ queryKey: ['demo'], queryFn: () => said(api.GET('/api/demo-accounts')) });
   return (
     <Box component="main" sx={{ maxWidth: 980, mx: 'auto', px: 2.5, py: { xs: 3, md: 7 } }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mb: 4 }}>
-        <img src={mark} width={56} height={56} alt="" />
-        <Box>
-          <Box component="h1" sx={{ m: 0, fontSize: 34, lineHeight: 1.1 }}>
-            Chromata
-          </Box>
-          <Box sx={{ color: ink.inkSoft, fontSize: 17 }}>
-            {department?.name || 'A laboratory session that thinks along.'}
-          </Box>
-        </Box>
-      </Box>
+      <Banner below={department?.name || 'A laboratory session that thinks along.'} />
       <Box
         sx={{
           display: 'grid',

@@ -1,16 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type Shapes } from '../../api/client';
 import { useDeletePlan, useSessionState } from '../../api/hooks';
 import { useThrowAway } from './useRehearsal';
 import { NotDone } from '../../identity/NotDone';
+import { AskedTwice } from '../../identity/AskedTwice';
 
 /** A session that will not be held: called off, or its plan deleted; a simulated one thrown away. */
 export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
   const { card } = plan;
-  const [sure, setSure] = useState(false);
   const change = useSessionState(card.id);
   const ofPlan = useDeletePlan(card.id);
   const simulated = useThrowAway(card.id);
@@ -24,13 +23,13 @@ export function GiveUp({ plan }: { plan: Shapes['SessionPlan'] }) {
           Cancel the session, keep the plan
         </Button>
       )}
-      <Button
+      <AskedTwice
         color="error"
         disabled={remove.isPending}
-        onClick={() => (sure ? remove.mutate(undefined, { onSuccess: gone }) : setSure(true))}
-      >
-        {sure ? 'Yes, delete it for good' : card.simulated ? 'Throw it away' : 'Delete the plan'}
-      </Button>
+        ask={card.simulated ? 'Throw it away' : 'Delete the plan'}
+        sure="Yes, delete it for good"
+        onSure={() => remove.mutate(undefined, { onSuccess: gone })}
+      />
       <NotDone lead="Not done." error={change.error ?? remove.error} />
     </Box>
   );

@@ -33,18 +33,24 @@ interface Props {
   onPut: (person: number, place: Pick<Place, 'bench' | 'absent'>) => void;
 }
 
-/** People at their benches: dragged there, or by keys from a menu on each name. */
-export function Places({ benches, students, fixed, onPut }: Props) {
-  const [dragged, setDragged] = useState<Student | null>(null);
-  const sensors = useSensors(
+const placesAt = (benches: Props['benches']): Place[] => [
+  ...benches.map(({ number }) => ({ name: `Bench ${number}`, bench: number, absent: false })),
+  { name: 'No bench', bench: null, absent: false },
+  { name: 'Absent', bench: null, absent: true },
+];
+
+/** A drag begins once the mouse has moved a little, or the finger has stayed: a click and a scroll are none. */
+const useMouseAndTouch = () =>
+  useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
   );
-  const places: Place[] = [
-    ...benches.map(({ number }) => ({ name: `Bench ${number}`, bench: number, absent: false })),
-    { name: 'No bench', bench: null, absent: false },
-    { name: 'Absent', bench: null, absent: true },
-  ];
+
+/** People at their benches: dragged there, or by keys from a menu on each name. */
+export function Places({ benches, students, fixed, onPut }: Props) {
+  const [dragged, setDragged] = useState<Student | null>(null);
+  const sensors = useMouseAndTouch();
+  const places = placesAt(benches);
   const put = (student: Student, { bench, absent }: Place) => {
     if (student.bench !== bench || student.absent !== absent) onPut(student.id, { bench, absent });
   };

@@ -5,6 +5,7 @@ import type { Shapes } from '../../api/client';
 import { useSessions } from '../../api/hooks';
 import { TriangleIcon } from '../../identity/Icons';
 import { Loaded, Page } from '../../identity/Page';
+import { SheetLink } from '../../identity/SheetLink';
 import { Simulated } from '../../sessions/Simulated';
 import { dotted } from '../../identity/dotted';
 import { day } from '../../time/time';
@@ -110,19 +111,14 @@ function Group({ title, sessions, empty }: { title: string; sessions: Card[]; em
 
 function Line({ session }: { session: Card }) {
   return (
-    <Box
-      component={Link}
+    <SheetLink
       to={session.state === 'closed' ? `/sessions/${session.id}/floor` : `/sessions/${session.id}`}
       sx={{
-        ...sheet(session),
-        p: 2,
-        textDecoration: 'none',
-        color: ink.ink,
+        boxShadow: `inset 6px 0 0 ${accent(session.family)}`,
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', md: '170px 1fr auto' },
         gap: { xs: 0.5, md: 2 },
         alignItems: 'center',
-        '&:hover': { borderColor: ink.link },
       }}
     >
       <Box sx={{ color: ink.inkSoft }}>{day(session.starts_at)}</Box>
@@ -133,7 +129,7 @@ function Line({ session }: { session: Card }) {
         </Box>
       </Box>
       <Standing session={session} />
-    </Box>
+    </SheetLink>
   );
 }
 
