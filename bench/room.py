@@ -1,14 +1,23 @@
-"""A room of 48 benches at work while three floors look on; then all come back at once from an hour without network.
+"""Rooms of 12, 48 and 96 benches at work while three floors look on; then all come back at once from an hour without
+network.
 
-bin/bench room            against a demo that runs: URL=http://127.0.0.1:8000, SECONDS=60, BENCHES=48, EVERY=2
-Everything is made through the API: sections of up to 48, their people, their PINs, the sessions. What all processes of
-this machine spent on it, but for this one, is told for each round of work: a try, an entry and half a look.
+bin/bench room            BENCHES=12,48,96, SECONDS=60, EVERY=2; with URL=http://127.0.0.1:8000 against a demo that runs
+A server of its own is started as a department starts it. Everything is made through the API: sections of up to 48,
+their people, their PINs, the sessions. What all processes of this machine spent on it, but for this one, is told for
+each round of work: a try, an entry and half a look.
 """
 
 import os
+import random
+import shutil
+import signal
+import socket
+import subprocess
+import tempfile
 import threading
 from collections import defaultdict
 from collections.abc import Callable, Iterator, Sequence
+from contextlib import contextmanager, nullcontext
 from datetime import UTC, datetime
 from functools import partial
 from pathlib import Path
@@ -18,27 +27,31 @@ from uuid import uuid4
 
 import requests
 
-URL = os.environ.get("URL", "http://127.0.0.1:8000")
+ROOT = Path(__file__).parents[1]
 SECONDS = float(os.environ.get("SECONDS", "60"))
-BENCHES, ROOM, FLOORS, WAITING = int(os.environ.get("BENCHES", "48")), 48, 3, 30
+SIZES = [int(size) for size in os.environ.get("BENCHES", "12,48,96").split(",")]
+ROOM, FLOORS, WAITING = 48, 3, 30
 EVERY = float(os.environ.get("EVERY", "2"))  # seconds between two entries of a bench
 LOOK = 1.5  # and between two looks at a floor
+STARTED_WITHIN = 240  # seconds, on a busy machine
+PASSWORD = "demo-bench"
+ASKED = ("try", "write", "bench", "floor")
 
 times: dict[str, list[float]] = defaultdict(list)
 
 
 class Visitor:
-    """Somebody with a browser of their own."""
+    """Somebody with a browser of their own, at the server of this ``url``."""
 
-    def __init__(self) -> None:
-        self.session = requests.Session()
-        self.session.get(f"{URL}/", timeout=60)
+    def __init__(self, url: str) -> None:
+        self.url, self.session = url, requests.Session()
+        self.session.get(f"{url}/", timeout=60)
 
     def ask(self, method: str, path: str, body: dict[str, Any] | None = None, called: str = "") -> Any:
         """The answer as data; its time is kept under ``called``."""
-        headers = {"X-CSRFToken": self.session.cookies["csrftoken"], "Referer": f"{URL}/"}
+        headers = {"X-CSRFToken": self.session.cookies["csrftoken"], "Referer": f"{self.url}/"}
         begun = perf_counter()
-        answer = self.session.request(method, f"{URL}/api/{path}", json=body, headers=headers, timeout=120)
+        answer = self.session.request(method, f"{self.url}/api/{path}", json=body, headers=headers, timeout=120)
         if called:
             times[called].append(perf_counter() - begun)
         answer.raise_for_status()
@@ -75,7 +88,7 @@ def room(instructor: Visitor, benches: int) -> tuple[int, list[tuple[Visitor, in
     students = []
     for person in roster:
         pin = instructor.ask("POST", f"people/{person['id']}/pin")["pin"]
-        student = Visitor()
+        student = Visitor(instructor.url)
         student.ask("POST", "join", {"code": section["code"], "person": person["id"], "pin": pin})
         students.append((student, student.ask("GET", "benches")[0]["id"]))
     return session, students
@@ -107,17 +120,56 @@ def working(student: Visitor, bench: int, first: float, until: float) -> None:
         sleep(max(0.0, EVERY - (perf_counter() - begun)))
 
 
-def looking(session: int, until: float) -> None:
-    instructor = signed_in()
+def looking(url: str, session: int, until: float) -> None:
+    instructor = signed_in(url)
     while perf_counter() < until:
         instructor.ask("GET", f"sessions/{session}/floor", called="floor")
         sleep(LOOK)
 
 
-def signed_in() -> Visitor:
-    instructor = Visitor()
-    instructor.ask("POST", "sign-in", {"username": "instructor", "password": "demo-bench"})
+def signed_in(url: str) -> Visitor:
+    instructor = Visitor(url)
+    instructor.ask("POST", "sign-in", {"username": "instructor", "password": PASSWORD})
     return instructor
+
+
+@contextmanager
+def department() -> Iterator[str]:
+    """The address of a department of its own, with an instructor, as long as it is needed."""
+    folder, port = Path(tempfile.mkdtemp(prefix="chromata-room-")), free_port()
+    folder.chmod(0o755)  # the database's own user must get in
+    environment = {name: value for name, value in os.environ.items() if not name.startswith("PG")}
+    environment |= {"CHROMATA_VAR": str(folder / "var")}
+    command = [str(ROOT / "bin/start"), "--department", "--port", str(port), "--data", str(folder / "data")]
+    with (folder / "log").open("wb") as log:
+        process = subprocess.Popen(command, env=environment, stdout=log, stderr=log, start_new_session=True)
+    try:
+        url, secret = f"http://127.0.0.1:{port}", first_secret(folder / "log")
+        first = {"username": "instructor", "name": "Instructor", "password": PASSWORD, "department": "Load"}
+        Visitor(url).ask("POST", f"links/{secret}", {**first, "time_zone": "UTC"})
+        yield url
+    finally:
+        os.killpg(process.pid, signal.SIGTERM)
+        process.wait()
+        shutil.rmtree(folder, ignore_errors=True)
+
+
+def free_port() -> int:
+    while True:
+        port = random.randrange(18_000, 25_000)
+        with socket.socket() as listener:
+            if listener.connect_ex(("127.0.0.1", port)):
+                return port
+
+
+def first_secret(log: Path) -> str:
+    """What the one-time link ends with that the server prints for the first instructor."""
+    for _ in range(STARTED_WITHIN):
+        _, link, after = log.read_text(encoding="utf-8").partition("/welcome/")
+        if link and after.split():
+            return after.split()[0]
+        sleep(1)
+    raise SystemExit(f"The server did not start:\n{log.read_text(encoding='utf-8')[-2000:]}")
 
 
 def others_spent() -> float:
@@ -126,39 +178,56 @@ def others_spent() -> float:
     return (user + nice + system) / os.sysconf("SC_CLK_TCK") - process_time()
 
 
-def main() -> None:
-    """Prints the 95th percentile of each request, and how long it takes until all that waited is in."""
-    instructor = signed_in()
-    rooms = [room(instructor, min(ROOM, BENCHES - taken)) for taken in range(0, BENCHES, ROOM)]
+def load(url: str, benches: int) -> str:
+    """A line of the table: so many benches at work at the server of this ``url``."""
+    times.clear()
+    instructor = signed_in(url)
+    rooms = [room(instructor, min(ROOM, benches - taken)) for taken in range(0, benches, ROOM)]
     students = [student for _, here in rooms for student in here]
     before, until = others_spent(), perf_counter() + SECONDS
-    works: list[Callable[[], object]] = [partial(looking, rooms[n % len(rooms)][0], until) for n in range(FLOORS)]
+    works: list[Callable[[], object]] = [partial(looking, url, rooms[n % len(rooms)][0], until) for n in range(FLOORS)]
     for place, (student, bench) in enumerate(students):
-        works.append(partial(working, student, bench, place * EVERY / BENCHES, until))
+        works.append(partial(working, student, bench, place * EVERY / benches, until))
     at_once(works)
-    print(f"{BENCHES} benches, an entry every {EVERY:.0f} s, {FLOORS} floors, {SECONDS:.0f} s")
-    for called, measured in sorted(times.items()):
-        ordered = sorted(measured)
-        middle, high = ordered[len(ordered) // 2], ordered[int(len(ordered) * 0.95)]
-        print(
-            f"  {called:6} {len(measured):5} requests, median {middle * 1000:6.0f} ms, 95 % under {high * 1000:6.0f} ms"
-        )
-    written = len(times["write"])
-    spent = others_spent() - before
-    print(f"  {written / SECONDS:.1f} rounds of work a second, {written / spent:.0f} for each second of a processor")
+    written, spent = len(times["write"]), others_spent() - before
+    waits = "".join(f"{share(times[asked], 0.5):7.0f} {share(times[asked], 0.95):6.0f}" for asked in ASKED)
+    seconds = back_at_once(students, written)
+    for session, _ in rooms:
+        instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
+    return f"{benches:7}{waits}{written / SECONDS:9.1f}{written / spent:9.0f}{seconds:9.1f}"
+
+
+def share(measured: Sequence[float], part: float) -> float:
+    """Milliseconds that this part of the requests stayed under."""
+    return sorted(measured)[int(len(measured) * part)] * 1000
+
+
+def back_at_once(students: Sequence[tuple[Visitor, int]], written: int) -> float:
+    """Seconds until everybody is in who wrote without network; nothing of it, nor of what was ``written`` before, is
+    lost or doubled.
+    """
     batches = [
         (student, bench, [entry("note", "Kept here meanwhile") for _ in range(WAITING)]) for student, bench in students
     ]
     seconds = at_once(
         [partial(who.ask, "POST", f"benches/{bench}/entries", {"entries": waited}) for who, bench, waited in batches]
     )
-    measured = [entry["id"] for student, bench in students for entry in student.ask("GET", f"benches/{bench}/entries")]
+    kept = [entry["id"] for student, bench in students for entry in student.ask("GET", f"benches/{bench}/entries")]
     sent = {entry["id"] for *_, entries in batches for entry in entries}
-    lost, doubled = len(sent - set(measured)), len(measured) - len(set(measured))
-    print(f"  {BENCHES} × {WAITING} entries at once: all in after {seconds:.1f} s; {lost} lost, {doubled} doubled")
-    assert len(measured) == written + len(sent), "what was written one by one is not all there"
-    for session, _ in rooms:
-        instructor.ask("POST", f"sessions/{session}/state", {"action": "close"})
+    assert sent <= set(kept), "something is lost"
+    assert len(kept) == len(set(kept)) == written + len(sent), "something is lost or doubled"
+    return seconds
+
+
+def main() -> None:
+    """Prints medians and 95th percentiles in ms, rounds of work a second and for each second of a processor, and how
+    long it takes until all that waited is in.
+    """
+    with nullcontext(os.environ["URL"]) if "URL" in os.environ else department() as url:
+        print(f"an entry every {EVERY:.0f} s at a bench, {FLOORS} floors, {SECONDS:.0f} s; median and 95 % in ms")
+        print("benches" + "".join(f"{asked:>14}" for asked in ASKED) + "   a second   of CPU  back, s")
+        for benches in SIZES:
+            print(load(url, benches), flush=True)
 
 
 if __name__ == "__main__":
