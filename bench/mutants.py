@@ -5,8 +5,8 @@
 A mistake turns a comparison or an operator round, moves a number, takes the other branch, or drops a negation, in a
 line of ``quantity, formula, uncertainty, statistics, curves`` or ``engine`` drawn by lot; decorators are left out, as
 the size of a cache changes no answer. A process of its own imports the core with that one line changed and runs the
-tests of those rooms until one fails. A mistake that never ends is caught too: it is given five times the processor's
-time that the tests take as things are.
+tests of those rooms until one fails, and where none does, all other tests of the core. A mistake that never ends is
+caught too: it is given five times the processor's time that the tests take as things are.
 """
 
 from __future__ import annotations
@@ -19,7 +19,7 @@ import random
 import resource
 import sys
 import unittest
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import partial
 from importlib.abc import Loader, MetaPathFinder
@@ -31,7 +31,7 @@ from typing import Any
 
 CORE = Path(__file__).parents[1] / "core"
 ROOMS = ("quantity", "formula", "uncertainty", "statistics", "curves", "engine")
-TESTS = (
+OF_ROOMS = (
     "test_rounding", "test_decimals", "test_typed_readings", "test_unit_grammar", "test_formulas", "test_conditions",
     "test_functions_of_lists", "test_worst_case", "test_gum_examples", "test_eurachem_a2", "test_budget_lines",
     "test_against_uncertainty_libraries", "test_monte_carlo", "test_outliers_and_robust", "test_statistics",
@@ -128,8 +128,10 @@ class Changed(MetaPathFinder, Loader):
         exec(compile(changed, str(self.mistake.file), "exec"), module.__dict__)
 
 
-def caught(mistake: Mistake | None, seconds: int = resource.RLIM_INFINITY) -> bool:
-    """Whether a test fails with it, or needs more than so many of a processor; without one, as things are."""
+def caught(mistake: Mistake | None, tests: Sequence[str], seconds: int = resource.RLIM_INFINITY) -> bool:
+    """Whether one of ``tests`` fails with it, or they need more than so many of a processor; without one, as things
+    are.
+    """
     child = os.fork()
     if child == 0:
         resource.setrlimit(resource.RLIMIT_CPU, (seconds, seconds))
@@ -138,19 +140,32 @@ def caught(mistake: Mistake | None, seconds: int = resource.RLIM_INFINITY) -> bo
         os.dup2(nowhere, 2)
         if mistake:
             sys.meta_path.insert(0, Changed(mistake))
-        os._exit(not _passes(mistake))
+        os._exit(not _passes(mistake, tests))
     return os.waitpid(child, 0)[1] != 0
 
 
-def _passes(mistake: Mistake | None) -> bool:
+def _passes(mistake: Mistake | None, tests: Sequence[str]) -> bool:
     """The tests that name the module come first: they are the ones most likely to notice."""
     module = mistake.file.stem if mistake else ""
-    tests = sorted(TESTS, key=lambda name: f".{module} " not in (CORE / f"tests/{name}.py").read_text())
+    order = sorted(tests, key=lambda name: f".{module} " not in (CORE / f"tests/{name}.py").read_text())
     try:
-        suite = unittest.defaultTestLoader.loadTestsFromNames([f"tests.{name}" for name in tests])
+        suite = unittest.defaultTestLoader.loadTestsFromNames([f"tests.{name}" for name in order])
     except BaseException:
         return False
     return unittest.TextTestRunner(stream=sys.stderr, failfast=True).run(suite).wasSuccessful()
+
+
+def taken(tests: Sequence[str]) -> int:
+    """Seconds of a processor that ``tests`` take as things are."""
+    before = resource.getrusage(resource.RUSAGE_CHILDREN).ru_utime
+    if caught(None, tests):
+        sys.exit("The tests fail as things are.")
+    return 1 + int(resource.getrusage(resource.RUSAGE_CHILDREN).ru_utime - before)
+
+
+def caught_at_last(mistake: Mistake, stages: Sequence[tuple[Sequence[str], int]]) -> bool:
+    """Whether any of the tests notices, those of the rooms first."""
+    return any(caught(mistake, tests, seconds) for tests, seconds in stages)
 
 
 def main() -> None:
@@ -159,14 +174,13 @@ def main() -> None:
     sys.path.insert(0, str(CORE))
     for library in SLOW:
         importlib.import_module(library)
-    if caught(None):
-        sys.exit("The tests fail as things are.")
-    limit = ENDLESS * (1 + int(resource.getrusage(resource.RUSAGE_CHILDREN).ru_utime))
+    others = [file.stem for file in sorted((CORE / "tests").glob("test_*.py")) if file.stem not in OF_ROOMS]
+    stages = [(tests, ENDLESS * taken(tests)) for tests in (OF_ROOMS, others)]
     every = list(mistakes())
     drawn = random.Random(seed).sample(every, min(number, len(every)))
     missed = 0
     with Pool() as pool:
-        for mistake, seen in zip(drawn, pool.imap(partial(caught, seconds=limit), drawn), strict=True):
+        for mistake, seen in zip(drawn, pool.imap(partial(caught_at_last, stages=stages), drawn), strict=True):
             if not seen:
                 missed += 1
                 print(f"not caught: {mistake}", flush=True)
