@@ -13,7 +13,7 @@ from math import ceil, fsum, sqrt
 
 import numpy as np
 
-from chromata_core.curves.line import CurveError, line
+from chromata_core.curves.line import CurveError, TooFewPoints, line
 from chromata_core.quantity.column import Column
 from chromata_core.uncertainty.columns import STEP
 
@@ -37,7 +37,7 @@ class _Fit:
 
 def _fit(xs: Column, ys: Column, origin: bool) -> _Fit:
     if len(xs) != len(ys) or len(xs) < (_LEAST - origin):
-        raise CurveError(f"A line needs at least {_LEAST - origin} standards, each with its reading.")
+        raise TooFewPoints(f"A line needs at least {_LEAST - origin} standards, each with its reading.")
     x_mean, y_mean = (np.zeros(1), np.zeros(1)) if origin else (xs.mean(axis=0), ys.mean(axis=0))
     dx, dy = xs - x_mean, ys - y_mean
     sxx = (dx * dx).sum(axis=0)
@@ -178,7 +178,7 @@ def _doubt_of(fit: _Fit, y0: Column) -> Column:
 def peak_at(xs: Column, ys: Column) -> Column:
     """The x of the highest point; CurveError while it stands at an end, for then the top may lie beyond."""
     if len(xs) != len(ys) or len(xs) < _LEAST:
-        raise CurveError("A peak needs at least three points.")
+        raise TooFewPoints("A peak needs at least three points.")
     top = int(np.real(ys).reshape(len(ys), -1).mean(axis=1).argmax())
     if top in (0, len(ys) - 1):
         raise CurveError("The highest point stands at the end; the peak may lie beyond it.")

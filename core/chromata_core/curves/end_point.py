@@ -19,7 +19,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chromata_core.chemistry.constants import FARADAY, GAS_CONSTANT
-from chromata_core.curves.line import CurveError
+from chromata_core.curves.line import CurveError, TooFewPoints
 
 NERNST_SLOPE = log(10) * GAS_CONSTANT * 298.15 / FARADAY  # V for a factor of ten, one electron, 25 °C
 Points = NDArray[Any]
@@ -189,9 +189,9 @@ def _real(points: Points) -> Points:
 def _checked(volumes: Read, values: Read, least: int) -> tuple[Points, Points]:
     v, e = _columns(volumes), _columns(values)
     if len(v) != len(e):
-        raise CurveError(f"{len(v)} volumes and {len(e)} readings do not pair up.")
+        raise TooFewPoints(f"{len(v)} volumes and {len(e)} readings do not pair up.")
     if len(v) < least:
-        raise CurveError(f"An end point needs at least {least} readings; there are {len(v)}.")
+        raise TooFewPoints(f"An end point needs at least {least} readings; there are {len(v)}.")
     if any(b <= a for a, b in pairwise(_real(v))):
         raise CurveError("Volumes must grow from one reading to the next. Look for one that was mistyped.")
     return v, e

@@ -16,6 +16,10 @@ class CurveError(ChromataError):
     code = "curve"
 
 
+class TooFewPoints(CurveError):
+    """Too few points, or more of one kind than of the other, whatever their values are."""
+
+
 @dataclass(frozen=True, slots=True)
 class Line:
     """y = intercept + slope·x with standard errors; ``s`` is the residual standard deviation with ``dof``.
@@ -72,9 +76,9 @@ def line(
 
 def _check(xs: Sequence[float], ys: Sequence[float], weights: Sequence[float], through_origin: bool) -> None:
     if not len(xs) == len(ys) == len(weights):
-        raise CurveError(f"{len(xs)} x and {len(ys)} y do not pair up. Every standard needs its reading.")
+        raise TooFewPoints(f"{len(xs)} x and {len(ys)} y do not pair up. Every standard needs its reading.")
     least = 2 if through_origin else 3
     if len(xs) < least:
-        raise CurveError(f"A line with its uncertainty needs at least {least} points; there are {len(xs)}.")
+        raise TooFewPoints(f"A line with its uncertainty needs at least {least} points; there are {len(xs)}.")
     if any(not weight > 0 for weight in weights):
         raise CurveError("Every weight must be greater than zero.")

@@ -1,50 +1,72 @@
 """The tree of a formula. Immutable; everything that is done with a formula walks these five shapes."""
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, fields
+from functools import lru_cache
+
+
+class _Hashed:
+    """What is worked out of a tree is kept under it, so its hash is asked for at every computation: worked out once."""
+
+    __slots__ = ("_hash",)
+    _hash: int
+
+    def __hash__(self) -> int:
+        try:
+            return self._hash
+        except AttributeError:
+            parts = (getattr(self, part.name) for part in fields(self))  # type: ignore[arg-type]  # each is a dataclass
+            object.__setattr__(self, "_hash", hash((type(self).__name__, *parts)))
+            return self._hash
 
 
 @dataclass(frozen=True, slots=True)
-class Number:
+class Number(_Hashed):
     """A literal, kept as written so that its figures stay known. Exact."""
 
     text: str
+    __hash__ = _Hashed.__hash__
 
 
 @dataclass(frozen=True, slots=True)
-class Name:
+class Name(_Hashed):
     """A reading, a constant or another quantity, by its key."""
 
     key: str
+    __hash__ = _Hashed.__hash__
 
 
 @dataclass(frozen=True, slots=True)
-class Negative:
+class Negative(_Hashed):
     """−operand."""
 
     operand: "Node"
+    __hash__ = _Hashed.__hash__
 
 
 @dataclass(frozen=True, slots=True)
-class Binary:
+class Binary(_Hashed):
     """left ∘ right with operator one of ``+ - * / **``."""
 
     operator: str
     left: "Node"
     right: "Node"
+    __hash__ = _Hashed.__hash__
 
 
 @dataclass(frozen=True, slots=True)
-class Call:
+class Call(_Hashed):
     """A function of the small language applied to its arguments."""
 
     function: str
     arguments: tuple["Node", ...]
+    __hash__ = _Hashed.__hash__
 
 
 Node = Number | Name | Negative | Binary | Call
 
 
+@lru_cache(maxsize=1024)
 def names(node: Node) -> tuple[str, ...]:
     """Every key the formula needs, each once, in the order written."""
     return tuple(dict.fromkeys(_walk_names(node)))

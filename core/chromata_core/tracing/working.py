@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
+from chromata_core.curves.line import TooFewPoints
 from chromata_core.declaration.option_kinds import ListOption, Option
 from chromata_core.declaration.vocabulary import Quantity, Reading
 from chromata_core.engine.context import Context, ResultPlace
@@ -145,6 +146,8 @@ class _ManyWays:
         """A way from whose numbers nothing can be worked must not take the others with it."""
         try:
             return numeric(tree)(used)
+        except TooFewPoints:  # by no way there are more of them
+            return None
         except ChromataError:
             if size == 1 or all(column.shape[-1] == 1 for column in used.values()):
                 return None
