@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { CheckIcon, TriangleIcon } from '../../identity/Icons';
 import { Sheet } from '../../identity/Sheet';
 import { TABLE } from '../../identity/table';
@@ -37,7 +38,7 @@ export function BroughtTable({ brought, noun, busy, onKeep }: Props) {
         <Rows rows={brought.rows} noun={noun} />
         {fit > 0 && (
           <Button variant="contained" disabled={busy} onClick={onKeep} sx={{ justifySelf: 'start' }}>
-            Keep {fit} {fit === 1 ? 'reading' : 'readings'}
+            Keep {counted(fit, 'reading')}
             {wrong > 0 ? `, leave ${wrong}` : ''}
           </Button>
         )}

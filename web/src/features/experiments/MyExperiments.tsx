@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import type { ChangeEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { type Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { Loaded } from '../../identity/Page';
 import { accent, ink } from '../../identity/tokens';
 import { useBegin, useExperiments } from './useDraft';
@@ -84,6 +85,6 @@ function standing(card: Card): string {
     ready: `Version ${card.version} is ready`,
     withdrawn: 'Taken out of the method book',
   }[card.state];
-  const used = card.sessions > 0 ? `, ${card.sessions} ${card.sessions === 1 ? 'session' : 'sessions'}` : '';
+  const used = card.sessions > 0 ? `, ${counted(card.sessions, 'session')}` : '';
   return `${state}${used}${card.changed ? '; a newer draft is begun' : ''}`;
 }

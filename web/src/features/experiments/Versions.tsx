@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { sentence, type Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { Sheet } from '../../identity/Sheet';
 import { VerdictLine } from '../../identity/Verdict';
 import { day } from '../../time/time';
@@ -45,8 +46,7 @@ export function Versions({ page, onTake }: Props) {
             {version.note && `: ${version.note}`}
             <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
               {day(version.saved_at)}
-              {version.sessions > 0 &&
-                ` · ${version.sessions} ${version.sessions === 1 ? 'session' : 'sessions'}`}
+              {version.sessions > 0 && ` · ${counted(version.sessions, 'session')}`}
             </Box>
           </Box>
           <Button

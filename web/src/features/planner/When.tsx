@@ -5,6 +5,7 @@ import type { Shapes } from '../../api/client';
 import { Fields } from './Fields';
 import { NO_OWN_WORK, NO_PRELAB } from './ownWork';
 import type { Plan } from './usePlan';
+import { counted } from '../../identity/counted';
 
 interface WhenProps {
   plan: Plan;
@@ -52,7 +53,7 @@ export function When({ plan, put, methods, sections }: WhenProps) {
       >
         {sections.map((section) => (
           <MenuItem key={section.id} value={section.id}>
-            {section.name}, {section.students} students
+            {section.name}, {counted(section.students, 'student')}
           </MenuItem>
         ))}
       </TextField>
@@ -100,7 +101,7 @@ function Together({ plan, put, sections }: Pick<WhenProps, 'plan' | 'put' | 'sec
         .filter((section) => section.id !== plan.section)
         .map((section) => (
           <MenuItem key={section.id} value={section.id}>
-            {section.name}, {section.students} students
+            {section.name}, {counted(section.students, 'student')}
           </MenuItem>
         ))}
     </TextField>

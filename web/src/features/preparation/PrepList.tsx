@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { type Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { Loaded } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
 import { clock } from '../../time/time';
@@ -23,7 +24,10 @@ function Lists({ session, data }: { session: number; data: Shapes['Preparation']
     <>
       <NotDone lead="Not ticked." error={tick.error} />
       {(data.solutions.length > 0 || data.weighed.length > 0) && (
-        <Sheet title="To make" note={`for ${data.benches} benches, ${data.spare_percent} % spare`}>
+        <Sheet
+          title="To make"
+          note={`for ${counted(data.benches, 'bench', 'benches')}, ${data.spare_percent} % spare`}
+        >
           {data.solutions.map((line) => (
             <Solution key={line.recipe.key} {...{ session, line }} onTick={onTick(line.recipe.key)} />
           ))}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
 import { type Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
 import { NotDone } from '../../identity/NotDone';
@@ -28,7 +29,7 @@ export function WeekPage() {
               title={`Week of ${dayOnly(week.begins)}`}
               below={
                 <>
-                  {dotted(`to ${dayOnly(week.ends)}`, `${week.sessions.length} sessions`)}
+                  {dotted(`to ${dayOnly(week.ends)}`, counted(week.sessions.length, 'session'))}
                   {' · '}
                   <a href={`/api/week/shopping.xlsx?day=${week.begins}`}>shopping list of the week</a>
                 </>
@@ -85,7 +86,12 @@ function Session({ session }: { session: Shapes['WeekSession'] }) {
         note={lines.length > 0 ? (left > 0 ? `${left} to do` : 'all ready') : card.state}
       >
         <Box sx={{ color: ink.inkSoft, fontSize: 14, mb: 0.5 }}>
-          {dotted(`by ${day(card.starts_at)}`, card.room, card.section, `${session.benches} benches`)}
+          {dotted(
+            `by ${day(card.starts_at)}`,
+            card.room,
+            card.section,
+            counted(session.benches, 'bench', 'benches'),
+          )}
           {' · '}
           <Link to={`/sessions/${card.id}`}>its preparation</Link>
         </Box>

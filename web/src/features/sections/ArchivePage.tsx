@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { Link } from 'react-router';
 import { sentence, type Shapes } from '../../api/client';
+import { counted } from '../../identity/counted';
 import { dotted } from '../../identity/dotted';
 import { FileButton } from '../../identity/FileButton';
 import { Heading } from '../../identity/Heading';
@@ -59,7 +60,7 @@ function Inside({ of, busy, error, onBring }: InsideProps) {
   return (
     <Sheet
       title={`Saved ${of.made_at.slice(0, 10)}${of.department && ` in ${of.department}`}`}
-      note={of.photos > 0 ? `with ${of.photos} ${of.photos === 1 ? 'photo' : 'photos'}` : ''}
+      note={of.photos > 0 ? `with ${counted(of.photos, 'photo')}` : ''}
     >
       <VerdictLine level={of.ours ? 'keep' : 'look'} lead={of.ours ? 'Ours.' : 'From elsewhere.'}>
         {of.ours
@@ -70,7 +71,7 @@ function Inside({ of, busy, error, onBring }: InsideProps) {
         <Box key={number} sx={{ mt: 2 }}>
           <Box sx={{ fontWeight: 700, fontSize: 17 }}>{dotted(section.name, section.term)}</Box>
           <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-            {section.students === 1 ? '1 student' : `${section.students} students`}, without PINs
+            {counted(section.students, 'student')}, without PINs
           </Box>
           <Sessions of={section.sessions} />
         </Box>

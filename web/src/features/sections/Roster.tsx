@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { type Shapes } from '../../api/client';
 import { useSections } from '../../api/hooks';
+import { counted } from '../../identity/counted';
 import { Sheet } from '../../identity/Sheet';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
@@ -20,7 +21,7 @@ export function Roster({ page }: { page: Shapes['SectionPage'] }) {
   const slips = useSlips(line.id);
   const without = students.filter((student) => !student.has_pin).length;
   return (
-    <Sheet title="Roster" note={students.length === 1 ? '1 student' : `${students.length} students`}>
+    <Sheet title="Roster" note={counted(students.length, 'student')}>
       {line.mine && students.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
           {without > 0 && (

@@ -5,6 +5,7 @@ import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type Shapes } from '../../api/client';
 import { useSections } from '../../api/hooks';
+import { counted } from '../../identity/counted';
 import { Columns } from '../../identity/Columns';
 import { dotted } from '../../identity/dotted';
 import { Heading } from '../../identity/Heading';
@@ -64,7 +65,7 @@ function Lines({ sections }: { sections: Shapes['SectionLine'][] }) {
               {dotted(
                 section.archived ? 'archived' : '',
                 section.term,
-                section.students === 1 ? '1 student' : `${section.students} students`,
+                counted(section.students, 'student'),
                 section.mine ? '' : `taught by ${section.instructor}`,
                 section.assistants.length > 0 ? `with ${section.assistants.join(', ')}` : '',
               )}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import type { Shapes } from '../../api/client';
 import { useSessions } from '../../api/hooks';
+import { counted } from '../../identity/counted';
 import { TriangleIcon } from '../../identity/Icons';
 import { Loaded, Page } from '../../identity/Page';
 import { SheetLink } from '../../identity/SheetLink';
@@ -76,7 +77,7 @@ function Running({ session }: { session: Card }) {
             session.section,
             session.room,
             `since ${day(session.starts_at)}`,
-            `${session.benches} benches, ${session.students} students`,
+            `${counted(session.benches, 'bench', 'benches')}, ${counted(session.students, 'student')}`,
           )}
         </Box>
       </Box>
@@ -125,7 +126,12 @@ function Line({ session }: { session: Card }) {
       <Box>
         <Box sx={{ fontWeight: 700, fontSize: 17 }}>{session.title}</Box>
         <Box sx={{ color: ink.inkSoft, fontSize: 14 }}>
-          {dotted(session.method_title, session.section, session.room, `${session.benches} benches`)}
+          {dotted(
+            session.method_title,
+            session.section,
+            session.room,
+            counted(session.benches, 'bench', 'benches'),
+          )}
         </Box>
       </Box>
       <Standing session={session} />
