@@ -102,6 +102,12 @@ class DegreesOfFreedom(TestCase):
         sources = [Source(key, key, 1.0, "normal", dof=4.0, estimate="one scatter") for key in ("a", "b")]
         self.assertAlmostEqual(budget(sources, np.array([3.0, 2.0])).dof, 4.0)
 
+    def test_a_scatter_that_adds_nothing_counts_nothing(self) -> None:
+        """As of trials that agree to the last digit: what is left was not estimated from them."""
+        sources = [Source("a", "a", 1.0, "normal"), Source("b", "b", 0.0, "normal", dof=2.0)]
+        alone = budget(sources, np.array([3.0, 0.0]))
+        self.assertEqual((alone.dof, alone.k, alone.expanded), (np.inf, 2.0, 6.0))
+
     def test_of_two_scatters_each_has_its_own(self) -> None:
         """(9 + 4)² / (9² / 4 + 4² / 8)"""
         sources = [Source("a", "a", 1.0, "normal", dof=4.0), Source("b", "b", 1.0, "normal", dof=8.0)]

@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { type Shapes } from '../../api/client';
 import { useClass, useMe, useSessionState } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
+import { counted } from '../../identity/counted';
 import { Columns } from '../../identity/Columns';
 import { Folded } from '../../identity/Folded';
 import { Heading } from '../../identity/Heading';
@@ -123,7 +124,7 @@ const count = (page: Shapes['ClassPage']) => new Set(page.benches.map((bench) =>
 const state = (page: Shapes['ClassPage']) => {
   const { session } = page;
   const released = session.released ? 'results released' : 'results not released';
-  return `${count(page)} benches at work, ${session.state}, ${released}`;
+  return `${counted(count(page), 'bench', 'benches')} at work, ${session.state}, ${released}`;
 };
 
 interface ActionProps {

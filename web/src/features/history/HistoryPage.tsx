@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
 import { useMe } from '../../api/hooks';
 import { ChartView } from '../../charts/ChartView';
+import { counted } from '../../identity/counted';
 import { Heading } from '../../identity/Heading';
 import { Loaded, Page } from '../../identity/Page';
 import { Sheet } from '../../identity/Sheet';
@@ -105,7 +106,7 @@ function Watch({ lessons }: { lessons: Shapes['Lesson'][] }) {
         <Box key={lesson.what} sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.5 }}>
           <span>{lesson.what}</span>
           <Box component="span" sx={{ color: ink.inkSoft, whiteSpace: 'nowrap' }}>
-            {lesson.benches} of {lesson.of} benches
+            {lesson.benches} of {counted(lesson.of, 'bench', 'benches')}
           </Box>
         </Box>
       ))}

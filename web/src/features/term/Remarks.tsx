@@ -8,6 +8,7 @@ import { useState, type FormEvent } from 'react';
 import { type Shapes } from '../../api/client';
 import { useLastTime, useRemark } from '../../api/hooks';
 import { RemarkPhoto } from '../../sessions/RemarkPhoto';
+import { counted } from '../../identity/counted';
 import { Sheet } from '../../identity/Sheet';
 import { day } from '../../time/time';
 import { TakePhoto } from '../../sessions/TakePhoto';
@@ -73,7 +74,7 @@ function Lessons({ session }: { session: number }) {
         >
           <span>{lesson.what}</span>
           <Box component="span" sx={{ color: ink.inkSoft, whiteSpace: 'nowrap' }}>
-            {lesson.benches} of {lesson.of} benches
+            {lesson.benches} of {counted(lesson.of, 'bench', 'benches')}
           </Box>
         </Box>
       ))}
