@@ -93,7 +93,7 @@ class Lists(PrepRoom):
     def test_what_sessions_before_it_take_is_not_there_any_more(self) -> None:
         """0.1 L of 0.1 mol/L base with its spare takes some 0.4 g; the bottle holds enough for one of two."""
         later = planned(self.section)
-        soon = timezone.now() + timedelta(days=1)
+        soon = (timezone.localtime() + timedelta(days=1)).replace(hour=9)  # both on one day, whenever this runs
         for session, at in ((self.planned, soon), (later, soon + timedelta(hours=3))):
             session.starts_at = at
             session.save()
@@ -103,7 +103,7 @@ class Lists(PrepRoom):
         self.assertFalse(first["recipe"]["short"])
         self.assertTrue(second["recipe"]["short"])
         self.assertIn("sessions before this one take", " ".join(second["recipe"]["looks"]))
-        day = soon.astimezone(timezone.get_current_timezone()).date().isoformat()
+        day = soon.date().isoformat()
         week = self.get(self.instructor, f"week?day={day}")[1]["sessions"]
         self.assertEqual([bool(session["lines"][0]["lacks"]) for session in week], [False, True])
         self.made(self.instructor, mass="0.4120")
