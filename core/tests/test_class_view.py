@@ -152,6 +152,19 @@ class Causes(TestCase):
         other = replace(room[2], result=replace(room[2].result, product="B"))
         self.assertEqual(without([*room[:2], other], [cause], "mol/L"), "", "two products have no mean")
 
+    def test_a_reason_is_one_cause_whoever_wrote_it(self) -> None:
+        """Told by the bench, or typed by who rejects a trial: with its full stop or without."""
+        spoiled = told(2, ("0.22", "18.47"), ("1.05", "19.36"), ("0.10", "18.36"), seen={1: "overshot"})
+        [overshot] = reading_causes([spoiled])
+        for why, labels in (
+            (overshot.label, [overshot.label]),
+            (f"{overshot.label}.", [overshot.label]),
+            ("It was spilt.", [overshot.label, "It was spilt"]),
+        ):
+            rejected = [*spoiled.state.trials, replace(spoiled.state.trials[1], state="void", why=why)]
+            room = [replace(spoiled, state=replace(spoiled.state, trials=rejected))]
+            self.assertEqual([cause.label for cause in reading_causes(room)], labels)
+
     def test_a_fault_is_named_where_it_would_explain_a_miss(self) -> None:
         gas = method("gas-eudometer")
         at = context_of(gas, example_sheet(gas))

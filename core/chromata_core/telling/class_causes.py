@@ -81,12 +81,13 @@ def _one_of(labels: Sequence[str], bench: int) -> str:
 def _went_wrong(state: Evaluation) -> list[tuple[str, str]]:
     """By a code that is the same at every bench. That trials disagree tells of chance, and not of a cause."""
     standing = [
-        (finding.code, finding.what)
+        (finding.code, finding.what.removesuffix("."))
         for finding in state.findings
         if finding.level in _WRONG and finding.code != "disagree"
     ]
-    spoiled = [(f"void {trial.why}", trial.why) for trial in state.trials if trial.state == "void" and trial.why]
-    return [*standing, *spoiled]
+    seen = {what for _, what in standing}  # said once, where a trial is rejected for it
+    reasons = [trial.why.removesuffix(".") for trial in state.trials if trial.state == "void"]
+    return [*standing, *((f"void {why}", why) for why in reasons if why and why not in seen)]
 
 
 def _off(result: BenchResult | None, among: Sequence[BenchResult]) -> Off:
