@@ -8,9 +8,7 @@ each round of work: a try, an entry and half a look.
 """
 
 import os
-import random
 import shutil
-import signal
 import socket
 import subprocess
 import tempfile
@@ -144,30 +142,30 @@ def department() -> Iterator[str]:
     with (folder / "log").open("wb") as log:
         process = subprocess.Popen(command, env=environment, stdout=log, stderr=log, start_new_session=True)
     try:
-        url, secret = f"http://127.0.0.1:{port}", first_secret(folder / "log")
+        url, secret = f"http://127.0.0.1:{port}", first_secret(process, folder / "log")
         first = {"username": "instructor", "name": "Instructor", "password": PASSWORD, "department": "Load"}
         Visitor(url).ask("POST", f"links/{secret}", {**first, "time_zone": "UTC"})
         yield url
     finally:
-        os.killpg(process.pid, signal.SIGTERM)
+        process.terminate()
         process.wait()
         shutil.rmtree(folder, ignore_errors=True)
 
 
 def free_port() -> int:
-    while True:
-        port = random.randrange(18_000, 25_000)
-        with socket.socket() as listener:
-            if listener.connect_ex(("127.0.0.1", port)):
-                return port
+    with socket.socket() as listener:
+        listener.bind(("127.0.0.1", 0))
+        return int(listener.getsockname()[1])
 
 
-def first_secret(log: Path) -> str:
+def first_secret(process: "subprocess.Popen[bytes]", log: Path) -> str:
     """What the one-time link ends with that the server prints for the first instructor."""
     for _ in range(STARTED_WITHIN):
         _, link, after = log.read_text(encoding="utf-8").partition("/welcome/")
         if link and after.split():
             return after.split()[0]
+        if process.poll() is not None:
+            break
         sleep(1)
     raise SystemExit(f"The server did not start:\n{log.read_text(encoding='utf-8')[-2000:]}")
 

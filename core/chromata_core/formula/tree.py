@@ -1,7 +1,7 @@
 """The tree of a formula. Immutable; everything that is done with a formula walks these five shapes."""
 
 from collections.abc import Callable
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 from functools import lru_cache
 
 
@@ -15,7 +15,7 @@ class _Hashed:
         try:
             return self._hash
         except AttributeError:
-            parts = (getattr(self, part.name) for part in fields(self))  # type: ignore[arg-type]  # each is a dataclass
+            parts = (getattr(self, part) for part in self.__slots__)  # the fields of the shape itself
             object.__setattr__(self, "_hash", hash((type(self).__name__, *parts)))
             return self._hash
 
