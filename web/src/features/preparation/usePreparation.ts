@@ -11,10 +11,14 @@ export const usePreparation = (session: number) =>
       said(api.GET('/api/sessions/{session_id}/preparation', { params: { path: { session_id: session } } })),
   });
 
+/** One after the other: an earlier answer must not take back what a later one has told. */
+const inTurn = (session: number) => ({ id: `preparation ${session}` });
+
 /** Writes down that a solution was made; its number may have become the plan's. */
 export function useMake(session: number) {
   const queries = useQueryClient();
   return useMutation({
+    scope: inTurn(session),
     mutationFn: (body: Shapes['MadeRequest']) =>
       said(api.POST('/api/sessions/{session_id}/made', { params: { path: { session_id: session } }, body })),
     onSuccess: async (preparation) => {
@@ -32,6 +36,7 @@ export function useMake(session: number) {
 export function useTick(session: number) {
   const queries = useQueryClient();
   return useMutation({
+    scope: inTurn(session),
     mutationFn: (body: Shapes['ReadyRequest']) =>
       said(api.POST('/api/sessions/{session_id}/ready', { params: { path: { session_id: session } }, body })),
     onSuccess: async (preparation) => {

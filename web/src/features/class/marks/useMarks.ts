@@ -14,7 +14,12 @@ export const useMarks = (session: number) =>
 
 function useMarking<Said>(session: number, mutationFn: (what: Said) => Promise<Shapes['ClassMarks']>) {
   const queries = useQueryClient();
-  return useMutation({ mutationFn, onSuccess: (marks) => keepAnswer(queries, marksKey(session), marks) });
+  return useMutation({
+    mutationFn,
+    // one after the other: the answer to a decision must not take back what a release has answered since
+    scope: { id: marksKey(session).join(' ') },
+    onSuccess: (marks) => keepAnswer(queries, marksKey(session), marks),
+  });
 }
 
 /** Marks a session by another rubric. */
