@@ -1,14 +1,8 @@
-import {
-  keepPreviousData,
-  useMutation,
-  useQuery,
-  useQueryClient,
-  type QueryClient,
-} from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { standIn } from '../time/time';
 import { newId } from '../queue/newId';
 import { api, Refusal, said, type Shapes } from './client';
-import { keepAnswer } from './answered';
+import { useKept } from './answered';
 
 /** The signed-in person; null when nobody is. */
 export function useMe() {
@@ -55,42 +49,30 @@ export const useInstruments = () =>
 
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => said(api.GET('/api/stock')) });
 
+const useStockChange = <Said>(change: (what: Said) => Promise<Shapes['Stock']>) =>
+  useKept(['stock'], change, [['instruments']]);
+
 /** Keeps what a bench found for later sessions. */
 export function useStore(bench: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (name: string) =>
-      said(
-        api.POST('/api/benches/{bench_id}/store', { params: { path: { bench_id: bench } }, body: { name } }),
-      ),
-    onSuccess: (stock) => keepStock(queries, stock),
-  });
+  return useStockChange((name: string) =>
+    said(
+      api.POST('/api/benches/{bench_id}/store', { params: { path: { bench_id: bench } }, body: { name } }),
+    ),
+  );
 }
 
 /** Takes something out of the stockroom. */
 export function useRetire() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (path: { kind: 'calibrations' | 'solutions' | 'instruments'; item: number }) =>
-      said(
-        api.DELETE('/api/stock/{kind}/{item}', { params: { path: { ...path, item: String(path.item) } } }),
-      ),
-    onSuccess: (stock) => keepStock(queries, stock),
-  });
+  return useStockChange((path: { kind: 'calibrations' | 'solutions' | 'instruments'; item: number }) =>
+    said(api.DELETE('/api/stock/{kind}/{item}', { params: { path: { ...path, item: String(path.item) } } })),
+  );
 }
 
 /** Puts an instrument of one's own into the stockroom. */
 export function useAddInstrument() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Shapes['OwnScaleRequest']) => said(api.POST('/api/stock/instruments', { body })),
-    onSuccess: (stock) => keepStock(queries, stock),
-  });
-}
-
-async function keepStock(queries: QueryClient, stock: Shapes['Stock']) {
-  await keepAnswer(queries, ['stock'], stock);
-  await queries.invalidateQueries({ queryKey: ['instruments'] });
+  return useStockChange((body: Shapes['OwnScaleRequest']) =>
+    said(api.POST('/api/stock/instruments', { body })),
+  );
 }
 
 export const useSections = () =>
@@ -107,12 +89,9 @@ export const useSession = (id: number) =>
 
 /** Has the turns at shared equipment solved anew around what is pinned. */
 export function useSolveTurns(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Shapes['TurnsRequest']) =>
-      said(api.PUT('/api/sessions/{session_id}/turns', { params: { path: { session_id: session } }, body })),
-    onSuccess: (plan) => keepAnswer(queries, ['session', session], plan),
-  });
+  return useKept(['session', session], (body: Shapes['TurnsRequest']) =>
+    said(api.PUT('/api/sessions/{session_id}/turns', { params: { path: { session_id: session } }, body })),
+  );
 }
 
 /** What a plan could take from an earlier session, under its method and choices. */
@@ -165,17 +144,14 @@ export const useClass = (id: number, projector: boolean) =>
 
 /** Leaves a bench out of its class's means for a reason, or lets it count again for none. */
 export function useLeaveOut(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: ({ bench, reason }: { bench: number; reason: string }) =>
-      said(
-        api.PUT('/api/benches/{bench_id}/left-out', {
-          params: { path: { bench_id: bench } },
-          body: { reason },
-        }),
-      ),
-    onSuccess: (page) => keepAnswer(queries, ['class', session, false], page),
-  });
+  return useKept(['class', session, false], ({ bench, reason }: { bench: number; reason: string }) =>
+    said(
+      api.PUT('/api/benches/{bench_id}/left-out', {
+        params: { path: { bench_id: bench } },
+        body: { reason },
+      }),
+    ),
+  );
 }
 
 /** The marks of one bench as its students see them. */
@@ -264,23 +240,20 @@ export const useLastTime = (id: number) =>
 
 /** Adds a remark to a step, or ends one. */
 export function useRemark(id: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (what: Shapes['RemarkRequest'] | { end: number }) =>
-      'end' in what
-        ? said(
-            api.DELETE('/api/sessions/{session_id}/remarks/{remark_id}', {
-              params: { path: { session_id: id, remark_id: what.end } },
-            }),
-          )
-        : said(
-            api.POST('/api/sessions/{session_id}/remarks', {
-              params: { path: { session_id: id } },
-              body: what,
-            }),
-          ),
-    onSuccess: (plan) => keepAnswer(queries, ['session', id], plan),
-  });
+  return useKept(['session', id], (what: Shapes['RemarkRequest'] | { end: number }) =>
+    'end' in what
+      ? said(
+          api.DELETE('/api/sessions/{session_id}/remarks/{remark_id}', {
+            params: { path: { session_id: id, remark_id: what.end } },
+          }),
+        )
+      : said(
+          api.POST('/api/sessions/{session_id}/remarks', {
+            params: { path: { session_id: id } },
+            body: what,
+          }),
+        ),
+  );
 }
 
 /** Lets a student try their PIN again at once. */
@@ -301,10 +274,10 @@ type Change =
 
 /** Puts students at benches, gives a session its samples or another product's data; the plan as it then is. */
 export function useChangePlan(id: number) {
-  const queries = useQueryClient();
   const path = { session_id: id };
-  return useMutation({
-    mutationFn: (change: Change) =>
+  return useKept(
+    ['session', id],
+    (change: Change) =>
       'places' in change
         ? said(api.PUT('/api/sessions/{session_id}/teams', { params: { path }, body: change }))
         : 'how' in change
@@ -312,11 +285,8 @@ export function useChangePlan(id: number) {
           : 'samples' in change
             ? said(api.PUT('/api/sessions/{session_id}/samples', { params: { path }, body: change }))
             : said(api.PUT('/api/sessions/{session_id}/comparison', { params: { path }, body: change })),
-    onSuccess: async (plan) => {
-      await keepAnswer(queries, ['session', id], plan);
-      await queries.invalidateQueries({ queryKey: ['sessions'] });
-    },
-  });
+    [['sessions']],
+  );
 }
 
 /** One word to every bench of the room. */

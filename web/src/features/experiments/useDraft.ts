@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, said, type Shapes } from '../../api/client';
 import type { Entry } from './draft';
-import { keepAnswer } from '../../api/answered';
+import { useKept } from '../../api/answered';
 
 type Page = Shapes['ExperimentPage'];
 
@@ -31,15 +31,8 @@ export const useExperiment = (slug: string) =>
   });
 
 /** What has just been saved, tried or made ready, everywhere it shows. */
-function useKeepPage(slug: string) {
-  const queries = useQueryClient();
-  return async (page: Page) => {
-    await keepAnswer(queries, key(slug), page);
-    await queries.invalidateQueries({ queryKey: ['experiments'] });
-    await queries.invalidateQueries({ queryKey: ['methods'] });
-    await queries.invalidateQueries({ queryKey: ['method', slug] });
-  };
-}
+const usePageChange = <Said>(slug: string, change: (what: Said) => Promise<Page>) =>
+  useKept(key(slug), change, [['experiments'], ['methods'], ['method', slug]]);
 
 const PAUSE = 700; // ms without a keystroke
 
@@ -49,13 +42,9 @@ export function useDraft(page: Page) {
   const [draft, setDraft] = useState<Entry>(page.declaration);
   const pending = useRef<Entry | null>(null);
   const timer = useRef(0);
-  const keep = useKeepPage(slug);
-  const save = useMutation({
-    scope: { id: slug }, // one after the other, so that an older draft never overtakes a newer one
-    mutationFn: (declaration: Entry) =>
-      said(api.PUT('/api/experiments/{slug}', { ...path(slug), body: { declaration, note: '' } })),
-    onSuccess: keep,
-  });
+  const save = usePageChange(slug, (declaration: Entry) =>
+    said(api.PUT('/api/experiments/{slug}', { ...path(slug), body: { declaration, note: '' } })),
+  );
   const flush = async () => {
     window.clearTimeout(timer.current);
     const waiting = pending.current;
@@ -86,21 +75,15 @@ export function useTrialRun(slug: string) {
 }
 
 export function useMakeReady(slug: string) {
-  const keep = useKeepPage(slug);
-  return useMutation({
-    mutationFn: (note: string) =>
-      said(api.POST('/api/experiments/{slug}/ready', { ...path(slug), body: { note } })),
-    onSuccess: keep,
-  });
+  return usePageChange(slug, (note: string) =>
+    said(api.POST('/api/experiments/{slug}/ready', { ...path(slug), body: { note } })),
+  );
 }
 
 export function useWithdraw(slug: string) {
-  const keep = useKeepPage(slug);
-  return useMutation({
-    mutationFn: (withdrawn: boolean) =>
-      said(api.PUT('/api/experiments/{slug}/withdrawn', { ...path(slug), body: { withdrawn } })),
-    onSuccess: keep,
-  });
+  return usePageChange(slug, (withdrawn: boolean) =>
+    said(api.PUT('/api/experiments/{slug}/withdrawn', { ...path(slug), body: { withdrawn } })),
+  );
 }
 
 export function useDiscard(slug: string) {

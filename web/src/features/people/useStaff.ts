@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { keepAnswer } from '../../api/answered';
+import { useKept } from '../../api/answered';
 
 export const useStaff = () => useQuery({ queryKey: ['staff'], queryFn: () => said(api.GET('/api/staff')) });
 
@@ -8,17 +8,14 @@ type Action = Shapes['AccountRequest']['action'];
 
 /** Ends an account or takes that back; says who keeps the accounts. */
 export function useAccount() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: ({ person, action }: { person: number; action: Action }) =>
-      said(
-        api.POST('/api/staff/{person_id}/account', {
-          params: { path: { person_id: person } },
-          body: { action },
-        }),
-      ),
-    onSuccess: (staff) => keepAnswer(queries, ['staff'], staff),
-  });
+  return useKept(['staff'], ({ person, action }: { person: number; action: Action }) =>
+    said(
+      api.POST('/api/staff/{person_id}/account', {
+        params: { path: { person_id: person } },
+        body: { action },
+      }),
+    ),
+  );
 }
 
 /** A one-time link: an invitation, or a new password for somebody. */

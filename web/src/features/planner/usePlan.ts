@@ -3,7 +3,7 @@ import { api, said, type Shapes } from '../../api/client';
 import { date } from '../../time/time';
 import { useSettled } from '../../time/useSettled';
 import type { OwnWork } from './ownWork';
-import { keepAnswer } from '../../api/answered';
+import { inTurn, keepAnswer } from '../../api/answered';
 
 export interface Sample {
   name: string;
@@ -81,6 +81,7 @@ export interface Changing {
 export function useSavePlan(changing?: Changing) {
   const queries = useQueryClient();
   return useMutation({
+    scope: inTurn(['session', changing?.id]),
     mutationFn: (plan: Plan) =>
       changing
         ? said(

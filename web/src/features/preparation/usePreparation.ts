@@ -1,7 +1,7 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
 import { useSettled } from '../../time/useSettled';
-import { keepAnswer } from '../../api/answered';
+import { useKept } from '../../api/answered';
 
 /** What is made and set out for a session. */
 export const usePreparation = (session: number) =>
@@ -11,39 +11,24 @@ export const usePreparation = (session: number) =>
       said(api.GET('/api/sessions/{session_id}/preparation', { params: { path: { session_id: session } } })),
   });
 
-/** One after the other: an earlier answer must not take back what a later one has told. */
-const inTurn = (session: number) => ({ id: `preparation ${session}` });
-
 /** Writes down that a solution was made; its number may have become the plan's. */
 export function useMake(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    scope: inTurn(session),
-    mutationFn: (body: Shapes['MadeRequest']) =>
+  return useKept(
+    ['preparation', session],
+    (body: Shapes['MadeRequest']) =>
       said(api.POST('/api/sessions/{session_id}/made', { params: { path: { session_id: session } }, body })),
-    onSuccess: async (preparation) => {
-      await keepAnswer(queries, ['preparation', session], preparation);
-      await Promise.all(
-        [['session', session], ['week'], ['shelf']].map((queryKey) =>
-          queries.invalidateQueries({ queryKey }),
-        ),
-      );
-    },
-  });
+    [['session', session], ['week'], ['shelf']],
+  );
 }
 
 /** Ticks a line of a session's list off, or takes the tick away. */
 export function useTick(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    scope: inTurn(session),
-    mutationFn: (body: Shapes['ReadyRequest']) =>
+  return useKept(
+    ['preparation', session],
+    (body: Shapes['ReadyRequest']) =>
       said(api.POST('/api/sessions/{session_id}/ready', { params: { path: { session_id: session } }, body })),
-    onSuccess: async (preparation) => {
-      await keepAnswer(queries, ['preparation', session], preparation);
-      await queries.invalidateQueries({ queryKey: ['week'] });
-    },
-  });
+    [['week']],
+  );
 }
 
 /** A recipe from another bottle, or with what was measured: asked a moment after the last digit. */

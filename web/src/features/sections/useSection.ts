@@ -1,8 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { keepAnswer } from '../../api/answered';
-
-type Page = Shapes['SectionPage'];
+import { keepAnswer, useKept } from '../../api/answered';
 
 export const useSection = (id: number) =>
   useQuery({
@@ -10,33 +8,28 @@ export const useSection = (id: number) =>
     queryFn: () => said(api.GET('/api/sections/{section_id}', { params: { path: { section_id: id } } })),
   });
 
-/** Keeps what a change answers with, and lets the lists be asked for again. */
-function useKept() {
-  const queries = useQueryClient();
-  return async (page: Page) => {
-    await keepAnswer(queries, ['section', page.line.id], page);
-    await queries.invalidateQueries({ queryKey: ['sections'] });
-  };
-}
-
 export function useMakeSection() {
-  const kept = useKept();
+  const queries = useQueryClient();
   return useMutation({
     mutationFn: (body: Shapes['NewSectionRequest']) => said(api.POST('/api/sections', { body })),
-    onSuccess: kept,
+    onSuccess: async (page) => {
+      await keepAnswer(queries, ['section', page.line.id], page);
+      await queries.invalidateQueries({ queryKey: ['sections'] });
+    },
   });
 }
 
+/** Keeps what a change of a section answers with; the lists are asked for again. */
+const useSectionChange = <Said>(id: number, change: (what: Said) => Promise<Shapes['SectionPage']>) =>
+  useKept(['section', id], change, [['sections']]);
+
 export function useChangeSection(id: number) {
-  const kept = useKept();
   const path = { section_id: id };
-  return useMutation({
-    mutationFn: (change: Shapes['SectionChangeRequest'] | 'code') =>
-      change === 'code'
-        ? said(api.POST('/api/sections/{section_id}/code', { params: { path } }))
-        : said(api.PUT('/api/sections/{section_id}', { params: { path }, body: change })),
-    onSuccess: kept,
-  });
+  return useSectionChange(id, (change: Shapes['SectionChangeRequest'] | 'code') =>
+    change === 'code'
+      ? said(api.POST('/api/sections/{section_id}/code', { params: { path } }))
+      : said(api.PUT('/api/sections/{section_id}', { params: { path }, body: change })),
+  );
 }
 
 /** A list as the server understands it; nothing is changed by looking. */
@@ -49,17 +42,14 @@ export const useReadRoster = (id: number) =>
   });
 
 export function useAddPeople(id: number) {
-  const kept = useKept();
-  return useMutation({
-    mutationFn: (people: Shapes['StudentRequest'][]) =>
-      said(
-        api.POST('/api/sections/{section_id}/roster', {
-          params: { path: { section_id: id } },
-          body: { people },
-        }),
-      ),
-    onSuccess: kept,
-  });
+  return useSectionChange(id, (people: Shapes['StudentRequest'][]) =>
+    said(
+      api.POST('/api/sections/{section_id}/roster', {
+        params: { path: { section_id: id } },
+        body: { people },
+      }),
+    ),
+  );
 }
 
 type Change = { student: number } & (

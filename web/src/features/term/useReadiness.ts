@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../api/client';
-import { keepAnswer } from '../../api/answered';
+import { useKept } from '../../api/answered';
 
 export const useRoomReady = (session: number) =>
   useQuery({
@@ -12,15 +12,12 @@ export const useRoomReady = (session: number) =>
 
 /** Lets a student begin who is not ready, or takes that back. */
 export function useLetIn(session: number) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Shapes['LetInRequest']) =>
-      said(
-        api.PUT('/api/sessions/{session_id}/prelab/room', {
-          params: { path: { session_id: session } },
-          body,
-        }),
-      ),
-    onSuccess: (room) => keepAnswer(queries, ['ready', session], room),
-  });
+  return useKept(['ready', session], (body: Shapes['LetInRequest']) =>
+    said(
+      api.PUT('/api/sessions/{session_id}/prelab/room', {
+        params: { path: { session_id: session } },
+        body,
+      }),
+    ),
+  );
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, said, type Shapes } from '../../../api/client';
-import { keepAnswer } from '../../../api/answered';
+import { useKept } from '../../../api/answered';
 
 const marksKey = (session: number) => ['marks', session];
 
@@ -12,19 +12,9 @@ export const useMarks = (session: number) =>
       said(api.GET('/api/sessions/{session_id}/marks', { params: { path: { session_id: session } } })),
   });
 
-function useMarking<Said>(session: number, mutationFn: (what: Said) => Promise<Shapes['ClassMarks']>) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn,
-    // one after the other: the answer to a decision must not take back what a release has answered since
-    scope: { id: marksKey(session).join(' ') },
-    onSuccess: (marks) => keepAnswer(queries, marksKey(session), marks),
-  });
-}
-
 /** Marks a session by another rubric. */
 export const useMarkBy = (session: number) =>
-  useMarking(session, (rubric: number) =>
+  useKept(marksKey(session), (rubric: number) =>
     said(
       api.PUT('/api/sessions/{session_id}/marks', {
         params: { path: { session_id: session } },
@@ -35,13 +25,13 @@ export const useMarkBy = (session: number) =>
 
 /** Decides one line of a bench’s marks; without points what is proposed stands again. */
 export const useDecide = (session: number) =>
-  useMarking(session, ({ bench, ...body }: Shapes['DecisionRequest'] & { bench: number }) =>
+  useKept(marksKey(session), ({ bench, ...body }: Shapes['DecisionRequest'] & { bench: number }) =>
     said(api.PUT('/api/benches/{bench_id}/marks', { params: { path: { bench_id: bench } }, body })),
   );
 
 /** Shows students their marks, or hides them. */
 export const useReleaseMarks = (session: number) =>
-  useMarking(session, (released: boolean) =>
+  useKept(marksKey(session), (released: boolean) =>
     said(
       api.PUT('/api/sessions/{session_id}/marks/released', {
         params: { path: { session_id: session } },
