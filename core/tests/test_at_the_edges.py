@@ -19,6 +19,8 @@ from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
 from chromata_core.statistics.outliers import dixon
 from chromata_core.statistics.replicates import TooFewError
+from chromata_core.uncertainty.columns import columns_of
+from chromata_core.uncertainty.source import Input, Source
 
 
 def column(*values: float) -> "np.ndarray[tuple[int, ...], np.dtype[np.complex128]]":
@@ -59,6 +61,15 @@ class Columns(TestCase):
             with self.assertRaises(TooFewError):
                 apply(wrong, wrong, full)
 
+    def test_what_was_divided_by_zero_is_no_value(self) -> None:
+        """Nought with a tiny step of doubt has a reciprocal that is finite, and whose doubt dwarfs everything."""
+        doubt = ((Source("reading", "reading", 0.1, "normal"), 1.0),)
+        columns = columns_of({"zero": Input(0.0, doubt), "one": Input(1.0, doubt)})
+        self.assertTrue(columns.defined(columns.by_key["zero"]))
+        self.assertTrue(columns.defined(1 / columns.by_key["one"]))
+        self.assertFalse(columns.defined(1 / columns.by_key["zero"]))
+        self.assertFalse(columns.defined(columns.by_key["one"] * np.nan))
+
     def test_as_many_portions_as_were_planned_are_enough(self) -> None:
         apply, portions = FUNCTIONS["sum_of"].apply, column(25.0, 25.1, 24.9)
         self.assertAlmostEqual(float(np.real(apply(portions, np.array([3.0])))[0]), 75.0, 12)
@@ -86,6 +97,7 @@ class Units(TestCase):
         self.assertRegex(written_in("29.92 inHg", "hPa"), r"^1013\.2\d{1,3}$")
         self.assertEqual(written_in("100 mmol/L", "mol/L"), "0.100")
         self.assertEqual(written_in("0.1000 mol/L", "mol/L"), "0.1000")
+        self.assertEqual(written_in("2 L", "mL"), "2000")
 
 
 class Figures(TestCase):

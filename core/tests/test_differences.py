@@ -8,6 +8,7 @@ from dataclasses import replace
 from unittest import TestCase
 
 from chromata_core.declaration.vocabulary import Method
+from chromata_core.engine.differences import differences
 from chromata_core.methods.registry import methods
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
@@ -26,6 +27,13 @@ def every_difference() -> Iterator[tuple[Method, Sheet, Difference]]:
 
 
 class Differences(TestCase):
+    def test_only_what_a_balance_shows_is_weighed(self) -> None:
+        """A burette's readings are a difference of the same form, and no vessel is on the pan."""
+        chosen = methods()["back-titration"]
+        bound = bind(chosen, example_sheet(chosen))
+        self.assertIn("V_a - V_a_start", [quantity.formula for quantity in bound.quantities])
+        self.assertEqual(differences(bound), {"m_before": "m_after"})
+
     def test_the_examples_keep_them(self) -> None:
         for chosen, sheet, difference in every_difference():
             typed = bind(chosen, sheet).typed

@@ -1,48 +1,52 @@
-import { lazy, Suspense, type ReactNode } from 'react';
+import { Suspense } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
+import { Link, matchPath, Navigate, Outlet, Route, Routes } from 'react-router';
 import type { Shapes } from '../api/client';
 import { useDepartment, useMe, useMyBenches, useMyPrelabs } from '../api/hooks';
 import { Loaded, Page } from '../identity/Page';
 import { Shell } from './Shell';
+import { view, type View } from './view';
 
-const view = <Name extends string, Props>(
-  load: () => Promise<Record<Name, (props: Props) => ReactNode>>,
-  name: Name,
-) => lazy(async () => ({ default: (await load())[name] }));
-
-const ArchivePage = view(() => import('../features/sections/ArchivePage'), 'ArchivePage');
 const BenchPage = view(() => import('../features/bench/BenchPage'), 'BenchPage');
-const ChoicesPage = view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage');
-const ClassPage = view(() => import('../features/class/ClassPage'), 'ClassPage');
-const DeskPage = view(() => import('../features/desk/DeskPage'), 'DeskPage');
-const DepartmentPage = view(() => import('../features/people/DepartmentPage'), 'DepartmentPage');
-const ExperimentPage = view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage');
-const FloorPage = view(() => import('../features/floor/FloorPage'), 'FloorPage');
-const HistoryPage = view(() => import('../features/history/HistoryPage'), 'HistoryPage');
-const ImportPage = view(() => import('../features/bench/ImportPage'), 'ImportPage');
-const MethodBook = view(() => import('../features/methods/MethodBook'), 'MethodBook');
-const MethodPage = view(() => import('../features/methods/MethodPage'), 'MethodPage');
-const PlannerPage = view(() => import('../features/planner/PlannerPage'), 'PlannerPage');
-const ChangePlanPage = view(() => import('../features/planner/PlannerPage'), 'ChangePlanPage');
-const PracticePage = view(() => import('../features/practice/PracticePage'), 'PracticePage');
-const PrelabPage = view(() => import('../features/prelab/PrelabPage'), 'PrelabPage');
-const PrelabsPage = view(() => import('../features/prelab/PrelabsPage'), 'PrelabsPage');
-const ReportPage = view(() => import('../features/report/ReportPage'), 'ReportPage');
-const ScenesPage = view(() => import('../features/scenes/ScenesPage'), 'ScenesPage');
-const SectionPage = view(() => import('../features/sections/SectionPage'), 'SectionPage');
-const SectionsPage = view(() => import('../features/sections/SectionsPage'), 'SectionsPage');
-const SessionPage = view(() => import('../features/term/SessionPage'), 'SessionPage');
 const SignIn = view(() => import('../features/signin/SignIn'), 'SignIn');
-const StockPage = view(() => import('../features/stock/StockPage'), 'StockPage');
 const TermPage = view(() => import('../features/term/TermPage'), 'TermPage');
-const WeekPage = view(() => import('../features/preparation/WeekPage'), 'WeekPage');
 const WelcomePage = view(() => import('../features/people/WelcomePage'), 'WelcomePage');
+
+/** What stands under the line at the top, by its address. */
+const IN_SHELL: Record<string, View<{ me: Shapes['Me'] }>> = {
+  '/methods': view(() => import('../features/methods/MethodBook'), 'MethodBook'),
+  '/scenes': view(() => import('../features/scenes/ScenesPage'), 'ScenesPage'),
+  '/choices': view(() => import('../features/methods/ChoicesPage'), 'ChoicesPage'),
+  '/methods/:slug': view(() => import('../features/methods/MethodPage'), 'MethodPage'),
+  '/methods/:slug/history': view(() => import('../features/history/HistoryPage'), 'HistoryPage'),
+  '/experiments/:slug': view(() => import('../features/experiments/ExperimentPage'), 'ExperimentPage'),
+  '/plan': view(() => import('../features/planner/PlannerPage'), 'PlannerPage'),
+  '/stock': view(() => import('../features/stock/StockPage'), 'StockPage'),
+  '/week': view(() => import('../features/preparation/WeekPage'), 'WeekPage'),
+  '/desk': view(() => import('../features/desk/DeskPage'), 'DeskPage'),
+  '/sections': view(() => import('../features/sections/SectionsPage'), 'SectionsPage'),
+  '/sections/archive': view(() => import('../features/sections/ArchivePage'), 'ArchivePage'),
+  '/sections/:section': view(() => import('../features/sections/SectionPage'), 'SectionPage'),
+  '/department': view(() => import('../features/people/DepartmentPage'), 'DepartmentPage'),
+  '/sessions/:session': view(() => import('../features/term/SessionPage'), 'SessionPage'),
+  '/practice': view(() => import('../features/practice/PracticePage'), 'PracticePage'),
+  '/before': view(() => import('../features/prelab/PrelabsPage'), 'PrelabsPage'),
+  '/sessions/:session/before': view(() => import('../features/prelab/PrelabPage'), 'PrelabPage'),
+  '/sessions/:session/plan': view(() => import('../features/planner/PlannerPage'), 'ChangePlanPage'),
+  '/sessions/:session/floor': view(() => import('../features/floor/FloorPage'), 'FloorPage'),
+  '/sessions/:session/class': view(() => import('../features/class/ClassPage'), 'ClassPage'),
+  '/benches/:bench/import': view(() => import('../features/bench/ImportPage'), 'ImportPage'),
+  '/benches/:bench/report': view(() => import('../features/report/ReportPage'), 'ReportPage'),
+};
+
+for (const [path, View] of Object.entries({ '/benches/:bench': BenchPage, ...IN_SHELL }))
+  if (matchPath(path, window.location.pathname)) View.ahead();
 
 /** Which view stands at which address; everyone signs in first, but for who comes by a one-time link. */
 export function App() {
   const department = useDepartment();
+  useMe(); // asked at the same time
   return (
     <Loaded of={department}>
       {() => (
@@ -81,29 +85,9 @@ function SignedIn() {
                   path="/"
                   element={person.role === 'student' ? <MyBench /> : <TermPage me={person} />}
                 />
-                <Route path="/methods" element={<MethodBook />} />
-                <Route path="/scenes" element={<ScenesPage />} />
-                <Route path="/choices" element={<ChoicesPage />} />
-                <Route path="/methods/:slug" element={<MethodPage />} />
-                <Route path="/methods/:slug/history" element={<HistoryPage />} />
-                <Route path="/experiments/:slug" element={<ExperimentPage />} />
-                <Route path="/plan" element={<PlannerPage />} />
-                <Route path="/stock" element={<StockPage />} />
-                <Route path="/week" element={<WeekPage />} />
-                <Route path="/desk" element={<DeskPage />} />
-                <Route path="/sections" element={<SectionsPage me={person} />} />
-                <Route path="/sections/archive" element={<ArchivePage />} />
-                <Route path="/sections/:section" element={<SectionPage />} />
-                <Route path="/department" element={<DepartmentPage me={person} />} />
-                <Route path="/sessions/:session" element={<SessionPage />} />
-                <Route path="/practice" element={<PracticePage me={person} />} />
-                <Route path="/before" element={<PrelabsPage />} />
-                <Route path="/sessions/:session/before" element={<PrelabPage />} />
-                <Route path="/sessions/:session/plan" element={<ChangePlanPage />} />
-                <Route path="/sessions/:session/floor" element={<FloorPage />} />
-                <Route path="/sessions/:session/class" element={<ClassPage />} />
-                <Route path="/benches/:bench/import" element={<ImportPage />} />
-                <Route path="/benches/:bench/report" element={<ReportPage />} />
+                {Object.entries(IN_SHELL).map(([path, View]) => (
+                  <Route key={path} path={path} element={<View me={person} />} />
+                ))}
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Route>
             </Routes>
