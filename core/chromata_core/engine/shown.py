@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Shown:
     """A number as it is to be set: ``doubtful`` counts its last digits that are estimated or uncertain."""
 

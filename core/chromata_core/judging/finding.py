@@ -7,7 +7,7 @@ Level = Literal["keep", "look", "repeat", "stop"]
 SEVERITY: dict[Level, int] = {"keep": 0, "look": 1, "repeat": 2, "stop": 3}
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Finding:
     """One judgement. ``key``, ``trial`` and ``index`` point at a reading where there is one.
 

@@ -14,7 +14,7 @@ from chromata_core.quantity.rounding import with_figures
 from chromata_core.telling.plot import Plot, Point
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class ChartLine:
     """Points of one kind. ``style``: dots joined (line), dots alone, bars, or a path without dots, not measured;
     ``right`` ones have their own scale.
@@ -26,7 +26,7 @@ class ChartLine:
     right: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class ChartMark:
     """A value worth pointing at: a line across the chart at ``x`` or at ``y`` with a word."""
 
@@ -35,7 +35,7 @@ class ChartMark:
     y: float | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class ChartArea:
     """A region in which points should lie, with the word for it."""
 
@@ -44,7 +44,7 @@ class ChartArea:
     y: Point
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class SquareCell:
     """A cell: the value that was read for ``trial`` or that is expected there, a ``note`` below it, and in words what
     it is of, ``name``. What was read has a ``level`` and may be ``void``; empty while it is still to be read.
@@ -61,7 +61,7 @@ class SquareCell:
     expected: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Square:
     """Things held against each other: what was read of each two, and across the diagonal what is expected of them.
     ``key`` is the reading that is made of each; ``heads`` are short, ``names`` in full; ``corner`` says which is which.
@@ -74,7 +74,7 @@ class Square:
     cells: list[SquareCell]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Chart:
     """``sentence`` says in words what the picture shows; it is read aloud instead of it. ``ticks`` are words that stand
     under 1, 2, 3 … of x, instead of its numbers. One with a ``square`` has no lines and no ``plot``: where
@@ -95,7 +95,7 @@ class Chart:
     plot: Plot | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Statistic:
     """``value`` in ``unit``; its standard uncertainty ``u``, or the ``critical`` value at 95 % that it is held against,
     where there is one. ``of`` says what it belongs to, ``text`` all of it in words.
