@@ -32,6 +32,7 @@ ROOM, FLOORS, WAITING = 48, 3, 30
 EVERY = float(os.environ.get("EVERY", "2"))  # seconds between two entries of a bench
 LOOK = 1.5  # and between two looks at a floor
 STARTED_WITHIN = 240  # seconds, on a busy machine
+SETTLED = 45  # seconds: a server that has just started sets its printers up behind the first requests
 PASSWORD = "demo-bench"
 ASKED = ("try", "write", "bench", "floor")
 
@@ -145,6 +146,7 @@ def department() -> Iterator[str]:
         url, secret = f"http://127.0.0.1:{port}", first_secret(process, folder / "log")
         first = {"username": "instructor", "name": "Instructor", "password": PASSWORD, "department": "Load"}
         Visitor(url).ask("POST", f"links/{secret}", {**first, "time_zone": "UTC"})
+        sleep(SETTLED)
         yield url
     finally:
         process.terminate()

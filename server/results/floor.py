@@ -127,16 +127,13 @@ def floor(at: Look) -> Floor:
 
 @dataclass(frozen=True, slots=True)
 class _Place:
-    """What stands at one place: one desk, or one for each of its samples, and which of them is in hand."""
+    """What stands at one place: one desk, or one for each of its samples, which of them is in hand, and about how much
+    work is before it.
+    """
 
     desks: list[Desk]
     hand: Desk
-
-    @property
-    def minutes_left(self) -> int:
-        """The work before it, about."""
-        now = timezone.now().timestamp()
-        return round(sum(minutes_left(desk.state.steps, now) for desk in self.desks))
+    minutes_left: int
 
 
 def _needs(session: Session, room: list[Desk], places: list[_Place], usual: int) -> list[Need]:
@@ -148,7 +145,11 @@ def _places(room: list[Desk]) -> list[_Place]:
     places: dict[int, list[Desk]] = {}
     for desk in room:
         places.setdefault(desk.bench.number, []).append(desk)
-    return [_Place(place, _in_hand(place)) for place in places.values()]
+    now = timezone.now().timestamp()
+    return [
+        _Place(place, _in_hand(place), round(sum(minutes_left(desk.state.steps, now) for desk in place)))
+        for place in places.values()
+    ]
 
 
 def _in_hand(place: list[Desk]) -> Desk:

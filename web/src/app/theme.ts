@@ -43,9 +43,15 @@ export const theme = createTheme({
       defaultProps: { disableElevation: true },
       styleOverrides: {
         root: { minHeight: 44, borderRadius: 10, paddingInline: 16, '&.Mui-focusVisible': focus() },
-        outlined: { borderColor: ink.link, color: ink.link, borderWidth: 1.5 },
-        text: { color: ink.link },
+        outlined: { borderWidth: 1.5 },
       },
+      variants: [
+        {
+          props: { variant: 'outlined', color: 'primary' },
+          style: { borderColor: ink.link, color: ink.link },
+        },
+        { props: { variant: 'text', color: 'primary' }, style: { color: ink.link } },
+      ],
     },
     MuiOutlinedInput: {
       styleOverrides: {
