@@ -35,12 +35,13 @@ export function NextSentence({ bench, task, onChoose }: NextProps) {
   if (stop && about && !sameSlot(about, task))
     return (
       <Sentence>
-        <OctagonIcon sx={{ alignSelf: 'center' }} />
-        <strong>{stop.what}</strong>
-        <span>{stop.do}</span>
+        <Box sx={{ flex: 1, minWidth: 'min(100%, 420px)' }}>
+          <OctagonIcon sx={{ verticalAlign: 'text-bottom', mr: 1.5 }} />
+          <strong>{stop.what}</strong> <span>{stop.do}</span>
+        </Box>
         <Button
           onClick={() => onChoose(about)}
-          sx={{ color: ink.onDeep, borderColor: ink.onDeep, ml: 'auto' }}
+          sx={{ color: ink.onDeep, borderColor: ink.onDeep, alignSelf: 'center' }}
           variant="outlined"
         >
           Look at it now

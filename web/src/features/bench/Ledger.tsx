@@ -100,13 +100,13 @@ function OtherResult({ result }: { result: Shapes['ResultOut'] }) {
   return (
     <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 14 }}>
       <span>{result.label}</span>
-      <span>
+      <Box component="span" sx={{ textAlign: 'right', flexShrink: 0, maxWidth: '72%' }}>
         <Figure text={result.shown.text} doubtful={result.shown.doubtful} />{' '}
         <span style={{ fontFamily: FIGURES, color: ink.inkSoft, whiteSpace: 'nowrap' }}>
           ± {result.uncertainty}
           {result.power ? ` × ${result.power}` : ''} {result.unit}
         </span>
-      </span>
+      </Box>
     </Box>
   );
 }
