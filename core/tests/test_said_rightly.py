@@ -1,13 +1,14 @@
 """Words and units around a number: what is measured is named, what cannot be is said, zero is a right answer."""
 
 import json
-from dataclasses import replace
+import re
+from dataclasses import asdict, replace
 from unittest import TestCase
 
 from chromata_core.engine.context import context_of
 from chromata_core.errors import DeclarationError, SheetError
 from chromata_core.loading.load import load
-from chromata_core.methods.registry import method
+from chromata_core.methods.registry import method, methods
 from chromata_core.planning.predict import predict
 from chromata_core.sheet.bound import Given, Sheet
 from chromata_core.sheet.example import example_sheet
@@ -71,6 +72,14 @@ class Said(TestCase):
         self.assertLess(float(told.relative.strip("± %")), 3)  # 20 % when the example's two ribbons were two unknowns
         aim = next(target for target in told.supplies.targets if target.label.startswith("Ribbon"))
         self.assertLess(float(aim.text.split()[0]), 0.04)  # what its own hint asks
+
+    def test_a_space_stands_between_a_number_and_its_percent(self) -> None:
+        """NIST Guide SP 811, 7.10.2; in all that is said of every worked example."""
+        for chosen in methods().values():
+            told = json.dumps(asdict(evaluate(chosen, example_sheet(chosen))), ensure_ascii=False)
+            with self.subTest(chosen.slug):
+                self.assertEqual(re.findall(r"[^\"]{0,20}\d%[^\"]{0,20}", told), [])
+                self.assertIn("\u00a0%", told)
 
     def test_why_a_result_is_not_there(self) -> None:
         curve = method("potentiometric-titration")

@@ -101,4 +101,4 @@ def _advice(lines: list[BudgetOut]) -> str:
         return ""
     top = lines[0]
     least = f" {lines[-1].label} hardly matters." if len(lines) > 1 and lines[-1].share < 0.05 else ""
-    return f"{top.label} makes {top.share:.0%} of the uncertainty.{least}"
+    return f"{top.label} makes {100 * top.share:.0f}\u00a0% of the uncertainty.{least}"
