@@ -180,10 +180,13 @@ def main() -> None:
     drawn = random.Random(seed).sample(every, min(number, len(every)))
     missed = 0
     with Pool() as pool:
-        for mistake, seen in zip(drawn, pool.imap(partial(caught_at_last, stages=stages), drawn), strict=True):
+        answers = pool.imap(partial(caught_at_last, stages=stages), drawn)
+        for tried, (mistake, seen) in enumerate(zip(drawn, answers, strict=True), 1):
             if not seen:
                 missed += 1
-                print(f"not caught: {mistake}", flush=True)
+                print(f"not caught: {mistake} ({missed} of the first {tried})", flush=True)
+            elif tried % 10 == 0:
+                print(f"{tried} tried, {missed} not caught", flush=True)
     print(f"{len(drawn)} of {len(every)} possible mistakes tried, {1 - missed / len(drawn):.0%} caught")
 
 

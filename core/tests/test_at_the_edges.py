@@ -10,6 +10,7 @@ from chromata_core.curves.calibration import dilution, peak_at
 from chromata_core.curves.line import CurveError
 from chromata_core.curves.mixing import count_from, mean_over
 from chromata_core.engine.inputs import inputs_of
+from chromata_core.engine.numeric_pass import compute
 from chromata_core.formula.functions import FUNCTIONS
 from chromata_core.methods.registry import method
 from chromata_core.quantity.given import limit_in, read_in, written_in
@@ -17,6 +18,7 @@ from chromata_core.quantity.rounding import place_for_figures, with_figures
 from chromata_core.quantity.typed import parse_reading
 from chromata_core.sheet.binding import bind
 from chromata_core.sheet.bound import Sheet
+from chromata_core.sheet.example import example_sheet
 from chromata_core.statistics.outliers import dixon
 from chromata_core.statistics.replicates import TooFewError
 from chromata_core.uncertainty.columns import columns_of
@@ -69,6 +71,13 @@ class Columns(TestCase):
         self.assertTrue(columns.defined(1 / columns.by_key["one"]))
         self.assertFalse(columns.defined(1 / columns.by_key["zero"]))
         self.assertFalse(columns.defined(columns.by_key["one"] * np.nan))
+
+    def test_a_mean_within_a_trial_has_the_freedom_of_its_own_readings(self) -> None:
+        """GUM 4.2.6: n − 1, of two runs of one mixture; other trials do not add to it."""
+        chosen = method("rate-concentration")
+        sources = compute(bind(chosen, example_sheet(chosen))).columns.sources
+        freedom = [source.dof for source in sources if source.id.startswith("spread:t_mean:")]
+        self.assertEqual(freedom, [1.0] * 4)
 
     def test_as_many_portions_as_were_planned_are_enough(self) -> None:
         apply, portions = FUNCTIONS["sum_of"].apply, column(25.0, 25.1, 24.9)

@@ -100,6 +100,16 @@ class Draw(TestCase):
         self.assertGreater(len(blocks), 5)
         self.assertEqual(told.draws, 20_000 * len(blocks))
 
+    def test_what_never_stands_still_ends_at_a_million(self) -> None:
+        """Six of a hundred draws lie one above in some blocks and one below in others, so that the ends of the interval
+        differ from block to block by a whole, and u is only a quarter.
+        """
+
+        def draw(random: np.random.Generator, size: int) -> Draws:
+            return np.where(np.arange(size) < size * 6 // 100, random.choice((-1.0, 1.0)), 0.0)
+
+        self.assertEqual(monte_carlo(draw).draws, M)
+
     def test_shortest_interval_of_a_skew_distribution(self) -> None:
         """Exponential: the shortest 95 % begins at zero and ends at −ln 0.05 = 2.9957."""
         ordered = np.sort(np.random.default_rng(2).exponential(1, M))
