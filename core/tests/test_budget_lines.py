@@ -88,7 +88,7 @@ class Advice(TestCase):
     def test_it_names_the_first_and_the_last(self) -> None:
         result = one_titre()
         self.assertTrue(result.advice.startswith(result.budget[0].label))
-        self.assertIn(f"{result.budget[0].share:.0%}", result.advice)
+        self.assertIn(f"{100 * result.budget[0].share:.0f}\u00a0%", result.advice)
 
     def test_nothing_known_nothing_said(self) -> None:
         empty = evaluate(method("acid-base-titration"), Sheet({}, {}, ()))

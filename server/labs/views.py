@@ -229,7 +229,7 @@ class Takings(APIView):
 class RemarkEnd(APIView):
     """A remark that is shown no more."""
 
-    @extend_schema(operation_id="end_remark", responses=shape(SessionPlan))
+    @extend_schema(operation_id="end_remark", responses={200: shape(SessionPlan)})
     @transaction.atomic
     def delete(self, request: Request, session_id: int, remark_id: int) -> Response:
         """404 for a remark that this session does not show."""

@@ -147,7 +147,7 @@ class Tokens(APIView):
 class TokenEnd(APIView):
     """Ends a token."""
 
-    @extend_schema(operation_id="end_token", responses=shape(TokenOut)(many=True))
+    @extend_schema(operation_id="end_token", responses={200: shape(TokenOut)(many=True)})
     def delete(self, request: Request, token_id: int) -> Response:
         """At once; 404 for one of somebody else."""
         must_be_staff(person_of(request))

@@ -8478,12 +8478,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SessionPlan"];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];
@@ -9424,12 +9425,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No response body */
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["TokenOut"][];
+                };
             };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];

@@ -8,7 +8,7 @@ import { Sheet } from '../../identity/Sheet';
 import { ago } from '../../time/time';
 import { FIGURES, ink } from '../../identity/tokens';
 import { VerdictLine } from '../../identity/Verdict';
-import { inTurn, keepAnswer } from '../../api/answered';
+import { inTurn, keepAnswer, useKept } from '../../api/answered';
 import { NotDone } from '../../identity/NotDone';
 
 const KEY = ['tokens'];
@@ -22,12 +22,9 @@ function useTokens() {
       mutationFn: (name: string) => said(api.POST('/api/tokens', { body: { name } })),
       onSuccess: (answer) => keepAnswer(queries, KEY, answer.tokens),
     }),
-    end: useMutation({
-      scope: inTurn(KEY),
-      mutationFn: (id: number) =>
-        said(api.DELETE('/api/tokens/{token_id}', { params: { path: { token_id: id } } })),
-      onSuccess: (left) => keepAnswer(queries, KEY, left),
-    }),
+    end: useKept(KEY, (id: number) =>
+      said(api.DELETE('/api/tokens/{token_id}', { params: { path: { token_id: id } } })),
+    ),
   };
 }
 
