@@ -4,12 +4,14 @@
 
 The sheet is a titration of three accurate trials after a rough one: 16 sources of error, all correlations, effective
 degrees of freedom, budgets of four results, findings, steps. The peers only do the sum: mean titre times titrant over
-sample, with the same elementary errors, its standard uncertainty and its components.
+sample, with the same elementary errors, its standard uncertainty and its components. At each run another reading of the
+rough trial stands on it: what is worked from one sheet is remembered, as its plan is.
 """
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from itertools import count
 from math import sqrt
 from statistics import median
 from time import perf_counter
@@ -29,9 +31,15 @@ TITRES = (("0.24", "21.78"), ("0.88", "22.49"), ("1.06", "22.64"))
 RUNS = 300
 
 
-def sheet() -> Sheet:
-    """Three accurate trials and a rough one."""
-    given = [Given("V_s", "20.00"), Given("V_start", "0.50", 0), Given("V_end", "22.9", 0)]
+def sheets() -> Iterator[Sheet]:
+    """Three accurate trials and a rough one; no two alike."""
+    for run in count():
+        yield sheet(f"{20 + run % 500 / 100:.2f}")
+
+
+def sheet(rough_end: str) -> Sheet:
+    """With this end of the rough trial."""
+    given = [Given("V_s", "20.00"), Given("V_start", "0.50", 0), Given("V_end", rough_end, 0)]
     for number, (start, end) in enumerate(TITRES, 1):
         given += [Given("V_start", start, number), Given("end_point", "held", number), Given("V_end", end, number)]
     return Sheet({}, {}, tuple(given))
@@ -62,10 +70,10 @@ def timed(run: Callable[[], object]) -> float:
 
 def main() -> None:
     """Prints the table."""
-    chosen, written = method("acid-base-titration"), sheet()
+    chosen, written = method("acid-base-titration"), sheets()
 
     def sum_only() -> None:
-        computed = compute(bind(chosen, written))
+        computed = compute(bind(chosen, next(written)))
         budget(computed.columns.sources, contributions_of(computed.bench["c_s"]))
 
     def with_components() -> None:
@@ -77,7 +85,7 @@ def main() -> None:
         GTC.dof(value)
 
     rows = {
-        "chromata: sheet to all answers (evaluate)": timed(lambda: evaluate(chosen, written)),
+        "chromata: sheet to all answers (evaluate)": timed(lambda: evaluate(chosen, next(written))),
         "chromata: sheet to one budget": timed(sum_only),
         "uncertainties: the sum with components": timed(with_components),
         "GTC: the sum with budget and dof": timed(gtc),

@@ -5,12 +5,12 @@ what it changes itself, so only what another process has changed may be told so 
 """
 
 from collections import defaultdict
+from copy import copy
 from dataclasses import dataclass
 from threading import Lock
 
 from cachetools import TTLCache, cached
 from django.db import transaction
-from django.db.models import F
 from django.http import Http404
 
 from chromata_core.planning.supplies import TargetOut
@@ -24,6 +24,10 @@ from labs.turns import turns_told
 from people.models import Person
 
 _SECONDS, _MOST = 2, 100
+_WHO_SECONDS, _WHO_MOST = 5, 2000  # who works where, as long as who asks is remembered (people/remembered.py)
+_NOW = Bench.objects.values_list(
+    "length", "head", "seal", "session", "session__state", "session__released", "session__revision"
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,25 +59,28 @@ def around(session: Session) -> Around:
 
 
 @cached(TTLCache(_MOST, _SECONDS), lock=Lock())
-def _session(session_id: int) -> Session:
-    """With its section, as it was a moment ago at the longest."""
+def _session(session_id: int, *stands: object) -> Session:
+    """With its section, as it was a moment ago at the longest, and still ``stands``."""
     return Session.objects.select_related("section").get(pk=session_id)
 
 
+@cached(TTLCache(_WHO_MOST, _WHO_SECONDS), key=lambda who, *place: (who.pk, *place), lock=Lock())
+def _place(person: Person, bench_id: int, *stands: object) -> Bench:
+    """The bench, if this person worked there a moment ago, in a session that still ``stands`` so."""
+    return places_for(person).get(pk=bench_id)
+
+
 def bench_now(person: Person, bench_id: int) -> Bench:
-    """A bench to read and write at, as it is now, in a session that was planned, opened, closed and released as it is
-    now, and else as it was a moment ago; Http404 for any other. Who changes anything of a session asks
-    ``labs.policy.bench_for``.
+    """A bench to read and write at: its record and the state of its session as they are now, and else as it was a
+    moment ago; Http404 for any other. Who changes anything of a session asks ``labs.policy.bench_for``.
     """
-    stands = {name: F(f"session__{name}") for name in ("state", "released", "revision")}
     try:
-        bench = places_for(person).annotate(**stands).get(pk=bench_id)
-        bench.session = _session(bench.session_id)
-        if any(getattr(bench.session, name) != getattr(bench, name) for name in stands):
-            _session.cache_clear()  # changed elsewhere since
-            bench.session = _session(bench.session_id)
-    except (Bench.DoesNotExist, Session.DoesNotExist):  # the session may be deleted between the two
+        length, head, seal, session, *stands = _NOW.get(pk=bench_id)
+        bench = copy(_place(person, bench_id, *stands))
+        bench.session = _session(session, *stands)
+    except (Bench.DoesNotExist, Session.DoesNotExist):  # either may be deleted in between
         raise Http404 from None
+    bench.length, bench.head, bench.seal = length, head, seal
     return bench
 
 
@@ -85,4 +92,5 @@ def forget() -> None:
 
 def _clear() -> None:
     around.cache_clear()
+    _place.cache_clear()
     _session.cache_clear()

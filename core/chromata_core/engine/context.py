@@ -1,9 +1,9 @@
 """What a check may look at: readings, quantities and options of one evaluated sheet, in the units that people see."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from decimal import Decimal
-from functools import cached_property
+from functools import cached_property, lru_cache
 
 from chromata_core.declaration.option_kinds import ListOption, NumberOption, SubstanceOption
 from chromata_core.declaration.options import listed
@@ -22,6 +22,8 @@ from chromata_core.uncertainty.columns import value_of
 
 # A computed quantity and where it stands: in a trial, or (None) on the bench.
 ResultPlace = tuple[Quantity, int | None]
+
+_MOST = 200  # sheets whose numbers are remembered: what was tried at a bench is written there a moment later
 
 
 @dataclass(frozen=True)
@@ -44,6 +46,15 @@ class Context:
         """“the rough trial”, “trial 2”, or “the bench”."""
         if number is None:
             return "the bench"
+        if number not in self._names:
+            self._names[number] = self._name_of(number)
+        return self._names[number]
+
+    @cached_property
+    def _names(self) -> dict[int, str]:
+        return {}  # of trials, as they are asked for: each is named in every line of it
+
+    def _name_of(self, number: int) -> str:
         noun = self.bound.method.trials.noun.lower()
         if self.bound.rough and number == 0:
             return f"the rough {noun}"
@@ -190,5 +201,23 @@ class Context:
 def context_of(method: Method, sheet: Sheet) -> Context:
     """``sheet`` bound and computed; SheetError lists everything on it that does not belong."""
     bound = bind(method, sheet)
-    computed = compute(bound)
-    return Context(bound, computed, figures_of(bound, computed))
+    return Context(bound, *_worked(_Numbers(_numbers_of(bound), bound)))
+
+
+@dataclass(frozen=True, slots=True)
+class _Numbers:
+    """All that numbers are worked from. When it was written, and how often, is no part of that."""
+
+    said: tuple[object, ...]
+    bound: Bound = field(compare=False)
+
+
+def _numbers_of(bound: Bound) -> tuple[object, ...]:
+    named = (bound.options, bound.instruments, bound.handed, bound.typed, bound.texts)
+    return (id(bound.method), bound.own_work, *(tuple(names.items()) for names in named))
+
+
+@lru_cache(_MOST)
+def _worked(numbers: _Numbers) -> tuple[Computed, Mapping[int | None, Known]]:
+    computed = compute(numbers.bound)
+    return computed, figures_of(numbers.bound, computed)

@@ -20,8 +20,10 @@ def judgements(bound: Bound, quantity: Quantity) -> list[OwnError]:
 
 def _fillings(bound: Bound, quantity: Quantity) -> Iterator[OwnError]:
     for reading in bound.readings:
+        if reading.anew != quantity.key or quantity.per:
+            continue
         typed = bound.typed.get(Place(reading.key))
-        if reading.anew != quantity.key or quantity.per or typed is None or not typed.value:
+        if typed is None or not typed.value:
             continue
         for term in bound.instruments[reading.role].errors:
             if term.scatters:

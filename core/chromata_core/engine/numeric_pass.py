@@ -212,7 +212,8 @@ def _with_freedom(
         if source.id in members:
             averaged = members[source.id]
             return replace(source, dof=float(max(len(averaged) - 1, 1)), part=columns.spread(averaged).part)
-        return replace(source, dof=estimated(source.estimate, bench, trials) or source.dof)
+        told = estimated(source.estimate, bench, trials)
+        return replace(source, dof=told) if told else source
 
     return replace(columns, sources=tuple(map(freed, columns.sources)))
 

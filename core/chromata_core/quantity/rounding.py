@@ -1,6 +1,7 @@
 """Rounding as on paper: half to even, on the decimal text of a number, never on its binary float."""
 
 from decimal import ROUND_HALF_EVEN, Decimal
+from functools import lru_cache
 from math import isfinite
 
 
@@ -11,7 +12,13 @@ def decimal_of(value: float | Decimal) -> Decimal:
 
 def rounded(value: float | Decimal, place: int) -> Decimal:
     """``value`` to ``place`` digits after the point (negative: tens, hundreds), half to even."""
-    return decimal_of(value).quantize(Decimal(1).scaleb(-place), rounding=ROUND_HALF_EVEN)
+    return decimal_of(value).quantize(_last(place), rounding=ROUND_HALF_EVEN)
+
+
+@lru_cache(64)
+def _last(place: int) -> Decimal:
+    """One of the last digit that stays."""
+    return Decimal(1).scaleb(-place)
 
 
 def leading_place(value: float | Decimal) -> int:
@@ -39,16 +46,15 @@ def with_figures(value: float | Decimal, figures: int) -> str:
     """``value`` with so many significant figures, in scientific form where plain digits would mislead."""
     if not isfinite(value):
         return "–"
-    if value == 0:
+    number = decimal_of(value)
+    if number == 0:
         return "0"
-    place = place_for_figures(value, figures)
-    exponent = leading_place(rounded(value, place))
+    place = place_for_figures(number, figures)
+    exponent = leading_place(rounded(number, place))
     if -5 < exponent < 6 and place >= 0:
-        return plain(value, place)
+        return plain(number, place)
     return (
-        f"{plain(decimal_of(value).scaleb(-exponent), figures - 1)} × 10{superscript(exponent)}"
-        if exponent
-        else plain(value, 0)
+        f"{plain(number.scaleb(-exponent), figures - 1)} × 10{superscript(exponent)}" if exponent else plain(number, 0)
     )
 
 

@@ -1,7 +1,8 @@
 """A sheet and its method brought together: options resolved, instruments found, everything written understood."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import replace
+from dataclasses import dataclass, field, replace
+from functools import lru_cache
 
 from chromata_core.declaration.option_kinds import (
     Choice,
@@ -22,10 +23,53 @@ from chromata_core.sheet.bound import Bound, Sheet
 from chromata_core.sheet.handed import Handed
 from chromata_core.sheet.understanding import understand
 
+_MOST = 500  # plans that are remembered: a room has one, or one for each sample and each bench that is handed something
+
 
 def bind(method: Method, sheet: Sheet) -> Bound:
     """``sheet`` understood by ``method``; SheetError lists everything that does not belong or cannot be read."""
+    bound, faults = _planned_out(_plan_of(method, sheet))
+    problems, typed, texts = list(faults), dict[Place, Typed](), dict[Place, str]()
+    for given in sheet.given:
+        try:
+            understood = understand(bound, given)
+        except ChromataError as error:
+            problems.append(f"{given.key}: {error.message}")
+            continue
+        if isinstance(understood, Typed):
+            typed[given.place] = understood
+        else:
+            texts[given.place] = understood
+    if problems:
+        raise SheetError(problems)
+    times = {given.place: sheet.passed(given.at) for given in sheet.given if given.at is not None}
+    written = {given.place: given.tries for given in sheet.given}
+    return replace(bound, typed=typed, texts=texts, times=times, written=written)
+
+
+@dataclass(frozen=True, slots=True)
+class _Plan:
+    """A sheet with what bottles say, before anything else is written on it. Equal to another one that says the same of
+    the very same method.
+    """
+
+    said: tuple[object, ...]
+    method: Method = field(compare=False)
+    sheet: Sheet = field(compare=False)
+    labels: Mapping[str, str] = field(compare=False)
+
+
+def _plan_of(method: Method, sheet: Sheet) -> _Plan:
     labels = _from_bottles(method, sheet)
+    named = (sheet.options, sheet.instruments, sheet.stock, sheet.handed, labels)
+    said = (id(method), sheet.own_work, sheet.opened, sheet.pace, *(tuple(names.items()) for names in named))
+    return _Plan(said, method, replace(sheet, given=()), labels)
+
+
+@lru_cache(_MOST)
+def _planned_out(plan: _Plan) -> tuple[Bound, tuple[str, ...]]:
+    """What is there before anything is written, and what does not belong."""
+    method, sheet, labels = plan.method, plan.sheet, plan.labels
     handed, awaited = _handed_over(method, sheet, labels)
     by_name = {name: text for key, taken in handed.items() for name, text in taken.options(key).items()}
     options = resolve_options(method, {**sheet.options, **by_name, **labels})
@@ -60,23 +104,7 @@ def bind(method: Method, sheet: Sheet) -> Bound:
         readings=tuple(_as_shown(bound, reading) for reading in readings),
         quantities=tuple(_in_class_units(bound, quantity) for quantity in bound.quantities),
     )
-    typed: dict[Place, Typed] = {}
-    texts: dict[Place, str] = {}
-    for given in sheet.given:
-        try:
-            understood = understand(bound, given)
-        except ChromataError as error:
-            problems.append(f"{given.key}: {error.message}")
-            continue
-        if isinstance(understood, Typed):
-            typed[given.place] = understood
-        else:
-            texts[given.place] = understood
-    if problems:
-        raise SheetError(problems)
-    times = {given.place: sheet.passed(given.at) for given in sheet.given if given.at is not None}
-    written = {given.place: given.tries for given in sheet.given}
-    return replace(bound, typed=typed, texts=texts, times=times, written=written)
+    return bound, tuple(problems)
 
 
 def _with_lines(method: Method, asked: OwnWork) -> tuple[Quantity, ...]:

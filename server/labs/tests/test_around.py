@@ -27,3 +27,20 @@ class AroundABench(Room):
         [kept] = write(self.client, self.bench, entry("V_s", "20.00"))
         self.assertFalse(kept["kept"])
         self.assertIn("not open", kept["problem"])
+
+    def test_who_is_moved_to_another_bench_does_not_reach_the_first_any_more(self) -> None:
+        """Though it is remembered who works where."""
+        moved = signed_in(self.student)
+        self.put_at(1)
+        self.assertEqual(moved.get(self.at).status_code, 200)
+        self.put_at(2)
+        self.assertEqual(moved.get(self.at).status_code, 404)
+        refused = moved.post(f"{self.at}/entries", {"entries": [entry("V_s", "20.00")]}, "application/json")
+        self.assertEqual(refused.status_code, 404)
+
+    def put_at(self, number: int) -> None:
+        """Puts the student at the bench of this ``number``."""
+        place = {"person": self.student.pk, "bench": number, "absent": False}
+        with self.captureOnCommitCallbacks(execute=True):
+            done = self.client.put(f"/api/sessions/{self.session.pk}/teams", {"places": [place]}, "application/json")
+        self.assertEqual(done.status_code, 200)
