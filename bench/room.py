@@ -62,13 +62,13 @@ def entry(key: str, text: str, trial: int | None = None) -> dict[str, Any]:
     return {"id": str(uuid4()), "key": key, "text": text, "trial": trial, "written_at": now}
 
 
-def readings() -> Iterator[dict[str, Any]]:
-    """A titration that never ends: the sample's volume, then trial after trial; then notes."""
+def readings(seat: int) -> Iterator[dict[str, Any]]:
+    """A titration that never ends: the sample's volume, then trial after trial; then notes. No two seats read alike."""
     yield entry("V_s", "20.00")
     for trial in range(1, 41):
-        yield entry("V_start", f"0.{trial:02d}", trial)
+        yield entry("V_start", f"{seat // 50}.{(trial + 2 * seat) % 100:02d}", trial)
         yield entry("end_point", "held", trial)
-        yield entry("V_end", f"21.{(37 * trial) % 100:02d}", trial)
+        yield entry("V_end", f"{21 + seat // 50}.{(37 * trial + 2 * seat) % 100:02d}", trial)
     while True:
         yield entry("note", "It turns pink and fades.")
 
@@ -103,12 +103,12 @@ def at_once(works: Sequence[Callable[[], object]]) -> float:
     return perf_counter() - begun
 
 
-def working(student: Visitor, bench: int, first: float, until: float) -> None:
+def working(student: Visitor, bench: int, seat: int, first: float, until: float) -> None:
     """Types and writes an entry every two seconds, and looks at the bench every four, as the screen does: the answer to
     what is written is the bench as it then stands.
     """
     sleep(first)
-    for place, written in enumerate(readings()):
+    for place, written in enumerate(readings(seat)):
         if (begun := perf_counter()) > until:
             break
         typed = {key: written[key] for key in ("key", "text", "trial")}
@@ -186,8 +186,8 @@ def load(url: str, benches: int) -> str:
     students = [student for _, here in rooms for student in here]
     before, until = others_spent(), perf_counter() + SECONDS
     works: list[Callable[[], object]] = [partial(looking, url, rooms[n % len(rooms)][0], until) for n in range(FLOORS)]
-    for place, (student, bench) in enumerate(students):
-        works.append(partial(working, student, bench, place * EVERY / benches, until))
+    for seat, (student, bench) in enumerate(students):
+        works.append(partial(working, student, bench, seat, seat * EVERY / benches, until))
     at_once(works)
     written, spent = len(times["write"]), others_spent() - before
     waits = "".join(f"{share(times[asked], 0.5):7.0f} {share(times[asked], 0.95):6.0f}" for asked in ASKED)

@@ -119,9 +119,14 @@ DATABASES = {
         "PASSWORD": _PG.get("PGPASSWORD", ""),
         "HOST": _PG.get("PGHOST", "127.0.0.1"),
         "PORT": _PG.get("PGPORT", "5432"),
-        "CONN_MAX_AGE": 60,
+        "CONN_MAX_AGE": 1800,  # seconds: a new connection costs as much as ten queries
         "CONN_HEALTH_CHECKS": True,
-        "OPTIONS": {"connect_timeout": 3, **({"options": _LIMITS} if SERVING else {})},
+        "OPTIONS": {
+            "connect_timeout": 3,
+            "server_side_binding": True,  # without it nothing can be prepared
+            "prepare_threshold": 3,  # what is asked for the third time is planned no more
+            **({"options": _LIMITS} if SERVING else {}),
+        },
     }
 }
 DATABASE_PATIENCE = 12 if SERVING else None  # seconds for one statement, also where the database answers nothing at all
