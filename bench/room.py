@@ -119,8 +119,9 @@ def working(student: Visitor, bench: int, seat: int, first: float, until: float)
         sleep(max(0.0, EVERY - (perf_counter() - begun)))
 
 
-def looking(url: str, session: int, until: float) -> None:
+def looking(url: str, session: int, first: float, until: float) -> None:
     instructor = signed_in(url)
+    sleep(first)
     while perf_counter() < until:
         instructor.ask("GET", f"sessions/{session}/floor", called="floor")
         sleep(LOOK)
@@ -185,7 +186,9 @@ def load(url: str, benches: int) -> str:
     rooms = [room(instructor, min(ROOM, benches - taken)) for taken in range(0, benches, ROOM)]
     students = [student for _, here in rooms for student in here]
     before, until = others_spent(), perf_counter() + SECONDS
-    works: list[Callable[[], object]] = [partial(looking, url, rooms[n % len(rooms)][0], until) for n in range(FLOORS)]
+    works: list[Callable[[], object]] = [
+        partial(looking, url, rooms[n % len(rooms)][0], n * LOOK / FLOORS, until) for n in range(FLOORS)
+    ]
     for seat, (student, bench) in enumerate(students):
         works.append(partial(working, student, bench, seat, seat * EVERY / benches, until))
     at_once(works)

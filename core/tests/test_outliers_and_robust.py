@@ -63,6 +63,11 @@ class RobustSummary(TestCase):
     def test_a_clean_set_is_left_nearly_alone(self) -> None:
         self.assertAlmostEqual(robust((1.00, 1.01, 1.02, 1.03, 1.04)).huber_mean, 1.02)
 
+    def test_where_most_are_the_same_nothing_scatters(self) -> None:
+        """By the rule itself: s shrinks at each step, to zero; the smallest doubles are no scatter."""
+        summary = robust((0.133,) * 30 + (0.13, 0.134, 0.137))
+        self.assertEqual((summary.huber_mean, summary.huber_s), (0.133, 0.0))
+
 
 class BetweenSets(TestCase):
     one, other = (10.1, 10.3, 9.8, 10.0, 10.2), (10.6, 10.9, 10.4, 11.3)

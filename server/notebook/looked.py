@@ -3,7 +3,7 @@
 import logging
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from functools import cached_property, lru_cache, partial
+from functools import cached_property, lru_cache
 
 from django.core.cache import caches
 
@@ -54,10 +54,9 @@ def _looked_by_any(bench: Bench, entries: Sequence[Entry], handed: Handing, unde
     """As another process may have told it already. What nothing is written on is not shared: its plan may change."""
     if not entries or bench.session.state == Session.State.PLANNED:
         return looked_at(bench, given_of(entries), handed)
-    given = given_of(entries)
     if (told := _told_by_others(_name(bench, entries), under)) is not None:
-        return Looked(told, partial(_context, bench, given, handed))
-    looked = looked_at(bench, given, handed)
+        return Looked(told, lambda: _context(bench, given_of(entries), handed))
+    looked = looked_at(bench, given_of(entries), handed)
     try:
         _told.set(_name(bench, entries), (under, looked.told))
     except Exception as error:  # a full disk costs time, not the answer to what is written already

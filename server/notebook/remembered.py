@@ -71,7 +71,10 @@ def _end(entries: Sequence[Entry]) -> str:
 
 def _added(benches: Sequence[Bench], *also: Q) -> dict[int, list[Entry]]:
     """By bench, what stands behind what is remembered, and its last one too: it must still be there as it was."""
-    wanted = [Q(bench=bench, sequence__gte=_last(_before(bench))) for bench in benches] + list(also)
+    by_last: dict[int, list[Bench]] = defaultdict(list)  # a database is long over a condition for each of many benches
+    for bench in benches:
+        by_last[_last(_before(bench))].append(bench)
+    wanted = [Q(bench__in=here, sequence__gte=last) for last, here in by_last.items()] + list(also)
     entries: dict[int, list[Entry]] = defaultdict(list)
     for entry in Entry.objects.filter(reduce(or_, wanted)).select_related("author") if wanted else ():
         entries[entry.bench_id].append(entry)

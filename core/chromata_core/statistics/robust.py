@@ -9,11 +9,14 @@ from dataclasses import dataclass
 from math import erf, exp, pi, sqrt
 from statistics import median
 
-from chromata_core.statistics.replicates import at_least, replicates
+import numpy as np
+
+from chromata_core.statistics.replicates import at_least
 
 MAD_FACTOR = 1.4826
 _K = 1.5
 _STEPS = 500
+_NOTHING = 1e-16  # of the mean: where most values are the same, s shrinks to it
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,17 +40,18 @@ def robust(values: Sequence[float], k: float = _K) -> Robust:
 
 
 def _huber(values: Sequence[float], mean: float, s: float, k: float) -> tuple[float, float]:
-    """Proposal 2: winsorised mean, and winsorised s corrected for a normal set, until both stay."""
-    beta = _beta(k)
+    """Proposal 2: winsorised mean, and winsorised s corrected for a normal set, until both stay. What is summed is
+    how far values lie from the first ``mean``, so that large ones lose no digits.
+    """
+    beta, about, off = _beta(k), np.array(values) - mean, 0.0
     for _ in range(_STEPS):
-        pulled = [min(max(value, mean - k * s), mean + k * s) for value in values]
-        summary = replicates(pulled)
-        new_mean, new_s = summary.mean, summary.s / sqrt(beta)
-        settled = abs(new_mean - mean) <= 1e-10 * (abs(mean) + s) and abs(new_s - s) <= 1e-10 * (s or 1.0)
-        mean, s = new_mean, new_s
-        if settled or not s:
+        pulled = np.clip(about, off - k * s, off + k * s)
+        new_off, new_s = float(pulled.mean()), float(pulled.std(ddof=1)) / sqrt(beta)
+        settled = abs(new_off - off) <= 1e-10 * (abs(mean + off) + s) and abs(new_s - s) <= 1e-10 * (s or 1.0)
+        off, s = new_off, new_s
+        if settled or s <= _NOTHING * abs(mean):
             break
-    return mean, s
+    return mean + off, s if s > _NOTHING * abs(mean) else 0.0
 
 
 def _beta(k: float) -> float:
