@@ -124,7 +124,9 @@ DATABASES = {
         "OPTIONS": {
             "connect_timeout": 3,
             "server_side_binding": True,  # without it nothing can be prepared
-            "prepare_threshold": 3,  # what is asked for the third time is planned no more
+            # What is asked for the third time is planned no more. Before a database that others look after there may be
+            # a pool of connections (docs/operations.md), in which nobody finds again what they prepared.
+            "prepare_threshold": None if os.environ.get("PGHOST") else 3,
             **({"options": _LIMITS} if SERVING else {}),
         },
     }
