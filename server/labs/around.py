@@ -77,7 +77,7 @@ def bench_now(person: Person, bench_id: int) -> Bench:
     try:
         length, head, seal, session, *stands = _NOW.get(pk=bench_id)
         bench = copy(_place(person, bench_id, *stands))
-        bench.session = _session(session, *stands)
+        bench.session = copy(_session(session, *stands))  # who writes sets its state anew
     except (Bench.DoesNotExist, Session.DoesNotExist):  # either may be deleted in between
         raise Http404 from None
     bench.length, bench.head, bench.seal = length, head, seal

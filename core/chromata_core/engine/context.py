@@ -23,7 +23,7 @@ from chromata_core.uncertainty.columns import value_of
 # A computed quantity and where it stands: in a trial, or (None) on the bench.
 ResultPlace = tuple[Quantity, int | None]
 
-_MOST = 200  # sheets whose numbers are remembered: what was tried at a bench is written there a moment later
+_MOST = 64  # sheets whose numbers are remembered: what was tried at a bench is written there a moment later
 
 
 @dataclass(frozen=True)
