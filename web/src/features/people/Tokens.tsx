@@ -32,6 +32,7 @@ function useTokens() {
 export function Tokens() {
   const { all, make, end } = useTokens();
   const [name, setName] = useState('');
+  const told = make.data && all.find((token) => token.id === make.data.tokens[0]?.id); // the newest stands first
   const submit = (event: FormEvent) => {
     event.preventDefault();
     make.mutate(name, { onSuccess: () => setName('') });
@@ -50,15 +51,15 @@ export function Tokens() {
               made {ago(token.made_at)}, {token.used_at ? `used ${ago(token.used_at)}` : 'never used'}
             </Box>
           </Box>
-          <Button size="small" disabled={end.isPending} onClick={() => end.mutate(token.id)}>
+          <Button size="small" color="error" disabled={end.isPending} onClick={() => end.mutate(token.id)}>
             End it
           </Button>
         </Box>
       ))}
-      {make.data && (
+      {told && (
         <Box sx={{ mt: 1.5 }}>
           <VerdictLine level="keep" lead="Your token.">
-            It is not shown again; keep it like a password.
+            For “{told.name}”. It is not shown again; keep it like a password.
           </VerdictLine>
           <Box sx={{ fontFamily: FIGURES, overflowWrap: 'anywhere', my: 1, userSelect: 'all' }}>
             {make.data.secret}
