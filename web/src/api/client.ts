@@ -22,10 +22,19 @@ const csrf: Middleware = {
   },
 };
 
-// The fetch of the moment: tests put their own in its place. (The service worker's tests have no location.)
+/** Asks, and waits so many milliseconds for the answer: a network that died says nothing for minutes, and what hangs in it would hold up all that is asked for behind it. */
+const within = (most: number) => (request: Request) =>
+  globalThis.fetch(request, { signal: AbortSignal.timeout(most) }); // the fetch of the moment: tests put in their own
+
+const LOOK = within(30_000);
+const CHANGE = within(60_000); // with room for a picture that is sent
+
+/** For what may take minutes, as a large archive does. */
+export const patiently = within(900_000);
+
 export const api = createClient<paths>({
-  baseUrl: globalThis.location?.origin ?? '/',
-  fetch: (request) => globalThis.fetch(request),
+  baseUrl: globalThis.location?.origin ?? '/', // the service worker's tests have none
+  fetch: (request) => (request.method === 'GET' ? LOOK : CHANGE)(request),
 });
 api.use(csrf);
 
@@ -52,5 +61,7 @@ function problemsOf(error: unknown): string[] {
 /** A sentence for anything that was thrown. */
 export function sentence(error: unknown): string {
   if (error instanceof Refusal) return error.message;
+  if (error instanceof DOMException && error.name === 'TimeoutError')
+    return 'The server has not answered for too long. It may have been done all the same: look before you repeat it.';
   return 'No connection to the server. Try again when the network is back.';
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, said } from '../../api/client';
+import { api, patiently, said } from '../../api/client';
 
 const PIECE = 1_500_000; // bytes; a piece that broke off is sent again
 
@@ -14,11 +14,11 @@ export function useArchive() {
         setSent(at / Math.max(file.size, 1));
         await send(at, file.slice(at, at + PIECE));
       }
-      return said(api.GET('/api/archive'));
+      return said(api.GET('/api/archive', { fetch: patiently }));
     },
   });
   const bring = useMutation({
-    mutationFn: () => said(api.POST('/api/archive')),
+    mutationFn: () => said(api.POST('/api/archive', { fetch: patiently })),
     onSuccess: () => queries.invalidateQueries(),
   });
   return { sent, look, bring };
