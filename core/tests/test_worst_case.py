@@ -1,7 +1,9 @@
 """The school of apparatus errors: absolute errors add in sums, percentage errors in products. Common practice."""
 
 from unittest import TestCase
+from unittest.mock import patch
 
+from chromata_core.curves.line import CurveError
 from chromata_core.engine.apparatus_school import worst_cases
 from chromata_core.engine.context import context_of
 from chromata_core.formula.parse import parse_formula
@@ -48,6 +50,14 @@ class Rules(TestCase):
         result = evaluate(method("acid-base-titration"), sheet).results[0]
         relative = 0.0005 / 0.1 + (0.10 + 0.02 + 0.02) / 21.54 + 0.03 / 20.00
         self.assertEqual(result.worst_case, f"± {result.value * relative:.4f} mol/L ({relative * 100:.1f} %)")
+
+    def test_what_hangs_on_the_last_bit_has_none(self) -> None:
+        """A curve that readings a little off would not give: nothing is claimed of it, nor of what is worked from it."""
+        for slug in ("acid-base-titration", "beer-lambert"):
+            shipped = method(slug)
+            at = context_of(shipped, example_sheet(shipped))
+            with self.subTest(slug), patch("chromata_core.engine.apparatus_school.bounded", side_effect=CurveError("lost")):
+                self.assertEqual(set(worst_cases(at).values()), {""})
 
     def test_it_is_larger_than_the_gum_uncertainty(self) -> None:
         result = evaluate(method("acid-base-titration"), titration(("0.24", "21.78"), ("0.10", "21.64"))).results[0]
