@@ -42,6 +42,12 @@ class OnlyArithmetic(TestCase):
         except FormulaError as error:
             self.assertTrue(error.message)
 
+    def test_four_hundred_characters_are_read_and_no_more(self) -> None:
+        longest = "a" + " + a" * 99 + "   "
+        self.assertEqual(set(names(parse_formula(longest))), {"a"})
+        with self.assertRaisesRegex(FormulaError, "401 characters is too long. Split it"):
+            parse_formula(f"{longest} ")
+
     def test_shown_as_mathematics_and_as_text(self) -> None:
         tree = parse_formula("c_t * V / (m - m_0)")
         self.assertEqual(plain_text(tree, str), "c_t × V / (m − m_0)")
