@@ -64,6 +64,10 @@ class ValueWithUncertainty(TestCase):
         self.assertEqual(report(0.87264, 0.00513).doubtful, 2)
         self.assertEqual(report(0.0951, 0.0498).doubtful, 2)
 
+    def test_without_an_uncertainty_four_figures_and_no_claim(self) -> None:
+        for value, text in ((0.87264, "0.8726"), (12.3456, "12.35"), (0.0, "0")):
+            self.assertEqual((report(value, 0.0).text, report(value, 0.0).doubtful), (text, 1))
+
     @given(st.floats(1e-9, 1e9), st.floats(1e-6, 10))
     def test_value_and_u_always_end_at_the_same_place(self, value: float, relative: float) -> None:
         reported = report(value, value * relative)
