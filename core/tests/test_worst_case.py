@@ -56,7 +56,10 @@ class Rules(TestCase):
         for slug in ("acid-base-titration", "beer-lambert"):
             shipped = method(slug)
             at = context_of(shipped, example_sheet(shipped))
-            with self.subTest(slug), patch("chromata_core.engine.apparatus_school.bounded", side_effect=CurveError("lost")):
+            with (
+                self.subTest(slug),
+                patch("chromata_core.engine.apparatus_school.bounded", side_effect=CurveError("lost")),
+            ):
                 self.assertEqual(set(worst_cases(at).values()), {""})
 
     def test_it_is_larger_than_the_gum_uncertainty(self) -> None:

@@ -35,6 +35,6 @@ class ReadySerializer(serializers.Serializer[Any]):
 
 
 class DaySerializer(serializers.Serializer[Any]):
-    """A day of the week that is looked at; nothing: today."""
+    """A day of the week that is looked at; nothing: that of the next session."""
 
     day = serializers.DateField(default=None, allow_null=True)

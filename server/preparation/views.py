@@ -29,7 +29,7 @@ from preparation.serializers import DaySerializer, MadeSerializer, ReadySerializ
 from preparation.shapes import Preparation, Week
 from preparation.shopping import shopping_csv, shopping_xlsx, to_buy
 from preparation.standing import preparation_of, recipe_for
-from preparation.week import sessions_in, week_of
+from preparation.week import day_ahead, sessions_in, week_of
 from reports.form import bench_sheets_pdf
 
 _CSV, _ICS = "text/csv", "text/calendar; charset=utf-8"
@@ -161,7 +161,7 @@ class WeekPaper(APIView):
         """All that the week's sessions use and the shelf does not have; 403 for students."""
         person = person_of(request)
         must_be_staff(person)
-        sessions = sessions_in(person, asked(DaySerializer, request)["day"] or timezone.localdate())
+        sessions = sessions_in(person, asked(DaySerializer, request)["day"] or day_ahead(person))
         ahead = [session for session in sessions if session.state != Session.State.CLOSED and not why_not(session)]
         shelves = shelves_until(ahead[-1]) if ahead else {}
         lines = [line for session in ahead for line in to_buy(session, shelves.get(session.pk))]
@@ -177,4 +177,4 @@ class WeekNow(APIView):
         """Sessions from Monday to Sunday with what each still needs; 403 for students."""
         person = person_of(request)
         must_be_staff(person)
-        return answer(week_of(person, asked(DaySerializer, request)["day"] or timezone.localdate()))
+        return answer(week_of(person, asked(DaySerializer, request)["day"] or day_ahead(person)))

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from datetime import date, datetime, time, timedelta
 
+from django.db.models import QuerySet
 from django.utils import timezone
 
 from chromata_core.planning.shelf import Shelf
@@ -18,6 +19,15 @@ from preparation.standing import to_make, to_set_out, to_switch_on
 _DAYS = 7
 
 
+def day_ahead(person: Person) -> date:
+    """When the next session is that ``person`` has to get something ready for, today's among them; without any today:
+    from a Friday evening on the week that matters is the next one with work in it.
+    """
+    today = timezone.localdate()
+    ahead = _sessions(person).filter(starts_at__gte=_beginning(today)).exclude(state=Session.State.CLOSED).first()
+    return timezone.localdate(ahead.starts_at) if ahead else today
+
+
 def week_of(person: Person, day: date) -> Week:
     """What ``person`` has to get ready in the week (from Monday) in which ``day`` lies."""
     monday = _monday(day)
@@ -29,13 +39,19 @@ def week_of(person: Person, day: date) -> Week:
 
 def sessions_in(person: Person, day: date) -> list[Session]:
     """Sessions of the week in which ``day`` lies, in order."""
-    begins = timezone.make_aware(datetime.combine(_monday(day), time.min))
-    sessions = sessions_for(person).filter(
-        starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS), simulated=""
-    )
-    return list(
-        sessions.exclude(state=Session.State.CANCELLED).select_related("section__owner").order_by("starts_at", "pk")
-    )
+    begins = _beginning(_monday(day))
+    within = _sessions(person).filter(starts_at__gte=begins, starts_at__lt=begins + timedelta(days=_DAYS))
+    return list(within.select_related("section__owner"))
+
+
+def _sessions(person: Person) -> QuerySet[Session]:
+    """All that have hands at real benches, in order."""
+    held = sessions_for(person).filter(simulated="").exclude(state=Session.State.CANCELLED)
+    return held.order_by("starts_at", "pk")
+
+
+def _beginning(day: date) -> datetime:
+    return timezone.make_aware(datetime.combine(day, time.min))
 
 
 def _monday(day: date) -> date:

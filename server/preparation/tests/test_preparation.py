@@ -2,6 +2,7 @@
 
 from datetime import timedelta
 from typing import Any
+from unittest.mock import patch
 
 from django.utils import timezone
 
@@ -343,3 +344,17 @@ class TheWeek(PrepRoom):
         self.assertEqual(self.get(self.assistant, "week?day=2026-03-09")[1]["sessions"], [])
         self.assertEqual(self.get(self.stranger, f"week?day={WHEN:%Y-%m-%d}")[1]["sessions"], [])
         self.assertEqual(self.get(self.assistant, "week?day=soon")[0], 400)
+
+    def test_without_a_day_it_is_the_week_of_the_next_session(self) -> None:
+        """On a Friday evening what is over is not what has to be got ready."""
+        friday, after = WHEN - timedelta(days=WHEN.weekday() + 3), WHEN + timedelta(weeks=2)
+        for when, ahead, who in (
+            (friday, "2026-03-02", self.assistant), (WHEN.replace(hour=23), "2026-03-02", self.assistant),
+            (friday, "2026-02-23", self.stranger), (after, "2026-03-16", self.assistant),
+        ):  # fmt: skip
+            with self.subTest(f"{when} {who.username}"), patch("django.utils.timezone.now", return_value=when):
+                self.assertEqual(self.get(who, "week")[1]["begins"], ahead)
+        actions.close_session(self.session)
+        Session.objects.filter(pk=self.planned.pk).update(state=Session.State.CANCELLED)
+        with patch("django.utils.timezone.now", return_value=friday):
+            self.assertEqual(self.get(self.assistant, "week")[1]["begins"], "2026-02-23")
