@@ -52,7 +52,7 @@ class Rules(TestCase):
         self.assertEqual(result.worst_case, f"± {result.value * relative:.4f} mol/L ({relative * 100:.1f} %)")
 
     def test_what_hangs_on_the_last_bit_has_none(self) -> None:
-        """A curve that readings a little off would not give: nothing is claimed of it, nor of what is worked from it."""
+        """A curve that readings a little off would not give: nothing is claimed of it nor of what follows from it."""
         for slug in ("acid-base-titration", "beer-lambert"):
             shipped = method(slug)
             at = context_of(shipped, example_sheet(shipped))
