@@ -58,6 +58,14 @@ class OnlyArithmetic(TestCase):
         self.assertEqual(plain_text(parse_formula("a - (b - c)"), str), "a − (b − c)")
         self.assertEqual(plain_text(parse_formula("a / (b / c)"), str), "a / (b / c)")
 
+    def test_brackets_in_mathematics_are_those_that_are_needed(self) -> None:
+        for text, brackets in (
+            ("a - (b - c)", 1), ("a - (b + c)", 1), ("a + (b - c)", 0), ("(a - b) - c", 0), ("a - b * c", 0),
+            ("a * (b + c)", 1), ("a * (b * c)", 0), ("-(a + b)", 1), ("-(a * b)", 0), ("(a + b) / (c - d)", 0),
+        ):  # fmt: skip
+            with self.subTest(text):
+                self.assertEqual(mathml(parse_formula(text), symbol_mathml).count("<mo>(</mo>"), brackets)
+
     def test_the_base_of_a_power_keeps_its_brackets(self) -> None:
         """Otherwise (−a)² reads as −a², and (a/b)² as a/b²."""
         self.assertEqual(plain_text(parse_formula("(-a) ** 2"), str), "(−a)^2")

@@ -5,7 +5,7 @@ from typing import Any
 from django.db import transaction
 from django.http.response import HttpResponseBase
 from django.utils.cache import get_conditional_response
-from drf_spectacular.utils import OpenApiParameter, extend_schema
+from drf_spectacular.utils import OpenApiParameter, OpenApiResponse, extend_schema
 from rest_framework import serializers
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -103,7 +103,11 @@ class FloorNow(APIView):
 
     authentication_classes = OFTEN
 
-    @extend_schema(operation_id="floor", parameters=[OpenApiParameter("projector", bool)], responses=shape(Floor))
+    @extend_schema(
+        operation_id="floor",
+        parameters=[OpenApiParameter("projector", bool)],
+        responses={200: shape(Floor), 304: OpenApiResponse(description="As it was told under this ETag.")},
+    )
     def get(self, request: Request, session_id: int) -> HttpResponseBase:
         """On a projector without names, calls and hidden values; 403 for students."""
         person, projector = person_of(request), request.query_params.get("projector") == "true"

@@ -12,11 +12,11 @@ from typing import Any
 from django.apps import apps
 from django.db import connection
 from django.db.models import ForeignKey
-from django.test import Client
 
 from archives.rows import KINDS
 from labs import actions
 from labs.models import Bench, Deed, LeftOut, Remark, Session
+from labs.tests.described import Described
 from labs.tests.room import Room, entry, person, planned, record, signed_in, titrate, unhurried, write
 from marking.models import Decision, Marking
 from marking.rubrics import chosen_rubric
@@ -31,14 +31,14 @@ from stock.models import Calibration
 _PIECE = 700_000
 
 
-def saved(client: Client, address: str) -> bytes:
+def saved(client: Described, address: str) -> bytes:
     """The archive at an address."""
     answer = client.get(address)
     assert answer.status_code == 200, answer.status_code
     return b"".join(answer.streaming_content)
 
 
-def sent(client: Client, archive: bytes) -> None:
+def sent(client: Described, archive: bytes) -> None:
     """The archive, in pieces."""
     for at in range(0, len(archive), _PIECE):
         answer = client.put(f"/api/archive?at={at}", archive[at : at + _PIECE], "application/octet-stream")
@@ -115,7 +115,7 @@ class Archived(Room):
         unpacked: dict[str, Any] = json.loads(zipfile.ZipFile(io.BytesIO(archive)).read("rows.json"))
         return unpacked
 
-    def elsewhere(self) -> Client:
+    def elsewhere(self) -> Described:
         """Signed in where nothing of it is known."""
         emptied()
         self.newcomer = person("nora", Role.INSTRUCTOR)
@@ -132,7 +132,7 @@ class Archived(Room):
         """The first bench of the session that was held."""
         return Bench.objects.get(session__section=section, session__room="Room 9", number=1)
 
-    def refused(self, client: Client, archive: bytes, status: int, sentence: str) -> None:
+    def refused(self, client: Described, archive: bytes, status: int, sentence: str) -> None:
         sent(client, archive)
         answer = client.post("/api/archive")
         self.assertEqual(answer.status_code, status, answer.content)

@@ -9,7 +9,6 @@ from typing import Any
 from unittest.mock import patch
 
 from django.conf import settings
-from django.test import Client
 
 from chromata_core.authoring.as_json import to_json
 from chromata_core.methods.registry import method, methods
@@ -17,6 +16,7 @@ from experiments.declared import keep
 from experiments.models import Declaration, Experiment
 from labs import actions
 from labs.models import Session
+from labs.tests.described import Described
 from labs.tests.room import WHEN, Room, entry, write
 from people.models import Person
 
@@ -312,7 +312,7 @@ class Reach(Own):
             for verb in ("try", "ready"):
                 self.assertEqual(self.post(slug, verb, {"seed": 1}, who).status_code, status)
         self.assertEqual(self.as_(self.stranger).get("/api/experiments").json(), [])
-        self.assertEqual(Client().get(f"/api/experiments/{slug}").status_code, 403)
+        self.assertEqual(Described().get(f"/api/experiments/{slug}").status_code, 403)
 
     def test_the_form_knows_every_field_of_every_method(self) -> None:
         records = {record["name"]: record for record in self.as_(self.instructor).get("/api/vocabulary").json()}

@@ -1,8 +1,7 @@
 """Drawings as they are sent: to everybody who is signed in, and nothing of anybody."""
 
-from django.test import Client
-
 from chromata_core.apparatus.scene_book import SCENES
+from labs.tests.described import Described
 from labs.tests.room import Room
 
 
@@ -18,7 +17,7 @@ class Scenes(Room):
 
     def test_others_are_not_found_and_nobody_else_asks(self) -> None:
         self.assertEqual(self.as_(self.student).get("/api/scenes/nothing").status_code, 404)
-        self.assertEqual(Client().get("/api/scenes").status_code, 403)
+        self.assertEqual(Described().get("/api/scenes").status_code, 403)
 
     def test_a_bench_says_which_drawing_belongs_to_a_step(self) -> None:
         steps = self.as_(self.instructor).get(f"/api/benches/{self.bench.pk}").json()["evaluation"]["steps"]

@@ -17,6 +17,7 @@ from chromata_core.telling.outcome import Evaluation
 from config.throttles import PerPerson, Trying, Working, Writing
 from labs import actions
 from labs.models import Bench, Session
+from labs.tests.described import Described
 from notebook.desks import evaluation_of, with_accepted
 from notebook.seals import RecordCheck, check_record
 from notebook.standing import entries_of
@@ -68,7 +69,7 @@ def planned(section: Section) -> Session:
 
 def signed_in(who: Person) -> Client:
     """A client of their own."""
-    client = Client()
+    client = Described()
     client.force_login(who, backend="django.contrib.auth.backends.ModelBackend")
     return client
 

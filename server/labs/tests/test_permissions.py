@@ -4,10 +4,10 @@ import io
 import zipfile
 from typing import Any
 
-from django.test import Client
 from pypdf import PdfReader
 
 from labs import actions
+from labs.tests.described import Described
 from labs.tests.room import TRUE, Room, entry, planned, titrate
 from people.models import Person
 
@@ -39,14 +39,14 @@ def _text(body: bytes) -> str:
 
 
 class Reach(Room):
-    def statuses(self, client: Client, bench: int) -> dict[str, int]:
+    def statuses(self, client: Described, bench: int) -> dict[str, int]:
         return {address: client.get(address).status_code for address in reads(bench, self.session.pk)}
 
     def of_bench(self, statuses: dict[str, int]) -> set[int]:
         return {status for address, status in statuses.items() if "/benches/" in address}
 
     def test_nobody_signed_in_reaches_nothing(self) -> None:
-        statuses = self.statuses(Client(), self.bench.pk)
+        statuses = self.statuses(Described(), self.bench.pk)
         self.assertEqual(statuses.pop("/api/me"), 204)
         self.assertEqual(set(statuses.values()), {403})
 

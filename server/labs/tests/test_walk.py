@@ -5,11 +5,11 @@ The addresses are read off the application's own list, so that a new one is walk
 
 from collections.abc import Iterator
 
-from django.test import Client
 from django.urls import URLPattern, URLResolver, get_resolver
 
 from labs import actions
 from labs.models import Bench, Session
+from labs.tests.described import Described
 from labs.tests.room import TRUE, Room, planned, titrate, unhurried
 from labs.tests.test_permissions import said
 from people.models import Person
@@ -105,7 +105,7 @@ class Walk(Room):
             if address.removeprefix("/api/").split("/")[0] in PUBLIC:
                 continue
             for verb in ("GET", "POST", "PUT", "DELETE", "PATCH"):
-                answer = Client().generic(verb, address, "{}", "application/json")
+                answer = Described().generic(verb, address, "{}", "application/json")
                 self.assertIn(answer.status_code, (403, 405), (verb, address))
 
     def test_another_s_section_is_not_there_by_any_verb(self) -> None:

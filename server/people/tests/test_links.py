@@ -4,9 +4,10 @@ from datetime import timedelta
 from io import StringIO
 
 from django.core.management import CommandError, call_command
-from django.test import Client, TestCase
+from django.test import TestCase
 from django.utils import timezone
 
+from labs.tests.described import Described
 from labs.tests.room import Room, signed_in
 from people.department import department
 from people.models import Link, Person, Role
@@ -15,8 +16,8 @@ GOOD = "copper and brine 7"
 JSON = "application/json"
 
 
-def follow(path: str, **fields: str) -> tuple[Client, int, dict]:
-    client = Client()
+def follow(path: str, **fields: str) -> tuple[Described, int, dict]:
+    client = Described()
     secret = path.rpartition("/")[2]
     body = {"password": GOOD, **fields}
     answer = client.post(f"/api/links/{secret}", body, JSON)
@@ -33,7 +34,7 @@ class AnEmptyServer(TestCase):
     def test_the_first_instructor_sets_up_the_department_and_keeps_the_accounts(self) -> None:
         line = printed("--address", "https://lab.example/")
         self.assertIn("https://lab.example/welcome/", line)
-        opened = Client().get(f"/api/links/{line.rpartition('/')[2]}").json()
+        opened = Described().get(f"/api/links/{line.rpartition('/')[2]}").json()
         self.assertEqual((opened["role"], opened["sets_up"]), ("instructor", True))
         client, status, me = follow(
             line, username="first", name="First One", department="Chemistry, North", time_zone="Europe/Helsinki"

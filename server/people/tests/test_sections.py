@@ -5,10 +5,10 @@ import io
 import re
 from typing import Any
 
-from django.test import Client
 from openpyxl import Workbook
 from pypdf import PdfReader
 
+from labs.tests.described import Described
 from labs.tests.room import Room, record, titrate
 from people.models import Person, Section
 from people.roster import read_roster
@@ -125,24 +125,24 @@ class SectionsOfOnesOwn(Room):
         change = {"name": "Group D", "term": "Spring", "archived": True, "assistants": [self.assistant.pk]}
         page = client.put(f"/api/sections/{section.pk}", change, JSON).json()
         self.assertEqual((page["line"]["name"], page["line"]["assistants"]), ("Group D", [self.assistant.name]))
-        self.assertEqual(Client().get(f"/api/join/{section.code}").status_code, 404, "nobody joins what is over")
+        self.assertEqual(Described().get(f"/api/join/{section.code}").status_code, 404, "nobody joins what is over")
         students = client.put(f"/api/sections/{section.pk}", {**change, "assistants": [self.student.pk]}, JSON)
         self.assertEqual(students.status_code, 422)
         self.assertEqual(self.as_(self.student).post("/api/sections", {"name": "x"}, JSON).status_code, 403)
 
     def test_a_code_as_people_type_it(self) -> None:
         for typed in ("green4", " GREEN 4 ", "green-4"):
-            self.assertEqual(Client().get(f"/api/join/{typed}").json()["section"], "Group")
+            self.assertEqual(Described().get(f"/api/join/{typed}").json()["section"], "Group")
         former = self.section.code
         self.as_(self.instructor).post(f"/api/sections/{self.section.pk}/code")
-        self.assertEqual(Client().get(f"/api/join/{former}").status_code, 404)
+        self.assertEqual(Described().get(f"/api/join/{former}").status_code, 404)
 
     def test_two_of_one_name_are_told_apart_when_joining(self) -> None:
         self.as_(self.instructor).post(
             f"/api/sections/{self.section.pk}/roster",
             {"people": [{"name": "Ada", "number": "7"}, {"name": "Ada", "number": "8"}]}, JSON,
         )  # fmt: skip
-        names = [name["name"] for name in Client().get("/api/join/GREEN4").json()["names"]]
+        names = [name["name"] for name in Described().get("/api/join/GREEN4").json()["names"]]
         self.assertEqual([name for name in names if "Ada" in name], ["Ada (7)", "Ada (8)"])
 
     def test_a_pin_in_one_touch_lets_the_student_in(self) -> None:
@@ -152,7 +152,7 @@ class SectionsOfOnesOwn(Room):
         pin = self.as_(self.instructor).post(f"/api/people/{self.student.pk}/pin").json()["pin"]
         self.assertRegex(pin, r"^\d{4}$")
         body = {"code": "green 4", "person": self.student.pk, "pin": pin}
-        self.assertEqual(Client().post("/api/join", body, JSON).json()["name"], "Sami")
+        self.assertEqual(Described().post("/api/join", body, JSON).json()["name"], "Sami")
 
     def test_moved_and_taken_off_the_records_stay(self) -> None:
         titrate(self.as_(self.student), self.bench, ("0.24", "21.78"), ("0.10", "21.64"))
@@ -181,7 +181,7 @@ class SectionsOfOnesOwn(Room):
         pin = re.search(r"PIN\s+\S+\s+(\d{4})", text)
         assert pin is not None
         body = {"code": "GREEN4", "person": self.student.pk, "pin": pin.group(1)}
-        self.assertEqual(Client().post("/api/join", body, JSON).status_code, 200)
+        self.assertEqual(Described().post("/api/join", body, JSON).status_code, 200)
         again = self.as_(self.instructor).post(f"/api/sections/{self.section.pk}/slips", {"people": []}, JSON)
         self.assertEqual(again.status_code, 422)
 

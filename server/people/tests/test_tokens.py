@@ -2,8 +2,7 @@
 
 from typing import Any
 
-from django.test import Client
-
+from labs.tests.described import Described
 from labs.tests.room import TRUE, Room, titrate
 from people.models import Token
 
@@ -18,7 +17,7 @@ class Tokens(Room):
         return str(answer.json()["secret"])
 
     def by(self, secret: str, path: str, verb: str = "GET") -> Any:
-        client = Client(enforce_csrf_checks=True)
+        client = Described(enforce_csrf_checks=True)
         return client.generic(verb, path, "{}", "application/json", headers={"Authorization": f"Bearer {secret}"})
 
     def test_it_reads_what_its_owner_may_read(self) -> None:

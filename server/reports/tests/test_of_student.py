@@ -3,11 +3,11 @@
 import io
 import zipfile
 
-from django.test import Client
 from pypdf import PdfReader
 
 from labs import actions
 from labs.models import Session
+from labs.tests.described import Described
 from labs.tests.room import WHEN, Room, entry, titrate, write
 from prelab.models import Answer
 
@@ -19,7 +19,7 @@ class OfAStudent(Room):
         write(self.as_(self.neighbour), self.bench, entry("V_start", "0.05", 3), entry("answer.1", "Acid as declared."))
         self.address = f"/api/benches/{self.bench.pk}/files/report.pdf"
 
-    def text(self, client: Client, student: int | str) -> str:
+    def text(self, client: Described, student: int | str) -> str:
         answer = client.get(f"{self.address}?student={student}")
         self.assertEqual(answer.status_code, 200, answer.content)
         return " ".join(" ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages).split())

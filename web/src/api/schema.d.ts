@@ -7853,6 +7853,13 @@ export interface operations {
                     "application/json": components["schemas"]["Floor"];
                 };
             };
+            /** @description As it was told under this ETag. */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             400: components["responses"]["Refused400"];
             403: components["responses"]["Refused403"];
             404: components["responses"]["Refused404"];
