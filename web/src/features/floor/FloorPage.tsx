@@ -11,6 +11,7 @@ import { Parts } from '../../identity/Parts';
 import { accent, ink } from '../../identity/tokens';
 import { useNow } from '../../time/useNow';
 import { Arrange } from './Arrange';
+import { Behind } from './Behind';
 import { Board } from './Board';
 import { Counts } from './Counts';
 import { FloorHeading } from './FloorHeading';
@@ -32,7 +33,12 @@ export function FloorPage() {
   const View = phone ? OnThePhone : OnTheDesk;
   return (
     <Loaded of={floor}>
-      {(data) => <View floor={data} projector={projector} onProjector={() => setProjector(!projector)} />}
+      {(data) => (
+        <>
+          <Behind since={floor.dataUpdatedAt} error={floor.error} />
+          <View floor={data} projector={projector} onProjector={() => setProjector(!projector)} />
+        </>
+      )}
     </Loaded>
   );
 }
