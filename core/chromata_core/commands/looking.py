@@ -15,6 +15,7 @@ from chromata_core.telling.options_told import OptionOut
 
 
 def list_methods(_: argparse.Namespace) -> Said:
+    """Every shipped method with the question it answers."""
     cards = [card(method) for method in methods().values()]
     width = max(len(card.slug) for card in cards)
     lines = [f"{card.slug:<{width}}  {card.family_label}: {card.title}. {card.question}" for card in cards]
@@ -22,11 +23,13 @@ def list_methods(_: argparse.Namespace) -> Said:
 
 
 def list_choices(_: argparse.Namespace) -> Said:
+    """Choices that change a last digit, and what others would give."""
     paragraphs = [f"{choice.topic}\n  {choice.made}\n  Otherwise: {choice.otherwise}" for choice in CHOICES]
     return "\n".join(paragraphs), [asdict(choice) for choice in CHOICES]
 
 
 def list_vocabulary(_: argparse.Namespace) -> Said:
+    """The records in which a method is written, with their fields."""
     lines = []
     for record in vocabulary():
         lines += ["", f"{record.name}{f' ({record.use})' if record.use else ''}: {record.help}"]

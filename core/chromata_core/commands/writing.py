@@ -14,6 +14,7 @@ from chromata_core.simulation.rehearse import rehearse
 
 
 def simulate(options: argparse.Namespace) -> Said:
+    """Readings of a simulated bench as CSV; a fault that was named bends them. SheetError if there is no such fault."""
     chosen = method_of(options.method)
     sheet = rehearse(chosen, options.seed, None, options.fault)
     readings = [{"key": g.key, "trial": g.trial, "index": g.index, "text": g.text} for g in sheet.given]
@@ -29,11 +30,13 @@ def simulate(options: argparse.Namespace) -> Said:
 
 
 def export(options: argparse.Namespace) -> Said:
+    """A method as JSON, to be changed."""
     data = to_json(method_of(options.method))
     return json.dumps(data, ensure_ascii=False, indent=2), data
 
 
 def check(options: argparse.Namespace) -> Said:
+    """Whether a method holds, with what may still wait; SheetError lists what it lacks."""
     chosen = method_of(options.method)
     missing = lacks(chosen)
     if missing:

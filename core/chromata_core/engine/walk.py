@@ -20,13 +20,16 @@ class Walked(Protocol):
     """What is walked over: a bound sheet, or a method under a set of options."""
 
     @property
-    def method(self) -> Method: ...
+    def method(self) -> Method:
+        """Whose formulas are walked."""
 
     @property
-    def readings(self) -> Sequence[Reading]: ...
+    def readings(self) -> Sequence[Reading]:
+        """Those that these options have."""
 
     @property
-    def quantities(self) -> Sequence[Quantity]: ...
+    def quantities(self) -> Sequence[Quantity]:
+        """Those that these options have."""
 
 
 class Algebra(Protocol[Item]):

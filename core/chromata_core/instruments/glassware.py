@@ -13,6 +13,7 @@ _ROOM = ErrorTerm(
 
 
 def burette(slug: str, grade: str, high: str, tolerance: str) -> Instrument:
+    """Of ``high`` mL in marks of 0.1 mL; ``tolerance`` is the ± of its calibration, mL."""
     label = f"the {high} mL burette, class {grade}"
     return Instrument(
         slug, "burette", label, f"Burette {high} mL, class {grade}", "mL", "0", high, "0.1", 2,
@@ -29,6 +30,7 @@ def burette(slug: str, grade: str, high: str, tolerance: str) -> Instrument:
 
 
 def pipette(volume: str, grade: str, tolerance: str) -> Instrument:
+    """With one mark, ``volume`` mL ± ``tolerance`` mL."""
     return Instrument(
         f"pipette-{volume}-{grade.lower()}", "pipette", f"the {volume} mL pipette, class {grade}",
         f"Pipette {volume} mL, class {grade}", "mL", volume, volume, volume, 2,
@@ -45,6 +47,7 @@ def pipette(volume: str, grade: str, tolerance: str) -> Instrument:
 
 
 def cylinder(high: str, graduation: str, decimals: int, grade: str, tolerance: str, judged: str) -> Instrument:
+    """Of ``high`` mL; ``graduation``, ``tolerance`` and ``judged``, a fifth of a mark, in mL."""
     return Instrument(
         f"cylinder-{high}-{grade.lower()}", "cylinder", f"the {high} mL cylinder, class {grade}",
         f"Cylinder {high} mL, class {grade}", "mL", "0", high, graduation, decimals,
@@ -61,6 +64,7 @@ def cylinder(high: str, graduation: str, decimals: int, grade: str, tolerance: s
 
 
 def flask(volume: str, tolerance: str) -> Instrument:
+    """With one mark, to contain ``volume`` mL ± ``tolerance`` mL."""
     return Instrument(
         f"flask-{volume}-a", "flask", f"the {volume} mL flask, class A", f"Volumetric flask {volume} mL, class A",
         "mL", volume, volume, volume, 2,
@@ -105,6 +109,7 @@ GAS_TUBE = Instrument(
 
 
 def adjustable(volume: str, low: str, limit: str, repeatability: str) -> Instrument:
+    """From ``low`` to ``volume`` mL; ``limit``, its ± at every volume, and ``repeatability``, a standard deviation, in mL."""
     return Instrument(
         f"adjustable-{volume}", "adjustable pipette", f"the {volume} mL adjustable pipette",
         f"Adjustable pipette {low} to {volume} mL", "mL", low, volume, "0.01", 2,

@@ -16,6 +16,7 @@ _SCALE = ErrorTerm("Thermometer scale", "tolerance", "0.005", "rectangular", sha
 def meter(
     kind: Kind, slug: str, name: str, unit: str, span: tuple[str, str], step: str, decimals: int, limit: str
 ) -> Instrument:
+    """One that shows digits: ``span`` from low to high, ``step`` and ``limit``, the ± of its calibration, in ``unit``."""
     low, high = span
     return Instrument(
         slug, kind, f"the {name}", name if name[:2] == "pH" else name.capitalize(), unit, low, high, step, decimals,
@@ -45,6 +46,7 @@ THERMOMETER = Instrument(
 def balance(
     slug: str, name: str, high: str, step: str, decimals: int, linearity: str, repeatability: str
 ) -> Instrument:
+    """Up to ``high`` g, shown in ``step`` g; ``linearity`` is a ±, ``repeatability`` a standard deviation, in g."""
     return Instrument(
         slug, "balance", f"the {name}", name.capitalize(), "g", "0", high, step, decimals,
         "Wait until the display stands still. Copy every digit it shows, zeros too.",

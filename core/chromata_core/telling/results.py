@@ -32,6 +32,7 @@ def result_places(at: Context) -> list[ResultPlace]:
 
 
 def results_of(at: Context, accepted: Accepted) -> list[ResultOut]:
+    """Every result of the sheet, those that are asked for first; ``accepted`` in the declared units."""
     places = result_places(at)
     worst = worst_cases(at) if places else {}
     return [

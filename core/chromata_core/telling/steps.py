@@ -15,6 +15,7 @@ from chromata_core.telling.written import short_name, trial_title
 
 
 def steps_of(at: Context, planned: list[Task]) -> list[StepOut]:
+    """The rail: what is planned, gathered by step, trial and round, with what is done and what is left of it."""
     now = current_task(at, planned)
     grouped: dict[tuple[str, int | None, int | None], list[Task]] = {}
     for task in planned:
@@ -75,6 +76,7 @@ def _wait(wait: Wait, turn: int | None) -> int:
 
 
 def hand_of(at: Context, task: Task | None) -> Hand:
+    """``task`` in words; where there is none left, that all is done."""
     if task is None:
         return Hand(
             kind="finished",

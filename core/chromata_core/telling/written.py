@@ -51,6 +51,7 @@ def _reading(at: Context, place: Place, findings: list[Finding]) -> ReadingOut:
 
 
 def quantities_of(at: Context, trial: int | None) -> list[QuantityOut]:
+    """What is computed in one trial (or on the bench) and stands in no other list, as rows and results do."""
     values = at.computed.bench if trial is None else at.computed.trials[trial]
     wanted = [q for q in at.bound.quantities if (q.scope == "trial") == (trial is not None) and q.key in values]
     return [
@@ -81,6 +82,7 @@ def short_name(at: Context, number: int) -> str:
 
 
 def trial_of(at: Context, number: int, findings: list[Finding]) -> TrialOut:
+    """One trial with its state: void, rough, open, counted or set aside, and why."""
     computed = at.computed
     name = short_name(at, number)
     complete = all(q.key in computed.trials[number] for q in at.bound.quantities if q.scope == "trial")
