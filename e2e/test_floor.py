@@ -14,6 +14,18 @@ class Floor(BrowserCase):
         titrate(signed_in(self.student), self.bench, ("0.24", "21.78"))
         expect(floor.get_by_text("21.54")).to_be_visible()
 
+    def test_a_room_that_nothing_comes_from_does_not_look_quiet(self) -> None:
+        floor = self.sign_in(self.instructor, f"/sessions/{self.session.pk}/floor")
+        expect(floor.get_by_text("Front of the room")).to_be_visible()
+        silent = "The room as it was at"
+        expect(floor.get_by_text(silent)).to_have_count(0)
+        floor.route("**/floor?*", lambda route: route.abort())
+        floor.clock.install()
+        floor.clock.fast_forward("00:13")
+        expect(floor.get_by_text(silent)).to_be_visible()
+        floor.unroute_all()
+        expect(floor.get_by_text(silent)).to_have_count(0)
+
     def test_a_call_is_answered_and_the_answer_stands_at_the_bench(self) -> None:
         bench = self.at_bench()
         bench.get_by_role("button", name="Help").click()
