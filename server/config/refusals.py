@@ -6,6 +6,7 @@ REFUSALS = {
     404: "There is nothing here.",
     405: "Not this verb.",
     409: "The facts have changed.",
+    410: "The link that leads here has ended, or was used.",
     413: "Too much at once.",
     415: "Send JSON.",
     422: "The form is right, the content is not.",

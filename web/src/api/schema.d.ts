@@ -4953,6 +4953,15 @@ export interface components {
                 "application/json": components["schemas"]["Refusal"];
             };
         };
+        /** @description The link that leads here has ended, or was used. */
+        Refused410: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Refusal"];
+            };
+        };
         /** @description Too much at once. */
         Refused413: {
             headers: {
@@ -5028,6 +5037,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5064,6 +5074,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5093,6 +5104,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5122,6 +5134,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5153,6 +5166,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5188,6 +5202,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5223,6 +5238,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5254,6 +5270,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5289,6 +5306,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5330,6 +5348,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5365,6 +5384,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5396,6 +5416,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5431,6 +5452,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5463,6 +5485,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5494,6 +5517,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5529,6 +5553,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5560,6 +5585,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5595,6 +5621,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5630,6 +5657,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5665,6 +5693,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5700,6 +5729,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5731,6 +5761,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5760,6 +5791,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5789,6 +5821,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5818,6 +5851,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5851,6 +5885,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5880,6 +5915,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5915,6 +5951,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5944,6 +5981,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -5973,6 +6011,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6006,6 +6045,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6037,6 +6077,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6072,6 +6113,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6103,6 +6145,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6138,6 +6181,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6173,6 +6217,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6208,6 +6253,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6243,6 +6289,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6276,6 +6323,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6305,6 +6353,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6338,6 +6387,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6369,6 +6419,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6400,6 +6451,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6435,6 +6487,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6471,6 +6524,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6500,6 +6554,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6531,6 +6586,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6562,6 +6618,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6595,6 +6652,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6626,6 +6684,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6661,6 +6720,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6691,6 +6751,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6722,6 +6783,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6752,6 +6814,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6781,6 +6844,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6815,6 +6879,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6850,6 +6915,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6879,6 +6945,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6913,6 +6980,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6948,6 +7016,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -6982,6 +7051,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7017,6 +7087,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7050,6 +7121,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7079,6 +7151,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7108,6 +7181,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7141,6 +7215,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7170,6 +7245,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7201,6 +7277,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7230,6 +7307,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7263,6 +7341,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7294,6 +7373,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7329,6 +7409,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7360,6 +7441,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7391,6 +7473,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7426,6 +7509,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7461,6 +7545,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7496,6 +7581,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7525,6 +7611,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7558,6 +7645,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7589,6 +7677,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7624,6 +7713,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7654,6 +7744,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7692,6 +7783,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7723,6 +7815,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7757,6 +7850,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7790,6 +7884,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7825,6 +7920,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7865,6 +7961,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7896,6 +7993,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7927,6 +8025,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7962,6 +8061,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -7993,6 +8093,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8028,6 +8129,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8059,6 +8161,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8094,6 +8197,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8128,6 +8232,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8163,6 +8268,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8194,6 +8300,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8229,6 +8336,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8260,6 +8368,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8295,6 +8404,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8326,6 +8436,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8361,6 +8472,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8396,6 +8508,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8431,6 +8544,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8466,6 +8580,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8498,6 +8613,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8529,6 +8645,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8563,6 +8680,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8598,6 +8716,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8633,6 +8752,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8663,6 +8783,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8698,6 +8819,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8733,6 +8855,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8768,6 +8891,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8803,6 +8927,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8838,6 +8963,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8873,6 +8999,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8906,6 +9033,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8934,6 +9062,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8963,6 +9092,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -8998,6 +9128,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9029,6 +9160,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9062,6 +9194,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9091,6 +9224,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9123,6 +9257,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9156,6 +9291,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9191,6 +9327,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9222,6 +9359,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9255,6 +9393,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9288,6 +9427,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9323,6 +9463,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9352,6 +9493,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9381,6 +9523,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9414,6 +9557,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9445,6 +9589,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9474,6 +9619,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9505,6 +9651,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
@@ -9539,6 +9686,7 @@ export interface operations {
             404: components["responses"]["Refused404"];
             405: components["responses"]["Refused405"];
             409: components["responses"]["Refused409"];
+            410: components["responses"]["Refused410"];
             413: components["responses"]["Refused413"];
             415: components["responses"]["Refused415"];
             422: components["responses"]["Refused422"];
