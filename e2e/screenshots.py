@@ -25,7 +25,7 @@ VIEWS: list[tuple[str, str, str, tuple[int, int], bool, list[str]]] = [
     ("experiment", "instructor", f"{OWN}?chapter=computation", LAPTOP, False, ["click Density in this trial"]),
     ("planner", "instructor", "/plan?method=acid-base-titration", LAPTOP, False, []),
     ("before-class", "student", "/sessions/11/before", LAPTOP, False, []),
-    ("week", "instructor", "/week", LAPTOP, False, ["click The week after"]),
+    ("week", "instructor", "/week", LAPTOP, False, []),
     ("desk", "instructor", "/desk?at=titration", LAPTOP, False, []),
     ("session", "instructor", "/sessions/13", (1280, 1200), False, []),
     ("floor", "instructor", "/sessions/10/floor", LAPTOP, False, []),

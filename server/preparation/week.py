@@ -17,6 +17,7 @@ from preparation.shapes import Together, Week, WeekLine, WeekSession
 from preparation.standing import to_make, to_set_out, to_switch_on
 
 _DAYS = 7
+_LAST = date(9999, 12, 26)  # a Sunday: in the week behind it the calendar ends
 
 
 def day_ahead(person: Person) -> date:
@@ -55,6 +56,7 @@ def _beginning(day: date) -> datetime:
 
 
 def _monday(day: date) -> date:
+    day = min(day, _LAST)
     return day - timedelta(days=day.weekday())
 
 

@@ -1,6 +1,6 @@
 """The prep room: who may do what there, what is written back, what stands against what."""
 
-from datetime import timedelta
+from datetime import UTC, datetime, timedelta
 from typing import Any
 from unittest.mock import patch
 
@@ -344,6 +344,11 @@ class TheWeek(PrepRoom):
         self.assertEqual(self.get(self.assistant, "week?day=2026-03-09")[1]["sessions"], [])
         self.assertEqual(self.get(self.stranger, f"week?day={WHEN:%Y-%m-%d}")[1]["sessions"], [])
         self.assertEqual(self.get(self.assistant, "week?day=soon")[0], 400)
+
+    def test_where_the_calendar_ends_there_is_a_week_all_the_same(self) -> None:
+        Session.objects.update(starts_at=datetime(9999, 12, 31, 9, tzinfo=UTC))
+        for path in ("week", "week?day=9999-12-31", "week?day=0001-01-01"):
+            self.assertEqual(self.get(self.assistant, path)[0], 200, path)
 
     def test_without_a_day_it_is_the_week_of_the_next_session(self) -> None:
         """On a Friday evening what is over is not what has to be got ready."""
